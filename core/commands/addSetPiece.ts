@@ -1,0 +1,19 @@
+/** Puts a new set piece on the stage of the venue in play. */
+import { setPiece as setPieceSchema, setPiecePlace } from '../show/entities'
+import { Draft } from '../show/draft'
+import { setPieceId } from '../show/ids'
+import { placeId, showRecordOf } from '../show/show'
+import { command, done } from './command'
+
+export const addSetPiece = command({
+  input: setPieceSchema.extend(setPiecePlace.pick({ position: true, yaw: true }).shape),
+  undoable: true,
+  run(show, { name, solids, position, yaw }, { newId }) {
+    const { venue } = showRecordOf(show)
+    const id = setPieceId.parse(newId())
+    const draft = new Draft(show)
+    draft.put('setPiece', id, { name, solids })
+    draft.put('setPiecePlace', placeId(venue, id), { venue, setPiece: id, position, yaw })
+    return done(draft.changes(), `add ${name}`)
+  },
+})

@@ -1,0 +1,54 @@
+/** Puts an aim in the hand for chosen fixtures; each keeps the way round nearest to where it is. */
+import { z } from 'zod'
+import { handValueId, pictureOf, stageLookup } from '../cues/onStage'
+import { solveAim } from '../kinematics/inverse'
+import { metresInWords, offsetInWords } from '../refocus/words'
+import { Draft } from '../show/draft'
+import { asFixtureId, fixtureId, targetId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import { aimPoint, targetsOf } from '../show/targets'
+import { point, type AimValue } from '../show/values'
+import { length } from '../geometry/vector'
+import { command, done, refuse } from './command'
+import { fixturesInWords } from './wording'
+
+export const aimAtTarget = command({
+  input: z.strictObject({
+    fixtures: z.array(fixtureId).min(1),
+    /** Null aims at a free place on the stage, given by the offset from its origin. */
+    target: targetId.nullable(),
+    offset: point,
+    /** Spreads the fixtures in their order between two places along the target; null: all in its middle. */
+    along: z.strictObject({ from: z.number().min(0).max(1), to: z.number().min(0).max(1) }).nullable(),
+  }),
+  undoable: true,
+  run(show, { fixtures, target, offset, along }, { person }) {
+    const placed = target === null ? null : targetsOf(show).get(target)
+    if (placed === undefined)
+      return refuse('unknown target', 'This target has no place in this venue. Choose another, or place it first.', 'target')
+    const lookup = stageLookup(show, person)
+    const draft = new Draft(show)
+    for (const [i, id] of fixtures.entries()) {
+      const rigged = rigOf(show).get(id)
+      if (!rigged) return refuse('unknown fixture', 'One of the fixtures no longer hangs in this venue. Select again.', 'fixtures')
+      const step = fixtures.length > 1 ? i / (fixtures.length - 1) : 0.5
+      const at = along ? along.from + (along.to - along.from) * step : null
+      const aim: AimValue = { kind: 'aim', target, at, offset, choice: null }
+      const place = aimPoint(targetsOf(show), aim)
+      if (!place) return refuse('unknown target', 'This target has no place in this venue.', 'target')
+      const { pose } = pictureOf(show, rigged, lookup).position
+      const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
+      const value: AimValue = { ...aim, choice: { side, pan } }
+      draft.put('handValue', handValueId(person, id, 'position'), {
+        person,
+        fixture: asFixtureId(id),
+        attribute: 'position',
+        value,
+      })
+    }
+    const who = fixturesInWords(show, fixtures)
+    if (!placed) return done(draft.changes(), `aim ${who} at the stage`)
+    const off = length(offset) < 0.005 ? '' : `, ${offsetInWords(offset) || metresInWords(0)}`
+    return done(draft.changes(), `aim ${who} at ${placed.target.name}${off}`)
+  },
+})

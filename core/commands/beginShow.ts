@@ -1,0 +1,25 @@
+/** Fills an empty show with what every show needs: a venue, fixture types and a cue list. */
+import { z } from 'zod'
+import { Draft } from '../show/draft'
+import { fixtureType, showRecord, venue as venueSchema } from '../show/entities'
+import { cueListId, venueId } from '../show/ids'
+import { command, done, refuse } from './command'
+
+export const beginShow = command({
+  input: z.strictObject({
+    name: showRecord.shape.name,
+    venue: venueSchema,
+    types: z.array(fixtureType),
+  }),
+  undoable: false,
+  run(show, { name, venue, types }, { newId }) {
+    if (show.all.show.size > 0) return refuse('begun', 'This show has been begun already.')
+    const venueKey = venueId.parse(newId())
+    const draft = new Draft(show)
+    draft.put('venue', venueKey, venue)
+    draft.put('show', show.id, { name, venue: venueKey })
+    for (const type of types) draft.put('fixtureType', newId(), type)
+    draft.put('cueList', cueListId.parse(newId()), { number: 1, name: 'Main', intensityRule: 'highest', onStage: null })
+    return done(draft.changes(), `begin ${name}`)
+  },
+})

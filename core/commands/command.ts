@@ -1,0 +1,65 @@
+/**
+ * A command is a pure function from a show and its arguments to a change set, or a refusal with
+ * its reason. Ids come from the command's own id, so the same command gives the same ids wherever
+ * it runs: a page can show its outcome before the server answers.
+ */
+import type { z } from 'zod'
+import type { ChangeSet } from '../show/changes'
+import type { CommandId, PersonId } from '../show/ids'
+import type { Show } from '../show/show'
+
+export interface Environment {
+  readonly person: PersonId
+  /** A fresh id, the same ones in the same order for the same command. */
+  newId(): string
+}
+
+/** What a person asked for and cannot have, with the remedy in its message. */
+export interface Refusal {
+  readonly code: string
+  readonly message: string
+  /** The argument it is about, where there is one. */
+  readonly field?: string | undefined
+}
+
+export type Outcome =
+  | { readonly ok: true; readonly changes: ChangeSet; readonly label: string; readonly mergeKey?: string | undefined }
+  | { readonly ok: false; readonly refusal: Refusal }
+
+export interface CommandDefinition<Input> {
+  readonly input: z.ZodType<Input>
+  /** False for what is not work but moving about, such as going to a cue. */
+  readonly undoable: boolean
+  run(show: Show, input: Input, environment: Environment): Outcome
+}
+
+export interface Command<Input> extends CommandDefinition<Input> {
+  /** Runs on arguments from outside: they are checked first, and refused by field. */
+  attempt(show: Show, input: unknown, environment: Environment): Outcome
+}
+
+export function command<Input>(definition: CommandDefinition<Input>): Command<Input> {
+  return {
+    ...definition,
+    attempt(show, input, environment) {
+      const checked = definition.input.safeParse(input)
+      if (checked.success) return definition.run(show, checked.data, environment)
+      const issue = checked.error.issues[0]
+      const field = issue?.path.join('.') ?? ''
+      return refuse('bad input', `${field || 'The arguments'}: ${issue?.message ?? 'not understood'}.`, field || undefined)
+    },
+  }
+}
+
+export function done(changes: ChangeSet, label: string, mergeKey?: string): Outcome {
+  return { ok: true, changes, label, mergeKey }
+}
+
+export function refuse(code: string, message: string, field?: string): Outcome {
+  return { ok: false, refusal: { code, message, field } }
+}
+
+export function environmentFor(commandId: CommandId, person: PersonId): Environment {
+  let made = 0
+  return { person, newId: () => `${commandId}-${++made}` }
+}

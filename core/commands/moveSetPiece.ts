@@ -1,0 +1,23 @@
+/** Moves and turns a set piece in this venue; the targets tied to it go along. */
+import { z } from 'zod'
+import { subtract } from '../geometry/vector'
+import { offsetInWords } from '../refocus/words'
+import { Draft } from '../show/draft'
+import { setPieceId } from '../show/ids'
+import { placeId, showRecordOf } from '../show/show'
+import { degrees, point } from '../show/values'
+import { command, done, refuse } from './command'
+
+export const moveSetPiece = command({
+  input: z.strictObject({ setPiece: setPieceId, position: point, yaw: degrees }),
+  undoable: true,
+  run(show, { setPiece, position, yaw }) {
+    const id = placeId(showRecordOf(show).venue, setPiece)
+    const place = show.all.setPiecePlace.get(id)
+    const piece = show.all.setPiece.get(setPiece)
+    if (!place || !piece) return refuse('unknown set piece', 'This set piece has no place in this venue.', 'setPiece')
+    const draft = new Draft(show).set('setPiecePlace', id, 'position', position).set('setPiecePlace', id, 'yaw', yaw)
+    const by = offsetInWords(subtract(position, place.position)) || `${Math.round(yaw - place.yaw)}° round`
+    return done(draft.changes(), `move ${piece.name} ${by}`)
+  },
+})

@@ -1,0 +1,17 @@
+/** Wording that several commands share. */
+import { rigOf } from '../show/rig'
+import type { FixtureId } from '../show/ids'
+import type { Show } from '../show/show'
+
+/** "fixture 12" or "6 fixtures". */
+export function fixturesInWords(show: Show, fixtures: readonly FixtureId[]): string {
+  const [only] = fixtures
+  if (only === undefined || fixtures.length !== 1) return `${fixtures.length} fixtures`
+  return `fixture ${rigOf(show).get(only)?.fixture.number ?? only}`
+}
+
+/** "position, beam and colour". */
+export function listInWords(words: readonly string[]): string {
+  if (words.length < 2) return words.join('')
+  return `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
+}

@@ -1,0 +1,129 @@
+/**
+ * What is on stage: the hand over the cues over the resting state. Intensity takes the highest
+ * over the lists that ask for it; everything else comes from the list of the highest number that
+ * sets it.
+ */
+import { HOME, type Pose } from '../kinematics/head'
+import { resolveValue } from '../palettes/resolve'
+import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
+import { derived } from '../show/derived'
+import { restingNumber, type Attribute } from '../show/families'
+import type { FixtureId, PaletteId, PersonId } from '../show/ids'
+import { rigOf, type RiggedFixture } from '../show/rig'
+import type { Show } from '../show/show'
+import { targetsOf } from '../show/targets'
+import type { PlainValue, Value } from '../show/values'
+import { listsInOrder, stateAt } from './tracking'
+
+/** Values by `fixture attribute`. */
+export type ValueMap = ReadonlyMap<string, Value>
+
+export function valueKey(fixture: string, attribute: Attribute): string {
+  return `${fixture} ${attribute}`
+}
+
+/** What a person has in hand, by fixture and attribute. */
+export const handsOf = derived(['handValue'], (show): ReadonlyMap<string, ValueMap> => {
+  const hands = new Map<string, Map<string, Value>>()
+  for (const { person, fixture, attribute, value } of show.all.handValue.values()) {
+    const hand = hands.get(person) ?? new Map<string, Value>()
+    hands.set(person, hand)
+    hand.set(valueKey(fixture, attribute), value)
+  }
+  return hands
+})
+
+export function handValueId(person: string, fixture: string, attribute: string): string {
+  return `${person}.${fixture}.${attribute}`
+}
+
+const EMPTY: ValueMap = new Map()
+
+export function handOf(show: Show, person: PersonId): ValueMap {
+  return handsOf(show).get(person) ?? EMPTY
+}
+
+/** What the cues put on stage. */
+export const playedBack = derived(
+  ['cueValue', 'cue', 'cueList', 'paletteValue', 'fixture', 'fixturePlace', 'hangPlace', 'fixtureType', 'show'],
+  (show): ValueMap => {
+    const values = new Map<string, Value>()
+    for (const list of listsInOrder(show)) {
+      if (list.list.onStage === null) continue
+      for (const [key, stored] of stateAt(show, list, list.list.onStage)) {
+        const isHighest = stored.attribute === 'intensity' && list.list.intensityRule === 'highest'
+        const held = values.get(key)
+        if (isHighest && held && levelOf(show, stored.fixture, held) > levelOf(show, stored.fixture, stored.value)) continue
+        values.set(key, stored.value)
+      }
+    }
+    return values
+  },
+)
+
+function levelOf(show: Show, fixture: FixtureId, value: Value): number {
+  const rigged = rigOf(show).get(fixture)
+  const plain = rigged ? resolveValue(show, rigged, 'intensity', value).value : null
+  return plain?.kind === 'number' ? plain.number : 0
+}
+
+/** One fixture's part of the stage picture. */
+export interface StageFixture {
+  readonly rigged: RiggedFixture
+  readonly position: SolvedPosition
+  readonly positionValue: PlainValue | null
+  readonly zoom: SolvedZoom
+  readonly zoomValue: PlainValue | null
+  /** 0 to 1. */
+  readonly intensity: number
+  readonly colour: { readonly red: number; readonly green: number; readonly blue: number }
+  /** The palette the position was recalled from, if any. */
+  readonly palette: PaletteId | null
+}
+
+/** Looks an attribute of a fixture up; null when nothing sets it. */
+export type Lookup = (fixture: FixtureId, attribute: Attribute) => Value | null
+
+/** The picture of one fixture for any source of values. */
+export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, reference: Pose = HOME): StageFixture {
+  const resolve = (attribute: Attribute) => {
+    const value = lookup(rigged.id, attribute)
+    return value === null ? null : resolveValue(show, rigged, attribute, value)
+  }
+  const level = (attribute: Exclude<Attribute, 'position' | 'zoom'>) => {
+    const plain = resolve(attribute)?.value
+    return plain?.kind === 'number' ? plain.number : restingNumber(attribute, rigged.type.zoom)
+  }
+  const resolved = resolve('position')
+  const positionValue = resolved?.value ?? null
+  const zoomValue = resolve('zoom')?.value ?? null
+  const position = solvePosition(rigged.mount, targetsOf(show), positionValue, reference)
+  return {
+    rigged,
+    position,
+    positionValue,
+    zoom: solveZoom(rigged, zoomValue, position.throwMetres),
+    zoomValue,
+    intensity: level('intensity'),
+    colour: { red: level('red'), green: level('green'), blue: level('blue') },
+    palette: resolved?.through[0] ?? null,
+  }
+}
+
+/** The hand of a person over the cues. */
+export function stageLookup(show: Show, person: PersonId): Lookup {
+  const hand = handOf(show, person)
+  const cues = playedBack(show)
+  return (fixture, attribute) => {
+    const key = valueKey(fixture, attribute)
+    return hand.get(key) ?? cues.get(key) ?? null
+  }
+}
+
+/** The whole stage picture as a person sees it, by fixture. */
+export function stagePicture(show: Show, person: PersonId): ReadonlyMap<FixtureId, StageFixture> {
+  const lookup = stageLookup(show, person)
+  const picture = new Map<FixtureId, StageFixture>()
+  for (const [id, rigged] of rigOf(show)) picture.set(id, pictureOf(show, rigged, lookup))
+  return picture
+}

@@ -1,0 +1,90 @@
+/**
+ * What a value comes to for one fixture: links followed to plain values. For one fixture the
+ * narrowest reach of a palette wins: own, then kind, then any.
+ */
+import { derived } from '../show/derived'
+import { ATTRIBUTES, type Attribute } from '../show/families'
+import { asPaletteId, type PaletteId } from '../show/ids'
+import type { EntityOf, PaletteValue } from '../show/entities'
+import type { Show } from '../show/show'
+import type { RiggedFixture } from '../show/rig'
+import type { PlainValue, Value } from '../show/values'
+
+/** The values of one palette by whom they serve. Keys are `attribute` or `attribute of whom`. */
+export interface PaletteContents {
+  readonly own: ReadonlyMap<string, PaletteValue>
+  readonly kind: ReadonlyMap<string, PaletteValue>
+  readonly any: ReadonlyMap<string, PaletteValue>
+}
+
+const NOTHING: PaletteContents = { own: new Map(), kind: new Map(), any: new Map() }
+
+/** Id of a palette's value: one per palette, attribute and whom it serves. */
+export function paletteValueId(palette: string, attribute: Attribute, serves: { own: string } | { kind: string } | 'any') {
+  if (serves === 'any') return `${palette}.any.${attribute}`
+  return 'own' in serves ? `${palette}.own.${serves.own}.${attribute}` : `${palette}.kind.${serves.kind}.${attribute}`
+}
+
+export const contentsOf = derived(['paletteValue'], (show): ReadonlyMap<string, PaletteContents> => {
+  const all = new Map<string, { own: Map<string, PaletteValue>; kind: Map<string, PaletteValue>; any: Map<string, PaletteValue> }>()
+  for (const stored of show.all.paletteValue.values()) {
+    const contents = all.get(stored.palette) ?? { own: new Map(), kind: new Map(), any: new Map() }
+    all.set(stored.palette, contents)
+    if (stored.fixture !== null) contents.own.set(`${stored.attribute} ${stored.fixture}`, stored)
+    else if (stored.fixtureType !== null) contents.kind.set(`${stored.attribute} ${stored.fixtureType}`, stored)
+    else contents.any.set(stored.attribute, stored)
+  }
+  return all
+})
+
+/** Whom a value is looked up for. */
+export type Served = Pick<RiggedFixture, 'id' | 'fixture' | 'type'>
+
+/** A palette's stored value for a fixture and attribute, or null when it does not serve it. */
+export function paletteValueFor(show: Show, palette: string, served: Served, attribute: Attribute): Value | null {
+  if (!served.type.has.includes(attribute)) return null
+  const contents = contentsOf(show).get(palette) ?? NOTHING
+  const stored =
+    contents.own.get(`${attribute} ${served.id}`) ??
+    contents.kind.get(`${attribute} ${served.fixture.type}`) ??
+    contents.any.get(attribute)
+  return stored ? stored.value : null
+}
+
+/** A plain value and the palettes it came by, nearest first; `broken` names one that gives nothing. */
+export interface Resolved {
+  readonly value: PlainValue | null
+  readonly through: readonly PaletteId[]
+  readonly broken: PaletteId | null
+}
+
+/** Links nest at most this deep; loops are refused when they would be made. */
+const DEEPEST_LINK = 32
+
+/** Follows a value's links for one fixture. */
+export function resolveValue(show: Show, served: Served, attribute: Attribute, value: Value): Resolved {
+  const through: PaletteId[] = []
+  let current: Value = value
+  while (current.kind === 'link') {
+    if (through.length >= DEEPEST_LINK) throw new RangeError(`links of palette ${current.palette} run in a loop`)
+    through.push(current.palette)
+    const next = paletteValueFor(show, current.palette, served, attribute)
+    if (next === null) return { value: null, through, broken: current.palette }
+    current = next
+  }
+  return { value: current, through, broken: null }
+}
+
+/** The attributes a palette holds for a fixture. */
+export function attributesServed(show: Show, palette: string, served: Served): Attribute[] {
+  return ATTRIBUTES.filter((attribute) => paletteValueFor(show, palette, served, attribute) !== null)
+}
+
+/** Palettes in order of shelf number. */
+export const palettesInOrder = derived(
+  ['palette'],
+  (show): readonly { readonly id: PaletteId; readonly palette: EntityOf['palette'] }[] =>
+    [...show.all.palette]
+      .map(([id, palette]) => ({ id: asPaletteId(id), palette }))
+      .sort((a, b) => a.palette.number - b.palette.number),
+)

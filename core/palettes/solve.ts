@@ -1,0 +1,104 @@
+/** From stored values to light: pose, throw, zoom and pool of a fixture. */
+import { add, scale, type Vec3 } from '../geometry/vector'
+import { beamAt, type Beam } from '../kinematics/forward'
+import type { Mount, Pose } from '../kinematics/head'
+import { solveAim, type Choice, type Side } from '../kinematics/inverse'
+import { poolDiameter, zoomForPool } from '../light/zoom'
+import { restingNumber } from '../show/families'
+import type { RiggedFixture } from '../show/rig'
+import { aimPoint, type PlacedTarget } from '../show/targets'
+import type { AimValue, PlainValue } from '../show/values'
+
+/**
+ * Where a position value takes a fixture. `point` is the place aimed at, or where raw angles land;
+ * null when they land nowhere. `state` says in words what the number alone would hide.
+ */
+export interface SolvedPosition {
+  readonly pose: Pose
+  readonly side: Side
+  readonly beam: Beam
+  readonly point: Vec3 | null
+  readonly throwMetres: number | null
+  readonly state: 'reached' | 'out of reach' | 'other side' | 'angles' | 'outside stops' | 'no place here' | 'resting'
+  readonly shortDegrees: number
+  readonly missMetres: number
+}
+
+type Targets = ReadonlyMap<string, PlacedTarget>
+
+/** Solves an aim or angles for a mounted head. `reference` matters to aims without a stored choice. */
+export function solvePosition(mount: Mount, targets: Targets, value: PlainValue | null, reference: Pose): SolvedPosition {
+  if (value?.kind === 'angles') return fromAngles(mount, value, 'angles')
+  if (value?.kind !== 'aim') return fromAngles(mount, nearestToHome(mount), 'resting')
+  const point = aimPoint(targets, value)
+  if (point === null) return fromAngles(mount, nearestToHome(mount), 'no place here')
+  return fromAim(mount, value, point, reference)
+}
+
+function fromAim(mount: Mount, aim: AimValue, point: Vec3, reference: Pose): SolvedPosition {
+  const choice: Choice = aim.choice
+    ? { reference: { pan: aim.choice.pan, tilt: 0 }, side: aim.choice.side }
+    : { reference }
+  const solved = solveAim(mount, point, choice)
+  const beam = beamAt(mount, solved)
+  const { pan, tilt, side, throwMetres } = solved
+  const base = { pose: { pan, tilt }, side, beam, point, throwMetres }
+  if (!solved.reachable)
+    return { ...base, state: 'out of reach', shortDegrees: solved.shortDegrees, missMetres: solved.missMetres }
+  const turned = aim.choice !== null && aim.choice.side !== side
+  return { ...base, state: turned ? 'other side' : 'reached', shortDegrees: 0, missMetres: 0 }
+}
+
+function fromAngles(mount: Mount, pose: Pose, state: 'angles' | 'resting' | 'no place here'): SolvedPosition {
+  const { pan, tilt } = mount.head
+  const beam = beamAt(mount, pose)
+  const point = landing(beam)
+  const isInside = pose.pan >= pan.min && pose.pan <= pan.max && pose.tilt >= tilt.min && pose.tilt <= tilt.max
+  return {
+    pose: { pan: pose.pan, tilt: pose.tilt },
+    side: pose.tilt < 0 ? 'negative' : 'positive',
+    beam,
+    point,
+    throwMetres: point ? Math.abs((point.z - beam.lens.z) / beam.direction.z) : null,
+    state: isInside ? state : 'outside stops',
+    shortDegrees: 0,
+    missMetres: 0,
+  }
+}
+
+function nearestToHome(mount: Mount): Pose {
+  const { pan, tilt } = mount.head
+  return {
+    pan: Math.min(pan.max, Math.max(pan.min, 0)),
+    tilt: Math.min(tilt.max, Math.max(tilt.min, 0)),
+  }
+}
+
+/** Where a beam meets the stage floor; null for light that goes up or level. */
+export function landing(beam: Beam): Vec3 | null {
+  if (beam.direction.z > -1e-6 || beam.lens.z <= 0) return null
+  const point = add(beam.lens, scale(beam.direction, -beam.lens.z / beam.direction.z))
+  return { x: point.x, y: point.y, z: 0 }
+}
+
+/** A fixture's zoom: full angle in degrees, the pool across the beam, and whether the range gives it. */
+export interface SolvedZoom {
+  readonly angle: number
+  readonly pool: number | null
+  readonly fits: boolean
+}
+
+/** Solves a zoom value: an angle, or the angle that makes a pool of a given diameter at the throw. */
+export function solveZoom(rigged: RiggedFixture, value: PlainValue | null, throwMetres: number | null): SolvedZoom {
+  const range = rigged.type.zoom
+  const resting = restingNumber('zoom', range)
+  if (!range) return { angle: resting, pool: null, fits: true }
+  if (value?.kind === 'pool') {
+    if (throwMetres === null) return { angle: resting, pool: null, fits: false }
+    const zoom = zoomForPool(value.diameter, throwMetres, range)
+    return { angle: zoom.angle, pool: zoom.diameter, fits: zoom.fits }
+  }
+  const asked = value?.kind === 'number' ? value.number : resting
+  const angle = Math.min(range.max, Math.max(range.min, asked))
+  return { angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle), fits: angle === asked }
+}

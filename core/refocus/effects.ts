@@ -1,0 +1,208 @@
+/**
+ * What a change of target, set piece, hang, venue or palette does, told before it is done: which
+ * palettes and cues follow and how far, who falls out of reach, and what stays behind because it
+ * was stored as raw angles. Works on the show before and the show as it would be, so it serves
+ * every kind of change alike.
+ */
+import { distance } from '../geometry/vector'
+import { HOME } from '../kinematics/head'
+import { SAME_PLACE } from '../geometry/tolerance'
+import { contentsOf, paletteValueFor, palettesInOrder, resolveValue } from '../palettes/resolve'
+import { solvePosition, type SolvedPosition } from '../palettes/solve'
+import { listsInOrder, valuesByCue } from '../cues/tracking'
+import { rigOf, type RiggedFixture } from '../show/rig'
+import { aimPoint, targetsOf } from '../show/targets'
+import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import type { CueValue } from '../show/entities'
+import type { Show } from '../show/show'
+import type { PlainValue, Value } from '../show/values'
+
+/** How one fixture of a palette or cue changes. Metres at the place, degrees of each axis. */
+export interface FixtureEffect {
+  readonly fixture: FixtureId
+  readonly before: SolvedPosition
+  readonly after: SolvedPosition
+  /** How far the light moves on the stage. */
+  readonly shiftMetres: number
+  readonly losesReach: boolean
+}
+
+export interface PaletteEffect {
+  readonly palette: PaletteId
+  readonly fixtures: readonly FixtureEffect[]
+  /** The furthest its light moves, metres. */
+  readonly shiftMetres: number
+}
+
+export interface CueEffect {
+  readonly cue: CueId
+  /** Whether the cue itself sets a value that follows, or only carries one on. */
+  readonly how: 'set' | 'carried'
+}
+
+/** Something that cannot follow because it is stored as angles; its light shifts by so much. */
+export interface StayingBehind {
+  readonly fixture: FixtureId
+  readonly palette: PaletteId | null
+  readonly cue: CueId | null
+  readonly shiftMetres: number
+}
+
+export interface Effects {
+  readonly palettes: readonly PaletteEffect[]
+  readonly cues: readonly CueEffect[]
+  readonly losingReach: readonly FixtureId[]
+  readonly staysBehind: readonly StayingBehind[]
+}
+
+type Verdict = { readonly kind: 'same' } | { readonly kind: 'follows' | 'stays'; readonly effect: FixtureEffect }
+const SAME: Verdict = { kind: 'same' }
+
+/** Compares the same fixture and value on both sides of a change. */
+class Comparison {
+  readonly #beforeShow: Show
+  readonly #afterShow: Show
+  readonly #moved = new Map<FixtureId, boolean>()
+
+  constructor(before: Show, after: Show) {
+    this.#beforeShow = before
+    this.#afterShow = after
+  }
+
+  /** Whether a stored position value lights another place or needs another pose. */
+  judge(fixture: FixtureId, valueBefore: Value, valueAfter: Value): Verdict {
+    const before = rigOf(this.#beforeShow).get(fixture)
+    const after = rigOf(this.#afterShow).get(fixture)
+    if (!before || !after) return SAME
+    const plainBefore = resolveValue(this.#beforeShow, before, 'position', valueBefore).value
+    const plainAfter = resolveValue(this.#afterShow, after, 'position', valueAfter).value
+    if (plainBefore === null || plainAfter === null) return SAME
+    if (plainBefore === plainAfter && !this.#hasMoved(before, after) && !this.#aimMoves(plainBefore)) return SAME
+    return this.#compare(before, after, plainBefore, plainAfter)
+  }
+
+  #compare(before: RiggedFixture, after: RiggedFixture, valueBefore: PlainValue, valueAfter: PlainValue): Verdict {
+    const solvedBefore = solvePosition(before.mount, targetsOf(this.#beforeShow), valueBefore, HOME)
+    const solvedAfter = solvePosition(after.mount, targetsOf(this.#afterShow), valueAfter, HOME)
+    const shiftMetres =
+      solvedBefore.point && solvedAfter.point ? distance(solvedBefore.point, solvedAfter.point) : 0
+    const turns =
+      Math.abs(solvedBefore.pose.pan - solvedAfter.pose.pan) > 1e-6 ||
+      Math.abs(solvedBefore.pose.tilt - solvedAfter.pose.tilt) > 1e-6
+    if (shiftMetres < SAME_PLACE && !turns && solvedBefore.state === solvedAfter.state) return SAME
+    const losesReach = canLight(solvedBefore) && !canLight(solvedAfter)
+    const effect = { fixture: before.id, before: solvedBefore, after: solvedAfter, shiftMetres, losesReach }
+    const stays = valueBefore === valueAfter && valueAfter.kind === 'angles'
+    return { kind: stays ? 'stays' : 'follows', effect }
+  }
+
+  #hasMoved(before: RiggedFixture, after: RiggedFixture): boolean {
+    const known = this.#moved.get(before.id)
+    if (known !== undefined) return known
+    const moved =
+      before.mount !== after.mount &&
+      (distance(before.mount.pivot, after.mount.pivot) > 1e-9 ||
+        before.mount.rotation.xx !== after.mount.rotation.xx ||
+        before.mount.rotation.yx !== after.mount.rotation.yx ||
+        before.mount.rotation.zx !== after.mount.rotation.zx ||
+        before.mount.rotation.zy !== after.mount.rotation.zy ||
+        before.type !== after.type)
+    this.#moved.set(before.id, moved)
+    return moved
+  }
+
+  #aimMoves(value: PlainValue): boolean {
+    if (value.kind !== 'aim' || value.target === null) return false
+    const before = aimPoint(targetsOf(this.#beforeShow), value)
+    const after = aimPoint(targetsOf(this.#afterShow), value)
+    if (before === null || after === null) return before !== after
+    return before.x !== after.x || before.y !== after.y || before.z !== after.z
+  }
+}
+
+function canLight(solved: SolvedPosition): boolean {
+  return solved.state !== 'out of reach' && solved.state !== 'no place here' && solved.state !== 'outside stops'
+}
+
+/** What differs in the light between two shows. */
+export function effectsOf(before: Show, after: Show): Effects {
+  const comparison = new Comparison(before, after)
+  const behind: StayingBehind[] = []
+  const losing = new Set<FixtureId>()
+  const palettes = paletteEffects(before, after, comparison, behind)
+  for (const { fixtures } of palettes) for (const f of fixtures) if (f.losesReach) losing.add(f.fixture)
+  const cues = cueEffects(before, after, comparison, behind, losing)
+  return { palettes, cues, losingReach: [...losing], staysBehind: behind }
+}
+
+function paletteEffects(before: Show, after: Show, comparison: Comparison, behind: StayingBehind[]): PaletteEffect[] {
+  const effects: PaletteEffect[] = []
+  for (const { id } of palettesInOrder(before)) {
+    const fixtures: FixtureEffect[] = []
+    for (const fixture of fixturesServed(before, id)) {
+      const served = rigOf(before).get(fixture)
+      const servedAfter = rigOf(after).get(fixture)
+      const valueBefore = served && paletteValueFor(before, id, served, 'position')
+      const valueAfter = servedAfter && paletteValueFor(after, id, servedAfter, 'position')
+      if (!valueBefore || !valueAfter) continue
+      const verdict = comparison.judge(fixture, valueBefore, valueAfter)
+      if (verdict.kind === 'follows') fixtures.push(verdict.effect)
+      if (verdict.kind === 'stays')
+        behind.push({ fixture, palette: id, cue: null, shiftMetres: verdict.effect.shiftMetres })
+    }
+    if (fixtures.length > 0)
+      effects.push({ palette: id, fixtures, shiftMetres: Math.max(...fixtures.map((f) => f.shiftMetres)) })
+  }
+  return effects
+}
+
+/** The fixtures a palette gives a position: those it names, or all where it serves a type or any. */
+export function fixturesServed(show: Show, palette: PaletteId): FixtureId[] {
+  const contents = contentsOf(show).get(palette)
+  if (!contents) return []
+  const isWide = contents.any.has('position') || [...contents.kind.values()].some((v) => v.attribute === 'position')
+  if (isWide) return [...rigOf(show).values()].filter((r) => paletteValueFor(show, palette, r, 'position')).map((r) => r.id)
+  const fixtures: FixtureId[] = []
+  for (const { attribute, fixture } of contents.own.values())
+    if (attribute === 'position' && fixture !== null) fixtures.push(fixture)
+  return fixtures
+}
+
+function cueEffects(
+  before: Show,
+  after: Show,
+  comparison: Comparison,
+  behind: StayingBehind[],
+  losing: Set<FixtureId>,
+): CueEffect[] {
+  const effects: CueEffect[] = []
+  const verdicts = new Map<Value, Map<FixtureId, Verdict>>()
+  const judge = (stored: CueValue): Verdict => {
+    const key = stored.value
+    const known = verdicts.get(key)?.get(stored.fixture)
+    if (known) return known
+    const verdict = comparison.judge(stored.fixture, stored.value, stored.value)
+    verdicts.set(key, (verdicts.get(key) ?? new Map<FixtureId, Verdict>()).set(stored.fixture, verdict))
+    return verdict
+  }
+  for (const list of listsInOrder(before)) {
+    const following = new Set<FixtureId>()
+    for (const { id } of list.cues) {
+      let sets = false
+      for (const stored of valuesByCue(before).get(id) ?? []) {
+        if (stored.attribute !== 'position') continue
+        const verdict = judge(stored)
+        if (verdict.kind === 'follows') {
+          following.add(stored.fixture)
+          sets = true
+          if (verdict.effect.losesReach) losing.add(stored.fixture)
+        } else following.delete(stored.fixture)
+        if (verdict.kind === 'stays' && stored.value.kind === 'angles')
+          behind.push({ fixture: stored.fixture, palette: null, cue: id, shiftMetres: verdict.effect.shiftMetres })
+      }
+      if (sets) effects.push({ cue: id, how: 'set' })
+      else if (following.size > 0) effects.push({ cue: id, how: 'carried' })
+    }
+  }
+  return effects
+}

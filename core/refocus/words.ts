@@ -1,0 +1,39 @@
+/** Effects in words, as they are said before a change is made. */
+import type { Effects } from './effects'
+
+function count(n: number, one: string, many: string): string {
+  return `${n} ${n === 1 ? one : many}`
+}
+
+/** "2 palettes, 14 cues follow; 1 fixture falls out of reach; 3 values stay behind". */
+export function effectsInWords(effects: Effects): string {
+  const { palettes, cues, losingReach, staysBehind } = effects
+  const follow =
+    palettes.length + cues.length === 0
+      ? 'nothing aimed changes'
+      : `${count(palettes.length, 'palette', 'palettes')}, ${count(cues.length, 'cue', 'cues')} ${
+          palettes.length + cues.length === 1 ? 'follows' : 'follow'
+        }`
+  const parts = [follow]
+  if (losingReach.length > 0)
+    parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
+  if (staysBehind.length > 0)
+    parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
+  return parts.join('; ')
+}
+
+/** "0.80 m", or in millimetres below a centimetre. */
+export function metresInWords(metres: number): string {
+  return Math.abs(metres) < 0.01 ? `${Math.round(metres * 1000)} mm` : `${metres.toFixed(2)} m`
+}
+
+/** Where one place lies from another: "0.40 m upstage, 1.20 m to stage left". */
+export function offsetInWords(offset: { x: number; y: number; z: number }): string {
+  const parts: string[] = []
+  if (Math.abs(offset.y) >= 0.005)
+    parts.push(`${metresInWords(Math.abs(offset.y))} ${offset.y > 0 ? 'upstage' : 'downstage'}`)
+  if (Math.abs(offset.x) >= 0.005)
+    parts.push(`${metresInWords(Math.abs(offset.x))} to stage ${offset.x > 0 ? 'left' : 'right'}`)
+  if (Math.abs(offset.z) >= 0.005) parts.push(`${metresInWords(Math.abs(offset.z))} ${offset.z > 0 ? 'up' : 'down'}`)
+  return parts.join(', ')
+}

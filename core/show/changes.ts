@@ -1,0 +1,115 @@
+/**
+ * Change sets: what a command does, as writes to registers. A register is the smallest thing that
+ * is meaningful alone; `$` is whether a record exists, or the whole of a kind that is one value.
+ */
+import { z } from 'zod'
+import { ENTITY_SCHEMAS, isWholeKind, KINDS, type EntityOf, type Kind } from './entities'
+import type { Collections, Show } from './show'
+
+export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json }
+
+/** One register's change; undefined means absent. `register` reads `kind/id/field`. */
+export interface Write {
+  readonly register: string
+  readonly before?: Json | undefined
+  readonly after?: Json | undefined
+}
+
+export type ChangeSet = readonly Write[]
+
+const json: z.ZodType<Json> = z.json()
+export const writeSchema = z.strictObject({
+  register: z.string().regex(/^[A-Za-z]+\/[^/\s]+\/[A-Za-z$]+$/),
+  before: json.optional(),
+  after: json.optional(),
+})
+export const changeSetSchema: z.ZodType<ChangeSet> = z.array(writeSchema)
+
+export const EXISTENCE = '$'
+
+export function registerOf(kind: Kind, id: string, field: string): string {
+  return `${kind}/${id}/${field}`
+}
+
+export interface RegisterParts {
+  readonly kind: Kind
+  readonly id: string
+  readonly field: string
+}
+
+/** The parts of a register; throws RangeError for a name that is none. */
+export function partsOf(register: string): RegisterParts {
+  const [kind, id, field] = register.split('/')
+  const known = KINDS.find((k) => k === kind)
+  if (!known || !id || !field) throw new RangeError(`not a register: ${register}`)
+  return { kind: known, id, field }
+}
+
+/** What a register holds now; undefined when absent. */
+export function readRegister(show: Show, register: string): Json | undefined {
+  const { kind, id, field } = partsOf(register)
+  const entity = show.all[kind].get(id)
+  if (entity === undefined) return undefined
+  if (field !== EXISTENCE) return toJson(Reflect.get(entity, field))
+  return isWholeKind(kind) ? toJson(entity) : true
+}
+
+/** A stored value as JSON. Entities hold nothing else, so this only tells the type checker. */
+export function toJson(stored: unknown): Json {
+  return json.parse(stored)
+}
+
+const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
+
+/**
+ * The show after a change set, in one pass a kind. Throws ZodError when a write does not fit its
+ * kind: a programmer's fault, since commands check what people send.
+ */
+export function applyChanges(show: Show, changes: ChangeSet): Show {
+  if (changes.length === 0) return show
+  const byKind = new Map<Kind, Map<string, Write[]>>()
+  for (const write of changes) {
+    const { kind, id } = partsOf(write.register)
+    const ofKind = byKind.get(kind) ?? new Map<string, Write[]>()
+    byKind.set(kind, ofKind)
+    const ofEntity = ofKind.get(id)
+    if (ofEntity) ofEntity.push(write)
+    else ofKind.set(id, [write])
+  }
+  let all: Collections = show.all
+  for (const [kind, writes] of byKind) all = { ...all, [kind]: applyToKind(all, kind, writes) }
+  return { id: show.id, all }
+}
+
+function applyToKind<K extends Kind>(all: Collections, kind: K, writes: Map<string, Write[]>) {
+  const next = new Map<string, EntityOf[K]>(all[kind])
+  for (const [id, ofEntity] of writes) {
+    const changed = isWholeKind(kind) ? ofEntity[0]?.after : changedRecord(next.get(id), ofEntity)
+    if (changed === undefined) next.delete(id)
+    else next.set(id, SCHEMAS[kind].parse(changed))
+  }
+  return next
+}
+
+function changedRecord(record: object | undefined, writes: readonly Write[]): object | undefined {
+  const next: Record<string, unknown> = { ...record }
+  let exists = record !== undefined
+  for (const { register, after } of writes) {
+    const { field } = partsOf(register)
+    if (field === EXISTENCE) exists = after === true
+    else next[field] = after
+  }
+  return exists ? next : undefined
+}
+
+/** The entities a change set touches, by kind. */
+export function touchedBy(changes: ChangeSet): Map<Kind, Set<string>> {
+  const touched = new Map<Kind, Set<string>>()
+  for (const { register } of changes) {
+    const { kind, id } = partsOf(register)
+    const ids = touched.get(kind) ?? new Set<string>()
+    ids.add(id)
+    touched.set(kind, ids)
+  }
+  return touched
+}

@@ -1,0 +1,66 @@
+/**
+ * A change in the making. Keeps the first `before` and the last `after` of every register and
+ * drops what changes nothing.
+ */
+import equal from 'fast-deep-equal'
+import { applyChanges, EXISTENCE, readRegister, registerOf, toJson, type ChangeSet, type Json } from './changes'
+import { isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
+import type { Show } from './show'
+
+export class Draft {
+  readonly #show: Show
+  readonly #after = new Map<string, Json | undefined>()
+
+  constructor(show: Show) {
+    this.#show = show
+  }
+
+  /** Makes an entity or replaces it whole. */
+  put<K extends Kind>(kind: K, id: string, entity: EntityOf[K]): this {
+    if (isWholeKind(kind)) return this.write(registerOf(kind, id, EXISTENCE), toJson(entity))
+    this.write(registerOf(kind, id, EXISTENCE), true)
+    for (const [field, value] of Object.entries(entity)) this.write(registerOf(kind, id, field), toJson(value))
+    return this
+  }
+
+  /** Sets one field of a record. */
+  set<K extends RecordKind, F extends keyof EntityOf[K] & string>(
+    kind: K,
+    id: string,
+    field: F,
+    value: EntityOf[K][F],
+  ): this {
+    return this.write(registerOf(kind, id, field), toJson(value))
+  }
+
+  /** Takes an entity out, with all its fields. */
+  remove(kind: Kind, id: string): this {
+    const entity = this.#show.all[kind].get(id)
+    if (entity === undefined) return this
+    this.write(registerOf(kind, id, EXISTENCE), undefined)
+    if (isWholeKind(kind)) return this
+    for (const field of Object.keys(entity)) this.write(registerOf(kind, id, field), undefined)
+    return this
+  }
+
+  /** Writes one register by name. */
+  write(register: string, after: Json | undefined): this {
+    this.#after.set(register, after)
+    return this
+  }
+
+  /** The change set so far. */
+  changes(): ChangeSet {
+    const changes = []
+    for (const [register, after] of this.#after) {
+      const before = readRegister(this.#show, register)
+      if (!equal(before, after)) changes.push({ register, before, after })
+    }
+    return changes
+  }
+
+  /** The show as it would be. */
+  result(): Show {
+    return applyChanges(this.#show, this.changes())
+  }
+}

@@ -1,0 +1,79 @@
+/** The families of what a fixture can do, the attributes in them, and the shelves of palettes. */
+
+export const FAMILIES = ['intensity', 'position', 'beam', 'colour', 'gobo', 'shutters'] as const
+export type Family = (typeof FAMILIES)[number]
+
+/** Every attribute and its family. Levels run from 0 to 1; zoom is a full angle in degrees. */
+const FAMILY_OF = {
+  intensity: 'intensity',
+  position: 'position',
+  zoom: 'beam',
+  edge: 'beam',
+  iris: 'beam',
+  red: 'colour',
+  green: 'colour',
+  blue: 'colour',
+  gobo: 'gobo',
+  shutterTop: 'shutters',
+  shutterRight: 'shutters',
+  shutterBottom: 'shutters',
+  shutterLeft: 'shutters',
+} as const satisfies Record<string, Family>
+
+export type Attribute = keyof typeof FAMILY_OF
+export const ATTRIBUTES = [
+  'intensity',
+  'position',
+  'zoom',
+  'edge',
+  'iris',
+  'red',
+  'green',
+  'blue',
+  'gobo',
+  'shutterTop',
+  'shutterRight',
+  'shutterBottom',
+  'shutterLeft',
+] as const satisfies readonly Attribute[]
+
+export function familyOf(attribute: Attribute): Family {
+  return FAMILY_OF[attribute]
+}
+
+export const SHELVES = [
+  'intensity',
+  'position',
+  'focus',
+  'beam',
+  'colour',
+  'gobo',
+  'shutters',
+  'combined',
+] as const
+export type Shelf = (typeof SHELVES)[number]
+
+/**
+ * What each shelf may take. A position palette takes pan and tilt only; a focus palette also what
+ * keeps the pool tight on its place.
+ */
+export const SHELF_TAKES: Readonly<Record<Shelf, readonly Family[]>> = {
+  intensity: ['intensity'],
+  position: ['position'],
+  focus: ['position', 'beam', 'shutters'],
+  beam: ['beam'],
+  colour: ['colour'],
+  gobo: ['gobo'],
+  shutters: ['shutters'],
+  combined: FAMILIES,
+}
+
+/** What a person takes until they say otherwise: not what was only there to see by. */
+export const FIRST_TAKE: readonly Family[] = ['position', 'beam', 'gobo', 'shutters']
+
+/** What an attribute is worth when nothing sets it. Open white, dark, straight down. */
+export function restingNumber(attribute: Exclude<Attribute, 'position'>, zoom: { min: number; max: number } | null) {
+  if (attribute === 'zoom') return zoom ? (zoom.min + zoom.max) / 2 : 0
+  if (attribute === 'red' || attribute === 'green' || attribute === 'blue' || attribute === 'iris') return 1
+  return 0
+}

@@ -1,0 +1,47 @@
+/** Branded ids: one cannot be handed over for another. Any text without a slash, 1 to 200 long. */
+import { z } from 'zod'
+
+const text = z.string().regex(/^[^/\s]{1,200}$/, 'an id is 1 to 200 characters without spaces or slashes')
+
+export const showId = text.brand<'ShowId'>()
+export const personId = text.brand<'PersonId'>()
+export const windowId = text.brand<'WindowId'>()
+export const commandId = text.brand<'CommandId'>()
+export const changeGroupId = text.brand<'ChangeGroupId'>()
+export const venueId = text.brand<'VenueId'>()
+export const fixtureTypeId = text.brand<'FixtureTypeId'>()
+export const fixtureId = text.brand<'FixtureId'>()
+export const hangId = text.brand<'HangId'>()
+export const setPieceId = text.brand<'SetPieceId'>()
+export const targetId = text.brand<'TargetId'>()
+export const groupId = text.brand<'GroupId'>()
+export const paletteId = text.brand<'PaletteId'>()
+export const cueListId = text.brand<'CueListId'>()
+export const cueId = text.brand<'CueId'>()
+
+export type ShowId = z.infer<typeof showId>
+export type PersonId = z.infer<typeof personId>
+export type WindowId = z.infer<typeof windowId>
+export type CommandId = z.infer<typeof commandId>
+export type ChangeGroupId = z.infer<typeof changeGroupId>
+export type VenueId = z.infer<typeof venueId>
+export type FixtureTypeId = z.infer<typeof fixtureTypeId>
+export type FixtureId = z.infer<typeof fixtureId>
+export type HangId = z.infer<typeof hangId>
+export type SetPieceId = z.infer<typeof setPieceId>
+export type TargetId = z.infer<typeof targetId>
+export type GroupId = z.infer<typeof groupId>
+export type PaletteId = z.infer<typeof paletteId>
+export type CueListId = z.infer<typeof cueListId>
+export type CueId = z.infer<typeof cueId>
+
+/** Ids read back from the keys of the show's own maps: they were checked when they were written. */
+export const asFixtureId = (key: string): FixtureId => fixtureId.parse(key)
+export const asTargetId = (key: string): TargetId => targetId.parse(key)
+export const asPaletteId = (key: string): PaletteId => paletteId.parse(key)
+export const asCueId = (key: string): CueId => cueId.parse(key)
+export const asCueListId = (key: string): CueListId => cueListId.parse(key)
+export const asGroupId = (key: string): GroupId => groupId.parse(key)
+export const asHangId = (key: string): HangId => hangId.parse(key)
+export const asVenueId = (key: string): VenueId => venueId.parse(key)
+export const asSetPieceId = (key: string): SetPieceId => setPieceId.parse(key)

@@ -1,0 +1,84 @@
+/** The rig as it hangs in the venue the show plays: a mount for every placed fixture. */
+import { fixtureFrame } from '../geometry/frame'
+import { mountHead, type Mount } from '../kinematics/head'
+import { derived } from './derived'
+import type { EntityOf } from './entities'
+import type { FixtureId, HangId } from './ids'
+import { placeId, showRecordOf, type Show } from './show'
+
+/** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
+export interface RiggedFixture {
+  readonly id: FixtureId
+  readonly fixture: EntityOf['fixture']
+  readonly type: EntityOf['fixtureType']
+  readonly place: EntityOf['fixturePlace']
+  readonly hangPlace: EntityOf['hangPlace']
+  readonly mount: Mount
+}
+
+/** Every placed fixture by id, in order of number. Fixtures without a place in this venue are not in it. */
+export const rigOf = derived(
+  ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show'],
+  (show): ReadonlyMap<FixtureId, RiggedFixture> => {
+    const { venue } = showRecordOf(show)
+    const placed: RiggedFixture[] = []
+    for (const place of show.all.fixturePlace.values()) {
+      if (place.venue !== venue) continue
+      const fixture = show.all.fixture.get(place.fixture)
+      const type = fixture && show.all.fixtureType.get(fixture.type)
+      const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
+      if (!fixture || !type || !hangPlace) continue
+      const mount = mountHead(type, fixtureFrame(hangPlace, place))
+      placed.push({ id: place.fixture, fixture, type, place, hangPlace, mount })
+    }
+    placed.sort((a, b) => a.fixture.number - b.fixture.number)
+    return new Map(placed.map((fixture) => [fixture.id, fixture]))
+  },
+)
+
+/** The hangs of the venue in play, with their fixtures in order along the line. */
+export interface RiggedHang {
+  readonly id: HangId
+  readonly hang: EntityOf['hang']
+  readonly place: EntityOf['hangPlace']
+  readonly fixtures: readonly RiggedFixture[]
+}
+
+export const hangsOf = derived(
+  ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show', 'hang'],
+  (show): readonly RiggedHang[] => {
+    const { venue } = showRecordOf(show)
+    const fixturesOn = groupByHang(rigOf(show).values())
+    const hangs: RiggedHang[] = []
+    for (const place of show.all.hangPlace.values()) {
+      const hang = show.all.hang.get(place.hang)
+      if (place.venue !== venue || !hang) continue
+      const fixtures = [...(fixturesOn.get(place.hang) ?? [])].sort((a, b) => a.place.along - b.place.along)
+      hangs.push({ id: place.hang, hang, place, fixtures })
+    }
+    return hangs.sort((a, b) => b.place.origin.y - a.place.origin.y)
+  },
+)
+
+function groupByHang(fixtures: Iterable<RiggedFixture>): Map<HangId, RiggedFixture[]> {
+  const groups = new Map<HangId, RiggedFixture[]>()
+  for (const fixture of fixtures) {
+    const group = groups.get(fixture.place.hang)
+    if (group) group.push(fixture)
+    else groups.set(fixture.place.hang, [fixture])
+  }
+  return groups
+}
+
+/** Fixtures of a group in their stored order. */
+export const membersOf = derived(['groupMember'], (show: Show): ReadonlyMap<string, readonly FixtureId[]> => {
+  const members = new Map<string, EntityOf['groupMember'][]>()
+  for (const member of show.all.groupMember.values()) {
+    const list = members.get(member.group)
+    if (list) list.push(member)
+    else members.set(member.group, [member])
+  }
+  return new Map(
+    [...members].map(([id, list]) => [id, list.sort((a, b) => a.order - b.order).map((m) => m.fixture)]),
+  )
+})

@@ -1,0 +1,42 @@
+/**
+ * What a palette, a cue or the hand can hold for one attribute. An aim and angles are each one
+ * value: pan without tilt means nothing on a stage.
+ */
+import { z } from 'zod'
+import { paletteId, targetId } from './ids'
+
+/** Metres in the stage frame, inside a kilometre: further is a slip of the pen. */
+export const metres = z.number().min(-1000).max(1000)
+export const degrees = z.number().min(-3600).max(3600)
+export const point = z.strictObject({ x: metres, y: metres, z: metres })
+
+/** The way round that was chosen when the aim was made: a re-solve keeps to it. */
+export const aimChoice = z.strictObject({ side: z.enum(['positive', 'negative']), pan: degrees })
+
+/**
+ * An aim: at a target and an offset from it, or, without a target, at the offset from the stage's
+ * origin. `at` is the place along a line or round a ring, 0 to 1; null is its middle.
+ */
+export const aimValue = z.strictObject({
+  kind: z.literal('aim'),
+  target: targetId.nullable(),
+  at: z.number().min(0).max(1).nullable(),
+  offset: point,
+  choice: aimChoice.nullable(),
+})
+export const anglesValue = z.strictObject({ kind: z.literal('angles'), pan: degrees, tilt: degrees })
+export const numberValue = z.strictObject({ kind: z.literal('number'), number: z.number() })
+export const poolValue = z.strictObject({ kind: z.literal('pool'), diameter: z.number().positive().max(200) })
+export const linkValue = z.strictObject({ kind: z.literal('link'), palette: paletteId })
+
+export const value = z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, poolValue, linkValue])
+
+export type AimChoice = z.infer<typeof aimChoice>
+export type AimValue = z.infer<typeof aimValue>
+export type AnglesValue = z.infer<typeof anglesValue>
+export type NumberValue = z.infer<typeof numberValue>
+export type PoolValue = z.infer<typeof poolValue>
+export type LinkValue = z.infer<typeof linkValue>
+export type Value = z.infer<typeof value>
+/** A value that says itself what it is, not by way of a palette. */
+export type PlainValue = Exclude<Value, LinkValue>

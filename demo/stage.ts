@@ -1,0 +1,131 @@
+/** The venues, the set and the places of The Salt Lantern. */
+import type { EntityOf, Solid, Venue } from '#core/show/entities'
+import { vec3, type Vec3 } from '#core/geometry/vector'
+
+/** Points on a curved stage edge, from stage right to stage left. */
+function curvedEdge(halfWidth: number, depth: number, steps = 24): { x: number; y: number }[] {
+  return Array.from({ length: steps + 1 }, (_, i) => {
+    const x = -halfWidth + (2 * halfWidth * i) / steps
+    return { x, y: -depth * (1 - (x / halfWidth) ** 2) }
+  })
+}
+
+export const harbourHall: Venue = {
+  name: 'Harbour Hall',
+  outline: [...curvedEdge(7.4, 1.35), { x: 8.8, y: 0 }, { x: 8.8, y: 10 }, { x: -8.8, y: 10 }, { x: -8.8, y: 0 }],
+  opening: { width: 14, height: 7, depth: 10 },
+  keepClear: [
+    {
+      name: 'Front rows',
+      outline: [...curvedEdge(7.4, 1.0).map(({ x, y }) => ({ x, y: y - 2.1 })), { x: 7.4, y: -4.6 }, { x: -7.4, y: -4.6 }],
+    },
+  ],
+}
+
+export const quarryPlayhouse: Venue = {
+  name: 'Quarry Playhouse',
+  outline: [
+    { x: -6.7, y: 0 },
+    { x: -4.8, y: -1.7 },
+    { x: 4.8, y: -1.7 },
+    { x: 6.7, y: 0 },
+    { x: 8, y: 0 },
+    { x: 8, y: 8.8 },
+    { x: -8, y: 8.8 },
+    { x: -8, y: 0 },
+  ],
+  opening: { width: 12.5, height: 6.2, depth: 8.8 },
+  keepClear: [
+    {
+      name: 'Front rows',
+      outline: [
+        { x: -6.5, y: -2.4 },
+        { x: 6.5, y: -2.4 },
+        { x: 6.5, y: -4.8 },
+        { x: -6.5, y: -4.8 },
+      ],
+    },
+  ],
+}
+
+function box(width: number, depth: number, height: number, base = 0): Solid {
+  const x = width / 2
+  const y = depth / 2
+  const outline = [
+    { x: -x, y: -y },
+    { x, y: -y },
+    { x, y },
+    { x: -x, y },
+  ]
+  return { kind: 'prism', outline, base, height }
+}
+
+/** A rowing boat, bow towards +x. */
+const hull: Solid = {
+  kind: 'prism',
+  base: 0,
+  height: 0.65,
+  outline: [
+    { x: -1.45, y: -0.32 },
+    { x: -0.9, y: -0.55 },
+    { x: 0.1, y: -0.62 },
+    { x: 0.95, y: -0.45 },
+    { x: 1.65, y: 0 },
+    { x: 0.95, y: 0.45 },
+    { x: 0.1, y: 0.62 },
+    { x: -0.9, y: 0.55 },
+    { x: -1.45, y: 0.32 },
+  ],
+}
+
+export interface SetPieceAt {
+  readonly name: string
+  readonly solids: Solid[]
+  readonly position: Vec3
+  readonly yaw: number
+}
+
+export const SET_PIECES: readonly SetPieceAt[] = [
+  {
+    name: 'Lighthouse',
+    solids: [
+      { kind: 'cylinder', radius: 1.2, base: 0, height: 3.1 },
+      { kind: 'cylinder', radius: 0.7, base: 3.1, height: 1.1 },
+    ],
+    position: vec3(3.3, 5.25, 0),
+    yaw: 0,
+  },
+  { name: 'Dory', solids: [hull], position: vec3(-2.1, 2.5, 0), yaw: 14 },
+  { name: 'Jetty', solids: [box(2.8, 0.9, 0.45)], position: vec3(1.85, 1.35, 0), yaw: 0 },
+  { name: 'Net loft', solids: [box(3.1, 0.3, 3.2)], position: vec3(-4.85, 6.4, 0), yaw: 15 },
+  { name: 'Tide wall', solids: [box(5.2, 0.28, 0.6)], position: vec3(-0.2, 6.5, 0), yaw: 0 },
+  { name: 'Lamplighter', solids: [{ kind: 'person', height: 1.75 }], position: vec3(0.9, 3.3, 0), yaw: 0 },
+  { name: 'Keeper', solids: [{ kind: 'person', height: 1.8 }], position: vec3(4.9, 3.3, 0), yaw: 0 },
+  { name: 'Net mender', solids: [{ kind: 'person', height: 1.65 }], position: vec3(-4.7, 4.6, 0), yaw: 0 },
+]
+
+export interface TargetAt {
+  readonly name: string
+  readonly form: EntityOf['target']['form']
+  readonly on: string | null
+  readonly position: Vec3
+}
+
+const POINT = { kind: 'point' } as const
+
+export const TARGETS: readonly TargetAt[] = [
+  { name: 'Dory bow', form: POINT, on: 'Dory', position: vec3(1.25, 0, 0.9) },
+  { name: 'Dory stern', form: POINT, on: 'Dory', position: vec3(-1.15, 0, 0.9) },
+  { name: 'Around the dory', form: { kind: 'ring', radius: 1.9 }, on: 'Dory', position: vec3(0, 0, 0) },
+  { name: 'Lantern gallery', form: POINT, on: 'Lighthouse', position: vec3(0, -0.95, 4.0) },
+  { name: 'Lighthouse door', form: POINT, on: 'Lighthouse', position: vec3(-0.5, -1.2, 1.2) },
+  { name: 'Jetty end', form: POINT, on: 'Jetty', position: vec3(1.15, 0, 1.6) },
+  { name: 'Jetty root', form: POINT, on: 'Jetty', position: vec3(-1.2, 0, 1.6) },
+  { name: 'Net loft door', form: POINT, on: 'Net loft', position: vec3(0.3, -0.3, 1.3) },
+  { name: 'Tide wall', form: { kind: 'line', to: vec3(5.0, 0, 0) }, on: 'Tide wall', position: vec3(-2.5, -0.2, 0.9) },
+  { name: 'Shore mark', form: POINT, on: null, position: vec3(0, 0.45, 0) },
+  { name: 'Shore line', form: { kind: 'line', to: vec3(10.4, 0, 0) }, on: null, position: vec3(-5.2, -0.35, 0) },
+  { name: 'Keeper’s rail', form: POINT, on: null, position: vec3(4.9, 3.3, 1.5) },
+  { name: 'Moon path', form: { kind: 'line', to: vec3(1.9, -6.2, 0) }, on: null, position: vec3(-1.1, 8.8, 0) },
+  { name: 'House front', form: POINT, on: null, position: vec3(0, -5.2, 1.2) },
+]
