@@ -1,0 +1,66 @@
+<script setup lang="ts">
+/** A small picture of where light falls: the stage seen from the front and a little above. */
+import { computed } from 'vue'
+import type { StageFixture } from '#core/cues/onStage'
+import { DEGREE } from '#core/geometry/rotation'
+import { vec3, type Vec3 } from '#core/geometry/vector'
+import { poolOnLevel } from '#core/light/pool'
+import type { Venue } from '#core/show/entities'
+
+const props = defineProps<{ fixtures: readonly StageFixture[]; venue: Venue; byIntensity?: boolean }>()
+
+const WIDTH = 130
+const HEIGHT = 70
+
+/** Metres to pixels: depth and height both go up, so that upstage and high stay apart. */
+const project = computed(() => {
+  const k = (WIDTH - 12) / (props.venue.opening.width + 4)
+  return (p: Vec3) => ({ x: WIDTH / 2 + k * p.x, y: 54 - k * (0.52 * p.y + 0.62 * p.z) })
+})
+
+const edge = computed(() => {
+  const front = props.venue.outline.filter((p) => p.y <= 0.01)
+  return front.map((p, i) => {
+    const { x, y } = project.value(vec3(p.x, p.y, 0))
+    return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
+  }).join('')
+})
+
+const lights = computed(() =>
+  props.fixtures.map((fixture) => {
+    const { position, zoom } = fixture
+    const from = project.value(position.beam.lens)
+    const to = position.point && project.value(position.point)
+    const pool = position.point && poolOnLevel(position.beam, zoom.angle, position.point.z, 14)
+    return {
+      id: fixture.rigged.id,
+      beam: to && `M${from.x.toFixed(1)} ${from.y.toFixed(1)}L${to.x.toFixed(1)} ${to.y.toFixed(1)}`,
+      pool: pool?.kind === 'closed' ? outlineOf(pool) : null,
+      strength: props.byIntensity ? fixture.intensity : 1,
+      isShort: position.state === 'out of reach',
+    }
+  }),
+)
+
+function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; turn: number }): string {
+  const c = Math.cos(pool.turn * DEGREE)
+  const s = Math.sin(pool.turn * DEGREE)
+  const points = Array.from({ length: 20 }, (_, i) => {
+    const along = pool.halfLong * Math.cos((i * Math.PI) / 10)
+    const across = pool.halfShort * Math.sin((i * Math.PI) / 10)
+    const { x, y } = project.value(vec3(pool.centre.x + c * along - s * across, pool.centre.y + s * along + c * across, pool.centre.z))
+    return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
+  })
+  return `${points.join('')}Z`
+}
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="block w-full" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
+    <path :d="edge" class="stroke-rule-2" fill="none" stroke-width="1" />
+    <g v-for="light in lights" :key="light.id" :opacity="light.strength">
+      <path v-if="light.beam" :d="light.beam" :class="light.isShort ? 'stroke-coral' : 'stroke-brass'" stroke-opacity="0.45" stroke-width="0.800" fill="none" />
+      <path v-if="light.pool" :d="light.pool" class="fill-brass stroke-brass" fill-opacity="0.18" stroke-width="0.900" />
+    </g>
+  </svg>
+</template>

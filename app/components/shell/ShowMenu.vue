@@ -1,0 +1,68 @@
+<script setup lang="ts">
+/** The show menu: other shows, venues, a new show, import, theme. */
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Check, ChevronDown } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { asVenueId } from '#core/show/ids'
+import { showRecordOf, type Show } from '#core/show/show'
+import { request } from '../../session/request'
+import { showList } from '../../session/wire'
+import { useTheme } from '../../composables/useTheme'
+import { useProposal } from '../../stores/proposal'
+import ImportDialog from '../exchange/ImportDialog.vue'
+import NewShowDialog from './NewShowDialog.vue'
+
+const props = defineProps<{ show: Show }>()
+const proposal = useProposal()
+const theme = useTheme()
+const shows = ref<{ id: string; name: string; venue: string }[]>([])
+const importing = ref(false)
+const naming = ref(false)
+
+const record = computed(() => showRecordOf(props.show))
+const venues = computed(() => [...props.show.all.venue].map(([id, venue]) => ({ id, name: venue.name })))
+const venueName = computed(() => props.show.all.venue.get(record.value.venue)?.name ?? '')
+
+async function look() {
+  const answered = await request('/api/shows', showList)
+  if (answered.ok) shows.value = answered.body.shows
+}
+
+function playAt(id: string) {
+  if (id !== record.value.venue) proposal.propose('switchVenue', { venue: asVenueId(id) }, true)
+}
+const item = (active: boolean) => ['flex w-full items-center gap-2 rounded px-2 py-1 text-left', active ? 'bg-plank-2' : '']
+</script>
+
+<template>
+  <Menu as="div" class="relative min-w-0">
+    <MenuButton class="flex items-center gap-1 rounded-md px-1.5 py-1 hover:bg-plank-2" @click="look">
+      <span class="truncate font-semibold">{{ record.name }}</span>
+      <span class="truncate text-mist">at {{ venueName }}</span>
+      <ChevronDown :size="14" class="shrink-0 text-mist" aria-hidden="true" />
+      <span class="sr-only">, show menu</span>
+    </MenuButton>
+    <MenuItems class="absolute left-0 z-30 mt-1 max-h-[80vh] w-64 overflow-y-auto rounded-lg border border-rule-2 bg-plank p-1.5 shadow-lg shadow-night/60 focus:outline-none">
+      <p class="px-2 pt-1 text-xs text-haze">Plays at</p>
+      <MenuItem v-for="venue in venues" :key="venue.id" v-slot="{ active }">
+        <button type="button" :class="item(active)" @click="playAt(venue.id)">
+          <Check :size="14" :class="venue.id === record.venue ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{ venue.name }}
+        </button>
+      </MenuItem>
+      <p class="px-2 pt-2 text-xs text-haze">Shows</p>
+      <MenuItem v-for="other in shows" :key="other.id" v-slot="{ active }">
+        <NuxtLink :to="`/shows/${other.id}/focus`" :class="item(active)">
+          <Check :size="14" :class="other.id === show.id ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{ other.name }}
+        </NuxtLink>
+      </MenuItem>
+      <div class="my-1 border-t border-rule" role="separator" />
+      <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="naming = true">New show</button></MenuItem>
+      <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="importing = true">Import a rig</button></MenuItem>
+      <MenuItem v-slot="{ active }">
+        <button type="button" :class="item(active)" @click="theme.toggle()">{{ theme.isPaper.value ? 'Night theme' : 'Paper theme' }}</button>
+      </MenuItem>
+    </MenuItems>
+  </Menu>
+  <ImportDialog :open="importing" :show="show" @close="importing = false" />
+  <NewShowDialog :open="naming" @close="naming = false" />
+</template>

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+/** Targets in plan: points, lines and rings, with their names kept clear of each other. */
+import { computed } from 'vue'
+import { pointOn, targetsOf } from '#core/show/targets'
+import type { TargetId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { usePlan } from '../../composables/planKey'
+import type { ScreenPoint } from '../../composables/usePlanView'
+
+const props = defineProps<{ show: Show; before: Show | null; lit: ReadonlySet<string>; tool: 'select' | 'aim' | 'move' }>()
+const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
+const { toScreen, scale } = usePlan()
+
+const LABEL_HEIGHT = 13
+const LETTER = 6.1
+
+const drawn = computed(() => {
+  const taken: { x: number; y: number; width: number }[] = []
+  return [...targetsOf(props.show).values()]
+    .map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
+    .sort((a, b) => a.at.y - b.at.y)
+    .map(({ placed, at }) => {
+      const { form, name } = placed.target
+      const label = freePlace(at, name.length * LETTER, taken)
+      taken.push(label)
+      const end = placed.end && toScreen(placed.end)
+      const start = toScreen(placed.position)
+      return {
+        id: placed.id,
+        name,
+        at,
+        label,
+        line: end && `M${start.x} ${start.y}L${end.x} ${end.y}`,
+        radius: form.kind === 'ring' ? form.radius * scale.value : null,
+      }
+    })
+})
+
+/** Beside the mark, on the side or at the height where no other name stands. */
+function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; y: number; width: number }[]) {
+  const tries = [
+    { x: at.x + 9, y: at.y + 4 },
+    { x: at.x - 9 - width, y: at.y + 4 },
+    { x: at.x + 9, y: at.y + 4 + LABEL_HEIGHT },
+    { x: at.x + 9, y: at.y + 4 - LABEL_HEIGHT },
+    { x: at.x - 9 - width, y: at.y + 4 + LABEL_HEIGHT },
+  ]
+  const isFree = (place: ScreenPoint) =>
+    taken.every(
+      (other) =>
+        Math.abs(other.y - place.y) >= LABEL_HEIGHT || place.x + width < other.x || other.x + other.width < place.x,
+    )
+  return { ...(tries.find(isFree) ?? tries[0] ?? at), width }
+}
+
+/** Where moved targets stood before. */
+const moved = computed(() => {
+  if (!props.before || props.before === props.show) return []
+  const earlier = targetsOf(props.before)
+  return [...targetsOf(props.show).values()].flatMap((placed) => {
+    const was = earlier.get(placed.id)
+    if (!was) return []
+    const from = toScreen(pointOn(was, null))
+    const to = toScreen(pointOn(placed, null))
+    return Math.hypot(from.x - to.x, from.y - to.y) < 1 ? [] : [{ id: placed.id, from, to }]
+  })
+})
+</script>
+
+<template>
+  <g>
+    <g v-for="step in moved" :key="`m${step.id}`" class="stroke-coral" fill="none" stroke-dasharray="4 3" pointer-events="none">
+      <path :d="`M${step.from.x} ${step.from.y - 6}l6 6l-6 6l-6 -6Z`" />
+      <path :d="`M${step.from.x} ${step.from.y}L${step.to.x} ${step.to.y}`" />
+    </g>
+    <g
+      v-for="target in drawn"
+      :key="target.id"
+      :class="tool === 'move' ? 'cursor-move' : tool === 'aim' ? 'cursor-crosshair' : 'cursor-pointer'"
+      role="img"
+      :aria-label="`Target ${target.name}`"
+      :data-target="target.name"
+      @pointerdown="emit('grab', $event, target.id)"
+    >
+      <path v-if="target.line" :d="target.line" class="stroke-brass/60" stroke-dasharray="6 4" fill="none" pointer-events="none" />
+      <circle
+        v-if="target.radius"
+        :cx="target.at.x"
+        :cy="target.at.y"
+        :r="target.radius"
+        class="fill-none stroke-brass/50"
+        stroke-dasharray="6 4"
+        pointer-events="none"
+      />
+      <circle :cx="target.at.x" :cy="target.at.y" r="12" fill="transparent" />
+      <path
+        :d="`M${target.at.x} ${target.at.y - 6}l6 6l-6 6l-6 -6Z`"
+        class="stroke-brass"
+        :class="lit.has(target.id) ? 'fill-brass' : 'fill-night'"
+        stroke-width="1.4"
+      />
+      <text
+        :x="target.label.x"
+        :y="target.label.y"
+        class="halo pointer-events-none text-[11px] font-semibold"
+        :class="lit.has(target.id) ? 'fill-sail' : 'fill-brass'"
+      >
+        {{ target.name }}
+      </text>
+    </g>
+  </g>
+</template>

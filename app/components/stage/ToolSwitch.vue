@@ -1,0 +1,30 @@
+<script setup lang="ts">
+/** What the pointer does on the plan. */
+import { Crosshair, Move, MousePointer2 } from '@lucide/vue'
+import { useDesk, type Tool } from '../../stores/desk'
+
+const desk = useDesk()
+const TOOLS: readonly { tool: Tool; label: string; key: string; hint: string; icon: typeof Move }[] = [
+  { tool: 'select', label: 'Select', key: 'S', hint: 'Click or draw a box to select fixtures', icon: MousePointer2 },
+  { tool: 'aim', label: 'Aim', key: 'A', hint: 'Press anywhere to aim the selection there', icon: Crosshair },
+  { tool: 'move', label: 'Move', key: 'M', hint: 'Drag targets, set pieces and hangs', icon: Move },
+]
+</script>
+
+<template>
+  <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="Tool">
+    <button
+      v-for="item in TOOLS"
+      :key="item.tool"
+      type="button"
+      role="radio"
+      :aria-checked="desk.tool === item.tool"
+      :title="`${item.hint} (${item.key})`"
+      class="flex items-center gap-1.5 rounded-md px-2.5 py-1 text-sm"
+      :class="desk.tool === item.tool ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+      @click="desk.tool = item.tool"
+    >
+      <component :is="item.icon" :size="14" aria-hidden="true" />{{ item.label }}
+    </button>
+  </div>
+</template>

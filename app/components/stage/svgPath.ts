@@ -1,0 +1,7 @@
+/** Points on the screen as an SVG path. */
+import type { ScreenPoint } from '../../composables/usePlanView'
+
+export function pathOf(points: readonly ScreenPoint[], closed = true): string {
+  const body = points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')
+  return closed ? `${body}Z` : body
+}

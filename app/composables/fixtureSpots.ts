@@ -1,0 +1,46 @@
+/**
+ * Where fixtures are drawn in plan. On a boom they hang above each other, which a plan would draw
+ * as one: there they are set apart upstage of it, joined by a dashed line.
+ */
+import { hangDirection } from '#core/geometry/frame'
+import { add, scale, vec3, type Vec3 } from '#core/geometry/vector'
+import type { FixtureId } from '#core/show/ids'
+import { hangsOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import type { Show } from '#core/show/show'
+
+export interface DrawnFixture {
+  readonly rigged: RiggedFixture
+  readonly at: Vec3
+}
+
+export interface DrawnHang {
+  readonly hang: RiggedHang
+  readonly from: Vec3
+  readonly to: Vec3
+  readonly isUpright: boolean
+  readonly fixtures: readonly DrawnFixture[]
+}
+
+const UPRIGHT_RISE = 45
+const APART = 1.6
+
+export function drawnHangs(show: Show): DrawnHang[] {
+  return hangsOf(show).map((hang) => {
+    const isUpright = Math.abs(hang.place.rise) >= UPRIGHT_RISE
+    const { origin, length } = hang.place
+    if (!isUpright) {
+      const half = scale(hangDirection(hang.place), length / 2)
+      const fixtures = hang.fixtures.map((rigged) => ({ rigged, at: rigged.mount.pivot }))
+      return { hang, from: add(origin, scale(half, -1)), to: add(origin, half), isUpright, fixtures }
+    }
+    const middle = (hang.fixtures.length - 1) / 2
+    const fixtures = hang.fixtures.map((rigged, i) => ({ rigged, at: add(origin, vec3(0, (i - middle) * APART, 0)) }))
+    const reach = vec3(0, (middle + 0.35) * APART, 0)
+    return { hang, from: add(origin, scale(reach, -1)), to: add(origin, reach), isUpright, fixtures }
+  })
+}
+
+/** The drawn spot of every fixture. */
+export function drawnSpots(hangs: readonly DrawnHang[]): Map<FixtureId, Vec3> {
+  return new Map(hangs.flatMap(({ fixtures }) => fixtures.map(({ rigged, at }) => [rigged.id, at] as const)))
+}

@@ -1,0 +1,82 @@
+/**
+ * The plan's view: metres on the stage to pixels on the screen. Stage left is to the right, upstage
+ * is up, as the audience sees it. Wheel and pinch zoom, the middle button or two fingers pan.
+ */
+import { useElementSize } from '@vueuse/core'
+import { select } from 'd3-selection'
+import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
+import { computed, onMounted, shallowRef, watch, type Ref } from 'vue'
+import type { Vec3 } from '#core/geometry/vector'
+
+export interface Extent {
+  readonly left: number
+  readonly right: number
+  readonly bottom: number
+  readonly top: number
+}
+
+export interface ScreenPoint {
+  readonly x: number
+  readonly y: number
+}
+
+const MARGIN = 46
+/** Room kept free above for the tool row and below for the cue stepper, pixels. */
+const ABOVE = 52
+const BELOW = 44
+const STEP = 1.3
+
+export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Extent) {
+  const { width, height } = useElementSize(element)
+  const transform = shallowRef<ZoomTransform>(zoomIdentity)
+
+  /** Pixels a metre and the pixel of the stage's origin when the whole extent just fits. */
+  const fitted = computed(() => {
+    const { left, right, bottom, top } = extent()
+    const usable = { width: width.value - 2 * MARGIN, height: height.value - ABOVE - BELOW }
+    const scale = Math.max(4, Math.min(usable.width / (right - left), usable.height / (top - bottom)))
+    const x = width.value / 2 - (scale * (left + right)) / 2
+    const y = ABOVE + usable.height / 2 + (scale * (bottom + top)) / 2
+    return { scale, x, y }
+  })
+  const scale = computed(() => fitted.value.scale * transform.value.k)
+
+  function toScreen(point: { readonly x: number; readonly y: number }): ScreenPoint {
+    const { scale: base, x, y } = fitted.value
+    const [sx, sy] = transform.value.apply([x + base * point.x, y - base * point.y])
+    return { x: sx, y: sy }
+  }
+
+  function toStage(screen: ScreenPoint): Pick<Vec3, 'x' | 'y'> {
+    const { scale: base, x, y } = fitted.value
+    const [fx, fy] = transform.value.invert([screen.x, screen.y])
+    return { x: (fx - x) / base, y: (y - fy) / base }
+  }
+
+  const behaviour = zoom<SVGSVGElement, unknown>()
+    .scaleExtent([0.3, 14])
+    .filter((event: MouseEvent | TouchEvent | WheelEvent) => {
+      if (event.type === 'wheel') return true
+      if ('touches' in event) return event.touches.length > 1
+      return event.button === 1
+    })
+    .on('zoom', (event: { transform: ZoomTransform }) => (transform.value = event.transform))
+
+  onMounted(() => {
+    if (element.value) select(element.value).call(behaviour).on('dblclick.zoom', null)
+  })
+  watch([width, height], ([w, h]) => behaviour.extent([[0, 0], [w, h]]))
+
+  function onView(act: (svg: ReturnType<typeof select<SVGSVGElement, unknown>>) => void) {
+    if (element.value) act(select<SVGSVGElement, unknown>(element.value))
+  }
+
+  const zoomIn = () => onView((svg) => behaviour.scaleBy(svg, STEP))
+  const zoomOut = () => onView((svg) => behaviour.scaleBy(svg, 1 / STEP))
+  const fit = () => onView((svg) => behaviour.transform(svg, zoomIdentity))
+  const panBy = (x: number, y: number) => onView((svg) => behaviour.translateBy(svg, x / transform.value.k, y / transform.value.k))
+
+  return { width, height, scale, toScreen, toStage, zoomIn, zoomOut, fit, panBy }
+}
+
+export type PlanView = ReturnType<typeof usePlanView>

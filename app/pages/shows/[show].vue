@@ -1,0 +1,49 @@
+<script setup lang="ts">
+/** A show with its rooms: opens it, keeps it in step, and has the keys every room shares. */
+import { useEventListener } from '@vueuse/core'
+import { onUnmounted, watch } from 'vue'
+import { showId } from '#core/show/ids'
+import { showRecordOf } from '#core/show/show'
+import { isTyping } from '../../composables/isTyping'
+import { useProposal } from '../../stores/proposal'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+
+const route = useRoute('shows-show')
+const store = useShow()
+const selection = useSelection()
+const proposal = useProposal()
+
+watch(
+  () => route.params.show,
+  (id) => {
+    const checked = showId.safeParse(id)
+    if (!checked.success) return
+    selection.clear()
+    proposal.putBack()
+    void store.open(checked.data)
+  },
+  { immediate: true },
+)
+onUnmounted(() => store.close())
+useHead({ title: () => (store.view ? `${showRecordOf(store.view).name} · Rhopander` : 'Rhopander') })
+
+useEventListener('keydown', (event) => {
+  if (isTyping(event) || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
+  event.preventDefault()
+  void (event.shiftKey ? store.redo() : store.undo())
+})
+</script>
+
+<template>
+  <div v-if="store.view" class="flex h-full flex-col">
+    <TopBar :show="store.view" />
+    <NuxtPage class="min-h-0 flex-1" />
+  </div>
+  <main v-else class="grid h-full place-items-center">
+    <div v-if="store.trouble" class="text-center">
+      <p class="text-coral" role="alert">{{ store.trouble }}</p>
+      <NuxtLink to="/" class="mt-3 inline-block underline">Open another show</NuxtLink>
+    </div>
+  </main>
+</template>

@@ -1,0 +1,26 @@
+/** Requests to our own server. Every failure arrives as one shape with words for a person. */
+import type { z } from 'zod'
+import type { Refusal } from '#core/commands/command'
+import { failure } from './wire'
+
+export type Answered<T> = { readonly ok: true; readonly body: T } | { readonly ok: false; readonly refusal: Refusal }
+
+const UNREACHABLE: Refusal = {
+  code: 'unreachable',
+  message: 'The server does not answer. What you see is kept; try again once it is back.',
+}
+
+/** Sends a request and reads its JSON answer by a schema. Never throws for what the network does. */
+export async function request<T>(path: string, read: z.ZodType<T>, body?: object): Promise<Answered<T>> {
+  try {
+    const response = await fetch(path, {
+      ...(body && { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    })
+    const json: unknown = await response.json()
+    if (response.ok) return { ok: true, body: read.parse(json) }
+    const failed = failure.safeParse(json)
+    return { ok: false, refusal: failed.success ? failed.data.error : UNREACHABLE }
+  } catch {
+    return { ok: false, refusal: UNREACHABLE }
+  }
+}

@@ -1,0 +1,37 @@
+/** Which fixtures this window has selected, in order. Never stored: it belongs to the window. */
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import type { FixtureId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
+import { useShow } from './show'
+
+export const useSelection = defineStore('selection', () => {
+  const show = useShow()
+  const chosen = shallowRef<readonly FixtureId[]>([])
+
+  /** The selection without fixtures that have gone. */
+  const fixtures = computed(() => {
+    const rig = show.view && rigOf(show.view)
+    return rig ? chosen.value.filter((id) => rig.has(id)) : []
+  })
+  const order = computed(() => new Map(fixtures.value.map((id, i) => [id, i + 1])))
+
+  function set(ids: readonly FixtureId[]) {
+    chosen.value = [...new Set(ids)]
+  }
+
+  function add(ids: readonly FixtureId[]) {
+    set([...chosen.value, ...ids])
+  }
+
+  function toggle(id: FixtureId) {
+    if (chosen.value.includes(id)) chosen.value = chosen.value.filter((other) => other !== id)
+    else add([id])
+  }
+
+  function clear() {
+    chosen.value = []
+  }
+
+  return { fixtures, order, set, add, toggle, clear }
+})

@@ -1,0 +1,41 @@
+/** The carry sheet: for every cue and fixture, whether a value is set there, carried or absent. */
+import { familyOf, type Family } from '../show/families'
+import { valuesByCue, type ListInOrder } from './tracking'
+import type { CueValue } from '../show/entities'
+import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import type { Show } from '../show/show'
+
+/** `set` here or `carried` from an earlier cue; `palette` is null for a loose value. */
+export interface SheetCell {
+  readonly how: 'set' | 'carried'
+  readonly palette: PaletteId | null
+}
+
+export interface SheetRow {
+  readonly cue: CueId
+  readonly cells: ReadonlyMap<FixtureId, SheetCell>
+  /** Values of any family set in this cue without a palette, intensity levels left out. */
+  readonly loose: number
+}
+
+/** The sheet of a list for one family. A fixture's first value of the family in a cue stands for it. */
+export function carrySheet(show: Show, list: ListInOrder, family: Family): SheetRow[] {
+  const byCue = valuesByCue(show)
+  let carried: ReadonlyMap<FixtureId, SheetCell> = new Map()
+  return list.cues.map(({ id }) => {
+    const values = byCue.get(id) ?? []
+    const cells = new Map<FixtureId, SheetCell>(carried)
+    for (const value of values)
+      if (familyOf(value.attribute) === family) cells.set(value.fixture, { how: 'set', palette: paletteOf(value) })
+    carried = new Map([...cells].map(([fixture, { palette }]) => [fixture, { how: 'carried', palette }]))
+    return { cue: id, cells, loose: values.filter(isLoose).length }
+  })
+}
+
+function paletteOf({ value }: CueValue): PaletteId | null {
+  return value.kind === 'link' ? value.palette : null
+}
+
+function isLoose(value: CueValue): boolean {
+  return value.attribute !== 'intensity' && value.value.kind !== 'link'
+}

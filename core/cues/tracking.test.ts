@@ -1,0 +1,52 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { Draft } from '../show/draft'
+import { asCueId, asCueListId, asFixtureId, showId } from '../show/ids'
+import { emptyShow } from '../show/show'
+import { carrySheet } from './carrySheet'
+import { cueValueId, listsInOrder, stateAt } from './tracking'
+
+const FIXTURES = ['f1', 'f2', 'f3']
+const list = asCueListId('l')
+const cell = fc.option(fc.integer({ min: 0, max: 9 }), { nil: null })
+const sheet = fc.array(fc.array(cell, { minLength: 3, maxLength: 3 }), { minLength: 1, maxLength: 12 })
+
+/** A show with the cues of a sheet, entered in an order that is not theirs. */
+function showOf(rows: readonly (readonly (number | null)[])[]) {
+  const draft = new Draft(emptyShow(showId.parse('s')))
+  draft.put('cueList', list, { number: 1, name: 'Main', intensityRule: 'highest', onStage: null })
+  for (const [i, row] of [...rows.entries()].reverse()) {
+    const cue = asCueId(`c${i}`)
+    draft.put('cue', cue, { list, number: i + 1, name: '', note: '', rise: 1, fall: 1, move: null, travel: 'angle' })
+    row.forEach((level, f) => {
+      const fixture = asFixtureId(FIXTURES[f] ?? '')
+      if (level === null) return
+      const value = { kind: 'number', number: level / 10 } as const
+      draft.put('cueValue', cueValueId(cue, fixture, 'intensity'), { cue, fixture, attribute: 'intensity', value })
+    })
+  }
+  return draft.result()
+}
+
+describe('tracking', () => {
+  it('holds at every cue the latest value at or before it', () => {
+    fc.assert(
+      fc.property(sheet, (rows) => {
+        const show = showOf(rows)
+        const ordered = listsInOrder(show)[0]
+        if (!ordered) throw new Error('no list')
+        const carried = carrySheet(show, ordered, 'intensity')
+        rows.forEach((row, i) => {
+          const state = stateAt(show, ordered, asCueId(`c${i}`))
+          FIXTURES.forEach((fixture, f) => {
+            const latest = rows.slice(0, i + 1).findLast((r) => r[f] !== null)?.[f]
+            const held = state.get(`${fixture} intensity`)?.value
+            expect(held).toEqual(latest == null ? undefined : { kind: 'number', number: latest / 10 })
+            const how = carried[i]?.cells.get(asFixtureId(fixture))?.how
+            expect(how).toBe(row[f] !== null ? 'set' : latest == null ? undefined : 'carried')
+          })
+        })
+      }),
+    )
+  })
+})

@@ -1,0 +1,63 @@
+import tailwindcss from '@tailwindcss/vite'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  experimental: { appManifest: false },
+  modules: ['@pinia/nuxt', 'nuxt-security'],
+  css: [
+    '@fontsource-variable/atkinson-hyperlegible-next/index.css',
+    '@fontsource-variable/atkinson-hyperlegible-mono/index.css',
+    '~/theme/main.css',
+  ],
+  app: {
+    head: {
+      title: 'Rhopander',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'description', content: 'Aim moving lights at places; every cue follows.' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
+    },
+  },
+  runtimeConfig: {
+    /** Set by NUXT_DATABASE_URL. */
+    databaseUrl: '',
+    /** Set by NUXT_ALLOWED_HOSTS: names besides the loopback ones, with commas between. */
+    allowedHosts: '',
+  },
+  components: [{ path: '~/components', pathPrefix: false }],
+  vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  typescript: {
+    strict: true,
+    sharedTsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'] },
+    nodeTsConfig: { include: ['../scripts/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../tests/**/*.ts', '../*.config.ts'] },
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: true } },
+  },
+  security: {
+    headers: {
+      contentSecurityPolicy: {
+        'default-src': ["'self'"],
+        'base-uri': ["'none'"],
+        'connect-src': ["'self'"],
+        'font-src': ["'self'"],
+        'form-action': ["'self'"],
+        'frame-ancestors': ["'none'"],
+        'img-src': ["'self'", 'data:'],
+        'object-src': ["'none'"],
+        'script-src': ["'self'", "'nonce-{{nonce}}'"],
+        'script-src-attr': ["'none'"],
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'worker-src': ["'self'", 'blob:'],
+        'upgrade-insecure-requests': false,
+      },
+      crossOriginEmbedderPolicy: false,
+      strictTransportSecurity: false,
+      permissionsPolicy: { fullscreen: ['self'], camera: [], microphone: [], geolocation: [] },
+    },
+    corsHandler: false,
+    rateLimiter: false,
+    xssValidator: false,
+    requestSizeLimiter: { maxRequestSizeInBytes: 8_000_000, maxUploadFileRequestInBytes: 8_000_000, throwError: true },
+  },
+})

@@ -1,0 +1,23 @@
+/** A palette's aims as a CSV file. */
+import { stringify } from 'csv-stringify/sync'
+import { setResponseHeaders } from 'h3'
+import { AIM_COLUMNS, aimsOfPalette, withoutFormula } from '#core/exchange/aimsTable'
+import { paletteId } from '#core/show/ids'
+import { ApiError, defineApi, paramOf } from '../../../../../http/api'
+import { showOf } from '../../../../../http/showOf'
+
+export default defineApi(async (event) => {
+  const live = await showOf(event)
+  const id = paramOf(event, 'palette', paletteId)
+  const palette = live.show.all.palette.get(id)
+  if (!palette) throw new ApiError(404, { code: 'not found', message: 'There is no such palette in this show.' })
+  setResponseHeaders(event, {
+    'content-type': 'text/csv; charset=utf-8',
+    'content-disposition': `attachment; filename="palette-${palette.number}-aims.csv"`,
+  })
+  return stringify(aimsOfPalette(live.show, id), {
+    header: true,
+    columns: [...AIM_COLUMNS],
+    cast: { string: withoutFormula },
+  })
+})

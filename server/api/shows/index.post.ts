@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { showRecord } from '#core/show/entities'
+import { bodyOf, defineApi } from '../../http/api'
+import { personOf } from '../../http/person'
+import { useHouse } from '../../shows/useHouse'
+
+const newShow = z.strictObject({ name: showRecord.shape.name })
+
+export default defineApi(async (event) => {
+  const { name } = await bodyOf(event, newShow)
+  return { id: await (await useHouse()).createShow(name, personOf(event)) }
+})

@@ -1,0 +1,41 @@
+/** How the fields of an entity become columns and back. */
+
+export type Row = Record<string, unknown>
+
+/** One field's way into columns and out of them. */
+export interface Column {
+  readonly write: (value: unknown) => Row
+  readonly read: (row: Row) => unknown
+}
+
+/** Text, numbers and arrays, stored as they are. */
+export function plain(name: string): Column {
+  return { write: (value) => ({ [name]: value }), read: (row) => row[name] }
+}
+
+/** PostgreSQL hands exact decimals out as text. */
+export function decimal(name: string): Column {
+  return { write: (value) => ({ [name]: value }), read: (row) => Number(row[name]) }
+}
+
+/** A true value: an aim, a shape. */
+export function json(name: string): Column {
+  return {
+    write: (value) => ({ [name]: value === null ? null : JSON.stringify(value) }),
+    read: (row) => row[name],
+  }
+}
+
+/** A small record of numbers, one column each, under a common prefix. */
+export function parts(prefix: string, names: readonly string[]): Column {
+  const columns = names.map((name) => [name, `${prefix}_${name}`] as const)
+  return {
+    write: (value) => Object.fromEntries(columns.map(([name, column]) => [column, Reflect.get(Object(value), name)])),
+    read: (row) => Object.fromEntries(columns.map(([name, column]) => [name, row[column]])),
+  }
+}
+
+/** A point in metres. */
+export function point(prefix: string): Column {
+  return parts(prefix, ['x', 'y', 'z'])
+}

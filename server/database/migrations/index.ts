@@ -1,0 +1,15 @@
+/** The migrations as modules, so that the built server, scripts and tests share them. */
+import type { Knex } from 'knex'
+import * as show from './001_show'
+
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001_show': show }
+
+export const migrationSource: Knex.MigrationSource<string> = {
+  getMigrations: async () => Object.keys(MIGRATIONS),
+  getMigrationName: (name) => name,
+  getMigration: async (name) => {
+    const migration = MIGRATIONS[name]
+    if (!migration) throw new RangeError(`no migration ${name}`)
+    return migration
+  },
+}

@@ -1,0 +1,95 @@
+/** Shows in the database: reading them whole, and writing what a change set touches. */
+import type { Knex } from 'knex'
+import { touchedBy, type ChangeSet } from '#core/show/changes'
+import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
+import type { ShowId } from '#core/show/ids'
+import { emptyShow, type Collections, type Show } from '#core/show/show'
+import type { Row } from './columns'
+import { fromRow, tableName, toRow } from './tables'
+
+/** Rows sent in one statement; PostgreSQL takes at most 65,535 parameters. */
+const BATCH = 1000
+
+export interface StoredShow {
+  readonly show: Show
+  readonly revision: number
+}
+
+export interface ShowSummary {
+  readonly id: string
+  readonly name: string
+  readonly venue: string
+  readonly revision: number
+}
+
+export async function listShows(knex: Knex): Promise<ShowSummary[]> {
+  return knex('show')
+    .join('show_record', 'show_record.show_id', 'show.id')
+    .join('venue', function () {
+      this.on('venue.show_id', 'show.id').andOn('venue.id', 'show_record.venue')
+    })
+    .orderBy('show.created_at')
+    .select('show.id', 'show_record.name', { venue: 'venue.name' }, 'show.revision')
+}
+
+export async function createShowRow(knex: Knex, id: ShowId): Promise<void> {
+  await knex('show').insert({ id })
+}
+
+/** The show as it stands, or null; call in a transaction for one consistent picture. */
+export async function loadShow(knex: Knex, id: ShowId): Promise<StoredShow | null> {
+  const head: { revision: number } | undefined = await knex('show').where({ id }).first('revision')
+  if (!head) return null
+  let all: Collections = emptyShow(id).all
+  for (const kind of KINDS) all = { ...all, [kind]: await loadKind(knex, id, kind) }
+  return { show: { id, all }, revision: head.revision }
+}
+
+async function loadKind<K extends Kind>(knex: Knex, show: ShowId, kind: K): Promise<Map<string, EntityOf[K]>> {
+  const rows: Row[] = await knex(tableName(kind)).where({ show_id: show }).orderBy('id')
+  return new Map(rows.map((row) => [String(row['id']), fromRow(kind, row)]))
+}
+
+/** Locks a show for writing until the transaction ends; its revision, or null when there is none. */
+export async function lockShow(transaction: Knex.Transaction, id: ShowId): Promise<number | null> {
+  const head: { revision: number } | undefined = await transaction('show').where({ id }).forUpdate().first('revision')
+  return head ? head.revision : null
+}
+
+/** Writes every entity a change set touched as it is afterwards, and takes out those that are gone. */
+export async function writeTouched(
+  transaction: Knex.Transaction,
+  after: Show,
+  changes: ChangeSet,
+  revision: number,
+): Promise<void> {
+  for (const [kind, ids] of touchedBy(changes)) await writeKind(transaction, after, kind, ids)
+  await transaction('show').where({ id: after.id }).update({ revision })
+}
+
+async function writeKind<K extends Kind>(transaction: Knex.Transaction, after: Show, kind: K, ids: ReadonlySet<string>) {
+  const table = tableName(kind)
+  const gone: string[] = []
+  const rows: Row[] = []
+  for (const id of ids) {
+    const entity = after.all[kind].get(id)
+    if (entity === undefined) gone.push(id)
+    else rows.push({ show_id: after.id, id, ...toRow(kind, entity) })
+  }
+  for (let i = 0; i < gone.length; i += BATCH)
+    await transaction(table)
+      .where({ show_id: after.id })
+      .whereIn('id', gone.slice(i, i + BATCH))
+      .delete()
+  for (let i = 0; i < rows.length; i += BATCH)
+    await transaction(table)
+      .insert(rows.slice(i, i + BATCH))
+      .onConflict(['show_id', 'id'])
+      .merge()
+}
+
+/** Writes a whole show that was made elsewhere, such as the demo. */
+export async function writeWholeShow(transaction: Knex.Transaction, show: Show): Promise<void> {
+  await createShowRow(transaction, show.id)
+  for (const kind of KINDS) await writeKind(transaction, show, kind, new Set(show.all[kind].keys()))
+}

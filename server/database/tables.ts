@@ -1,0 +1,157 @@
+/** Which table holds which kind, and which columns its fields. */
+import { ENTITY_SCHEMAS, type EntityOf, type Kind } from '#core/show/entities'
+import type { z } from 'zod'
+import { decimal, json, parts, plain, point, type Column, type Row } from './columns'
+
+interface Table<K extends Kind> {
+  readonly name: string
+  readonly columns: { readonly [F in keyof EntityOf[K]]: Column }
+}
+
+const AXIS = ['min', 'max', 'speed', 'acceleration']
+const value = { attribute: plain('attribute'), value: json('value') }
+
+const TABLES: { readonly [K in Kind]: Table<K> } = {
+  show: { name: 'show_record', columns: { name: plain('name'), venue: plain('venue') } },
+  person: { name: 'person', columns: { name: plain('name'), take: plain('take') } },
+  fixtureType: {
+    name: 'fixture_type',
+    columns: {
+      maker: plain('maker'),
+      name: plain('name'),
+      form: plain('form'),
+      pan: parts('pan', AXIS),
+      tilt: parts('tilt', AXIS),
+      pivotDrop: plain('pivot_drop'),
+      lens: parts('lens', ['across', 'normal', 'forward']),
+      zoom: json('zoom'),
+      has: plain('has'),
+      channels: plain('channels'),
+    },
+  },
+  venue: {
+    name: 'venue',
+    columns: {
+      name: plain('name'),
+      outline: json('outline'),
+      opening: parts('opening', ['width', 'height', 'depth']),
+      keepClear: json('keep_clear'),
+    },
+  },
+  hang: { name: 'hang', columns: { name: plain('name'), form: plain('form') } },
+  hangPlace: {
+    name: 'hang_place',
+    columns: {
+      venue: plain('venue'),
+      hang: plain('hang'),
+      origin: point('origin'),
+      yaw: plain('yaw'),
+      rise: plain('rise'),
+      length: plain('length'),
+    },
+  },
+  fixture: {
+    name: 'fixture',
+    columns: {
+      number: plain('number'),
+      name: plain('name'),
+      type: plain('type'),
+      universe: plain('universe'),
+      address: plain('address'),
+      note: plain('note'),
+    },
+  },
+  fixturePlace: {
+    name: 'fixture_place',
+    columns: {
+      venue: plain('venue'),
+      fixture: plain('fixture'),
+      hang: plain('hang'),
+      along: plain('along'),
+      out: plain('out'),
+      drop: plain('drop'),
+      yaw: plain('yaw'),
+      pitch: plain('pitch'),
+      roll: plain('roll'),
+    },
+  },
+  setPiece: { name: 'set_piece', columns: { name: plain('name'), solids: json('solids') } },
+  setPiecePlace: {
+    name: 'set_piece_place',
+    columns: { venue: plain('venue'), setPiece: plain('set_piece'), position: point('position'), yaw: plain('yaw') },
+  },
+  target: {
+    name: 'target',
+    columns: { name: plain('name'), form: json('form'), setPiece: plain('set_piece'), local: json('local') },
+  },
+  targetPlace: {
+    name: 'target_place',
+    columns: { venue: plain('venue'), target: plain('target'), position: point('position') },
+  },
+  group: { name: 'group', columns: { number: decimal('number'), name: plain('name') } },
+  groupMember: {
+    name: 'group_member',
+    columns: { group: plain('group'), fixture: plain('fixture'), order: plain('order') },
+  },
+  palette: {
+    name: 'palette',
+    columns: {
+      number: decimal('number'),
+      name: plain('name'),
+      colour: plain('colour'),
+      symbol: plain('symbol'),
+      shelf: plain('shelf'),
+      take: plain('take'),
+    },
+  },
+  paletteValue: {
+    name: 'palette_value',
+    columns: { palette: plain('palette'), fixture: plain('fixture'), fixtureType: plain('fixture_type'), ...value },
+  },
+  cueList: {
+    name: 'cue_list',
+    columns: {
+      number: decimal('number'),
+      name: plain('name'),
+      intensityRule: plain('intensity_rule'),
+      onStage: plain('on_stage'),
+    },
+  },
+  cue: {
+    name: 'cue',
+    columns: {
+      list: plain('list'),
+      number: decimal('number'),
+      name: plain('name'),
+      note: plain('note'),
+      rise: plain('rise'),
+      fall: plain('fall'),
+      move: plain('move'),
+      travel: plain('travel'),
+    },
+  },
+  cueValue: { name: 'cue_value', columns: { cue: plain('cue'), fixture: plain('fixture'), ...value } },
+  handValue: { name: 'hand_value', columns: { person: plain('person'), fixture: plain('fixture'), ...value } },
+}
+
+export function tableName(kind: Kind): string {
+  return TABLES[kind].name
+}
+
+/** An entity as a row, without its keys. */
+export function toRow<K extends Kind>(kind: K, entity: EntityOf[K]): Row {
+  const columns: Readonly<Record<string, Column>> = TABLES[kind].columns
+  const row: Row = {}
+  for (const [field, column] of Object.entries(columns)) Object.assign(row, column.write(Reflect.get(entity, field)))
+  return row
+}
+
+const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
+
+/** A row as an entity; throws ZodError when the database holds what the show cannot. */
+export function fromRow<K extends Kind>(kind: K, row: Row): EntityOf[K] {
+  const columns: Readonly<Record<string, Column>> = TABLES[kind].columns
+  const fields = Object.entries(columns).map(([field, column]) => [field, column.read(row)] as const)
+  return SCHEMAS[kind].parse(Object.fromEntries(fields))
+}
+

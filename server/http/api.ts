@@ -1,0 +1,76 @@
+/** Every route answers in one shape: its result, or `{ error: { code, message, field } }`. */
+import { defineEventHandler, getQuery, getRouterParam, readRawBody, setResponseStatus, H3Error, type EventHandlerRequest, type H3Event } from 'h3'
+import { z } from 'zod'
+import type { Refusal } from '#core/commands/command'
+import { log } from './log'
+
+/** Thrown by a handler for what the caller can mend. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly refusal: Refusal,
+  ) {
+    super(refusal.message)
+  }
+}
+
+export interface ErrorBody {
+  readonly error: Refusal
+}
+
+/** A handler whose faults become the one error shape; what nobody foresaw is logged and told as such. */
+export function defineApi<T>(handle: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
+  return defineEventHandler(async (event): Promise<T | ErrorBody> => {
+    try {
+      return await handle(event)
+    } catch (error) {
+      const { status, refusal } = asRefusal(error)
+      setResponseStatus(event, status)
+      return { error: refusal }
+    }
+  })
+}
+
+function asRefusal(error: unknown): { status: number; refusal: Refusal } {
+  if (error instanceof ApiError) return { status: error.status, refusal: error.refusal }
+  if (error instanceof z.ZodError) return { status: 400, refusal: fromZod(error) }
+  if (error instanceof H3Error && error.statusCode < 500)
+    return { status: error.statusCode, refusal: { code: 'bad request', message: error.message } }
+  log.error(error, 'a request failed')
+  return {
+    status: 500,
+    refusal: { code: 'internal', message: 'Something went wrong on the server; nothing was changed. Try again.' },
+  }
+}
+
+function fromZod(error: z.ZodError): Refusal {
+  const issue = error.issues[0]
+  const field = issue?.path.join('.') || undefined
+  return { code: 'bad input', message: `${field ?? 'The request'}: ${issue?.message ?? 'not understood'}.`, field }
+}
+
+/** The JSON body of a request, checked. */
+export async function bodyOf<T>(event: H3Event, schema: z.ZodType<T>): Promise<T> {
+  const text = await readRawBody(event)
+  return schema.parse(parseJson(text ?? ''))
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new ApiError(400, { code: 'bad input', message: 'The request is not valid JSON.' })
+  }
+}
+
+/** The query of a request, checked. */
+export function queryOf<T>(event: H3Event, schema: z.ZodType<T>): T {
+  return schema.parse(getQuery(event))
+}
+
+/** A part of the route, checked; an id that cannot be one is simply not found. */
+export function paramOf<T>(event: H3Event, name: string, schema: z.ZodType<T>): T {
+  const checked = schema.safeParse(getRouterParam(event, name, { decode: true }))
+  if (!checked.success) throw new ApiError(404, { code: 'not found', message: `There is nothing under this ${name}.` })
+  return checked.data
+}

@@ -1,0 +1,91 @@
+/**
+ * The house: the database and the shows open in this process. Opened once; every route awaits it.
+ * Other processes on the same database announce what they wrote, and we take it in.
+ */
+import type { Knex } from 'knex'
+import pg from 'pg'
+import { randomUUID } from 'node:crypto'
+import { runCommand } from '#core/commands/registry'
+import { applyChanges } from '#core/show/changes'
+import { commandId, showId, type PersonId, type ShowId } from '#core/show/ids'
+import { emptyShow } from '#core/show/show'
+import { OSTREL_TYPES } from '#demo/types'
+import { buildSaltLantern } from '#demo/saltLantern'
+import { openDatabase } from '../database/open'
+import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
+import { log } from '../http/log'
+import { LiveShow } from './liveShow'
+import { PLAIN_VENUE } from './plainVenue'
+
+export class House {
+  readonly knex: Knex
+  readonly #listener: pg.Client
+  readonly #open = new Map<ShowId, Promise<LiveShow | null>>()
+
+  private constructor(knex: Knex, listener: pg.Client) {
+    this.knex = knex
+    this.#listener = listener
+  }
+
+  static async open(address: string): Promise<House> {
+    const knex = await openDatabase(address)
+    const listener = new pg.Client({ connectionString: address })
+    await listener.connect()
+    const house = new House(knex, listener)
+    listener.on('notification', ({ payload }) => house.#hear(payload))
+    listener.on('error', (error) => log.error(error, 'the line to other processes broke'))
+    await listener.query('listen rhopander')
+    return house
+  }
+
+  /** The show in memory; null when there is none of this id. */
+  show(id: ShowId): Promise<LiveShow | null> {
+    const known = this.#open.get(id)
+    if (known) return known
+    const opening = LiveShow.open(this.knex, id).then((live) => {
+      if (!live) this.#open.delete(id)
+      return live
+    })
+    opening.catch(() => this.#open.delete(id))
+    this.#open.set(id, opening)
+    return opening
+  }
+
+  shows(): Promise<ShowSummary[]> {
+    return listShows(this.knex)
+  }
+
+  /** Makes a show with a plain stage, the usual fixture types and one cue list. */
+  async createShow(name: string, person: PersonId): Promise<ShowId> {
+    const id = showId.parse(randomUUID())
+    const input = { name, venue: PLAIN_VENUE, types: [...OSTREL_TYPES] }
+    const outcome = runCommand(emptyShow(id), 'beginShow', input, commandId.parse(randomUUID()), person)
+    if (!outcome.ok) throw new RangeError(outcome.refusal.message)
+    const show = applyChanges(emptyShow(id), outcome.changes)
+    await this.knex.transaction((transaction) => writeWholeShow(transaction, show))
+    return id
+  }
+
+  /** Loads the demo show where there is no show at all. */
+  async loadDemoWhenEmpty(): Promise<void> {
+    await this.knex.transaction(async (transaction) => {
+      await transaction.raw('select pg_advisory_xact_lock(7246)')
+      if ((await listShows(transaction)).length > 0) return
+      await writeWholeShow(transaction, buildSaltLantern('salt-lantern'))
+    })
+  }
+
+  #hear(payload: string | undefined): void {
+    const id = showId.safeParse(payload)
+    if (!id.success) return
+    const open = this.#open.get(id.data)
+    open
+      ?.then((live) => live?.catchUp())
+      .catch((error: unknown) => log.error(error, 'could not take in what another process wrote'))
+  }
+
+  async close(): Promise<void> {
+    await this.#listener.end()
+    await this.knex.destroy()
+  }
+}

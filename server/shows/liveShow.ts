@@ -1,0 +1,227 @@
+/**
+ * One show in memory, in step with the database. Everything that changes it goes through here, one
+ * at a time: lock the show's row, catch up with what other processes wrote, run the pure core
+ * command, write rows and journal in one transaction, then tell every open page.
+ */
+import type { Knex } from 'knex'
+import type { Refusal } from '#core/commands/command'
+import { isCommandName, COMMANDS, runCommand } from '#core/commands/registry'
+import { planAnyway, planToggle, type Kept } from '#core/journal/undo'
+import { groupToJoin, JournalIndex, nextRedo, nextUndo, type ChangeGroup } from '#core/journal/journalIndex'
+import type { JournalEntry } from '#core/journal/entry'
+import { applyChanges, type ChangeSet } from '#core/show/changes'
+import { changeGroupId, type ChangeGroupId, type CommandId, type PersonId, type ShowId, type WindowId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { appendEntry, entriesSince } from '../database/journalRepository'
+import { loadShow, lockShow, writeTouched } from '../database/showRepository'
+import { keptInWords, toggleRefusalInWords } from './undoWording'
+
+/** Who asks, from which window, and the last revision that window has seen. */
+export interface Asker {
+  readonly person: PersonId
+  readonly window: WindowId
+  readonly seenRevision: number
+}
+
+export interface CommandRequest extends Asker {
+  readonly id: CommandId
+  readonly name: string
+  readonly input: unknown
+}
+
+export interface ToggleRequest extends Asker {
+  readonly id: CommandId
+  readonly direction: 'undo' | 'redo'
+  readonly group: ChangeGroupId
+  /** What to do when taking back would harm someone else's work. */
+  readonly how: 'ask' | 'anyway' | 'waive'
+}
+
+export type Answer =
+  | { readonly ok: true; readonly entry: JournalEntry | null; readonly note: string | null }
+  | { readonly ok: false; readonly status: number; readonly refusal: Refusal }
+
+/** What a person can undo and redo next, by group and in words. */
+export interface UndoState {
+  readonly undo: { readonly group: ChangeGroupId; readonly label: string } | null
+  readonly redo: { readonly group: ChangeGroupId; readonly label: string } | null
+}
+
+type Listener = (entry: JournalEntry) => void
+
+interface Step {
+  readonly entry: Omit<JournalEntry, 'seq' | 'at'>
+  readonly note: string | null
+}
+type Plan = Step | { readonly refused: Refusal; readonly status: number } | { readonly nothing: string | null }
+
+export class LiveShow {
+  readonly #knex: Knex
+  #show: Show
+  #revision: number
+  readonly #index = new JournalIndex()
+  readonly #listeners = new Set<Listener>()
+  #queue: Promise<unknown> = Promise.resolve()
+
+  private constructor(knex: Knex, show: Show, revision: number, entries: readonly JournalEntry[]) {
+    this.#knex = knex
+    this.#show = show
+    this.#revision = revision
+    for (const entry of entries) this.#index.add(entry)
+  }
+
+  /** Loads a show and its journal; null when there is none of this id. */
+  static async open(knex: Knex, id: ShowId): Promise<LiveShow | null> {
+    return knex.transaction(
+      async (transaction) => {
+        const stored = await loadShow(transaction, id)
+        if (!stored) return null
+        return new LiveShow(knex, stored.show, stored.revision, await entriesSince(transaction, id, 0))
+      },
+      { isolationLevel: 'repeatable read', readOnly: true },
+    )
+  }
+
+  get show(): Show {
+    return this.#show
+  }
+
+  get revision(): number {
+    return this.#revision
+  }
+
+  undoState(person: PersonId): UndoState {
+    const named = (group: ChangeGroup | null) => group && { group: group.id, label: group.label }
+    return { undo: named(nextUndo(this.#index, person)), redo: named(nextRedo(this.#index, person)) }
+  }
+
+  /** Calls back for every entry from now on; returns how to stop. */
+  subscribe(listener: Listener): () => void {
+    this.#listeners.add(listener)
+    return () => this.#listeners.delete(listener)
+  }
+
+  run(request: CommandRequest): Promise<Answer> {
+    return this.#inOrder(request.id, () => this.#planCommand(request))
+  }
+
+  toggle(request: ToggleRequest): Promise<Answer> {
+    return this.#inOrder(request.id, () => this.#planToggle(request))
+  }
+
+  /** Takes in what other processes wrote. */
+  catchUp(): Promise<void> {
+    return this.#enqueue(() => this.#takeIn(this.#knex))
+  }
+
+  #enqueue<T>(work: () => Promise<T>): Promise<T> {
+    const next = this.#queue.then(work, work)
+    this.#queue = next.catch(() => undefined)
+    return next
+  }
+
+  /** The one way a change is made. A command id seen before answers with what it did then. */
+  #inOrder(id: CommandId, plan: () => Plan): Promise<Answer> {
+    return this.#enqueue(async () => {
+      const done = await this.#knex.transaction(async (transaction): Promise<Answer & { after?: Show }> => {
+        const revision = await lockShow(transaction, this.#show.id)
+        if (revision === null) return refused(404, { code: 'not found', message: 'This show is no longer there.' })
+        await this.#takeIn(transaction)
+        const known = await this.#entryOf(transaction, id)
+        if (known) return { ok: true, entry: known, note: null }
+        const planned = plan()
+        if ('refused' in planned) return refused(planned.status, planned.refused)
+        if ('nothing' in planned) return { ok: true, entry: null, note: planned.nothing }
+        const entry: JournalEntry = { ...planned.entry, seq: revision + 1, at: new Date().toISOString() }
+        const after = applyChanges(this.#show, entry.changes)
+        await writeTouched(transaction, after, entry.changes, entry.seq)
+        await appendEntry(transaction, this.#show.id, entry)
+        await transaction.raw('select pg_notify(?, ?)', ['rhopander', this.#show.id])
+        return { ok: true, entry, note: planned.note, after }
+      })
+      const { after, ...answer } = done
+      if (answer.ok && answer.entry && after) this.#accept(answer.entry, after)
+      return answer
+    })
+  }
+
+  async #entryOf(transaction: Knex.Transaction, id: CommandId): Promise<JournalEntry | null> {
+    const row: { seq: number } | undefined = await transaction('journal_entry').where({ show_id: this.#show.id, id }).first('seq')
+    if (!row) return null
+    return (await entriesSince(transaction, this.#show.id, row.seq - 1))[0] ?? null
+  }
+
+  async #takeIn(knex: Knex): Promise<void> {
+    for (const entry of await entriesSince(knex, this.#show.id, this.#revision))
+      this.#accept(entry, applyChanges(this.#show, entry.changes))
+  }
+
+  #accept(entry: JournalEntry, after: Show): void {
+    this.#show = after
+    this.#revision = entry.seq
+    this.#index.add(entry)
+    for (const listener of this.#listeners) listener(entry)
+  }
+
+  #planCommand({ id, name, input, person, window, seenRevision }: CommandRequest): Plan {
+    if (!isCommandName(name)) return { refused: { code: 'unknown command', message: `There is no command “${name}”.` }, status: 400 }
+    const outcome = runCommand(this.#show, name, input, id, person)
+    if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
+    if (outcome.changes.length === 0) return { nothing: null }
+    const stale = this.#writtenByOthersSince(outcome.changes, window, seenRevision)
+    if (stale) return { refused: stale, status: 409 }
+    const { undoable } = COMMANDS[name]
+    const mergeKey = outcome.mergeKey ?? null
+    const registers = outcome.changes.map((change) => change.register)
+    const joined = undoable && groupToJoin(this.#index, { person, window, mergeKey, at: new Date().toISOString(), registers })
+    const group = joined ? joined.id : changeGroupId.parse(id)
+    return {
+      entry: { id, person, window, kind: 'do', group, label: outcome.label, undoable, mergeKey, changes: outcome.changes },
+      note: null,
+    }
+  }
+
+  /** A command must not overwrite what its window had not seen. Its own earlier writes it knows. */
+  #writtenByOthersSince(changes: ChangeSet, window: WindowId, seen: number): Refusal | null {
+    for (const { register } of changes) {
+      const last = this.#index.lastTouched.get(register)
+      if (!last || last.seq <= seen || last.window === window) continue
+      const who = this.#show.all.person.get(last.person)?.name ?? 'Someone else'
+      return { code: 'changed meanwhile', message: `${who} changed this a moment ago. Look at it as it is now, and do it again.` }
+    }
+    return null
+  }
+
+  #planToggle({ id, person, window, direction, group, how }: ToggleRequest): Plan {
+    const target = this.#index.groups.get(group)
+    if (!target || target.person !== person)
+      return { refused: { code: 'unknown step', message: 'This step is not one of yours.' }, status: 404 }
+    if (target.live !== (direction === 'undo') || target.waived) return { nothing: null }
+    const base = { id, person, window, group, mergeKey: null }
+    if (how === 'waive')
+      return { entry: { ...base, kind: 'waive', label: `leave ${target.label}`, undoable: false, changes: [] }, note: null }
+    const plan = planToggle(this.#show, this.#index, group, direction === 'undo' ? 'dead' : 'live')
+    if (plan.ok) return this.#toggleStep(base, direction, target, plan.changes, plan.kept)
+    if (how === 'anyway' && direction === 'undo') {
+      const changes = planAnyway(this.#show, this.#index, group)
+      const own = changeGroupId.parse(id)
+      return { entry: { ...base, group: own, kind: 'do', label: `take back ${target.label} all the same`, undoable: true, changes }, note: null }
+    }
+    return { refused: { code: plan.refusal.code, message: toggleRefusalInWords(this.#show, target, plan.refusal) }, status: 409 }
+  }
+
+  #toggleStep(
+    base: Pick<JournalEntry, 'id' | 'person' | 'window' | 'group' | 'mergeKey'>,
+    kind: 'undo' | 'redo',
+    target: ChangeGroup,
+    changes: ChangeSet,
+    kept: readonly Kept[],
+  ): Plan {
+    const entry = { ...base, kind, label: target.label, undoable: false, changes }
+    return { entry, note: keptInWords(this.#show, kind, target, kept, changes.length) }
+  }
+}
+
+function refused(status: number, refusal: Refusal): Answer {
+  return { ok: false, status, refusal }
+}
