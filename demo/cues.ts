@@ -29,16 +29,16 @@ const to = (palette: number, fixtures: string): Step => ({ palette, for: fixture
 const level = (intensity: number, fixtures: string): Step => ({ intensity, for: fixtures })
 
 export const MAIN_CUES: readonly DemoCue[] = [
-  { number: 1, name: 'Preset', rise: 3, steps: [to(24, BRIDGE), to(61, BRIDGE), level(0.3, BRIDGE)] },
+  { number: 1, name: 'Preset', rise: 3, steps: [to(24, BRIDGE), to(53, BRIDGE), to(61, BRIDGE), level(0.3, BRIDGE)] },
   { number: 2, name: 'House out', rise: 6, steps: [to(62, BRIDGE), level(0.15, BRIDGE)] },
   { number: 3, name: 'Sea before dawn', rise: 8, steps: [to(7, BAR_2), to(62, BAR_2), level(0.4, BAR_2), to(26, BAR_3)] },
   { number: 4, name: 'Moon on the water', rise: 6, steps: [level(0.5, BAR_3)] },
   { number: 5, name: 'Net mender', rise: 4, steps: [to(5, '11-16'), to(61, BAR_1), level(0.7, '11-16')] },
   { number: 6, name: 'Morning', rise: 12, steps: [to(61, BRIDGE), level(0.6, BRIDGE), level(0, BAR_3)] },
   { number: 7, name: 'Ready for the jetty', rise: 0, move: 3, steps: [to(27, BAR_3)] },
-  { number: 8, name: 'Down to the jetty', rise: 4, travel: 'straight', steps: [to(4, BAR_1), level(0.8, BAR_1), to(29, BOOMS), to(61, BOOMS), level(0.5, BOOMS)] },
+  { number: 8, name: 'Down to the jetty', rise: 4, travel: 'straight', steps: [to(4, BAR_1), level(0.8, BAR_1), to(29, BOOMS), to(53, BOOMS), to(61, BOOMS), level(0.5, BOOMS)] },
   { number: 9, name: 'House to half', rise: 5, steps: [to(22, BRIDGE), level(0.5, BRIDGE)] },
-  { number: 10, name: 'Lamplighter enters', rise: 3, steps: [to(4, BAR_1), to(25, BAR_2), to(64, BAR_2)] },
+  { number: 10, name: 'Lamplighter enters', rise: 3, steps: [to(4, BAR_1), to(25, BAR_2), to(53, BAR_2), to(64, BAR_2)] },
   { number: 11, name: 'Lantern lit', rise: 0.8, steps: [to(3, BAR_3), level(1, BAR_3)] },
   { number: 11.5, name: 'Fog rolls in', rise: 12, steps: [to(7, BAR_2), to(63, BAR_2)] },
   { number: 12, name: 'Nets come down', rise: 4, steps: [to(23, '1, 2, 4-6'), { loose: 'Lighthouse door', offset: [0.12, -0.08, 0], for: '3' }] },

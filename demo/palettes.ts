@@ -70,6 +70,7 @@ export const LEVELS: readonly LevelPalette[] = [
   { number: 42, name: 'Glow', colour: 'amber', shelf: 'intensity', fixtures: '1-54', levels: { intensity: 0.35 } },
   { number: 51, name: 'Tight', colour: 'sail', shelf: 'beam', fixtures: '11-18', levels: { zoom: 8, edge: 0.2 } },
   { number: 52, name: 'Wide and soft', colour: 'sail', shelf: 'beam', fixtures: '1-6, 21-26', levels: { zoom: 44 } },
+  { number: 53, name: 'Figure', colour: 'sail', shelf: 'beam', fixtures: '1-6, 21-26, 41-44', levels: { zoom: 15 } },
   { number: 61, name: 'Pale straw', colour: 'brass', shelf: 'colour', fixtures: MIXING, levels: { red: 1, green: 0.93, blue: 0.72 } },
   { number: 62, name: 'Moon', colour: 'shoal', shelf: 'colour', fixtures: MIXING, levels: { red: 0.55, green: 0.78, blue: 1 } },
   { number: 63, name: 'Storm green', colour: 'kelp', shelf: 'colour', fixtures: MIXING, levels: { red: 0.4, green: 0.85, blue: 0.66 } },

@@ -5,7 +5,7 @@
 import { randomBytes } from 'node:crypto'
 import { execFile, spawnSync } from 'node:child_process'
 import { chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { join, resolve } from 'node:path'
 import { promisify } from 'node:util'
 import { freePort } from './ports'
 
@@ -26,7 +26,7 @@ export interface Cluster {
 /** Makes the cluster in `folder` if it is not there, starts it if it does not run, and says where it is. */
 export async function startCluster(folder: string, say: (line: string) => void): Promise<Cluster> {
   const programs = installedPrograms() ?? installPrograms(say)
-  const data = join(folder, 'cluster')
+  const data = resolve(folder, 'cluster')
   const passwordFile = join(folder, 'password')
   mkdirSync(folder, { recursive: true, mode: 0o755 })
   if (!existsSync(passwordFile)) {

@@ -125,7 +125,7 @@ export const useShow = defineStore('show', () => {
     return post('commands', { id, name, input })
   }
 
-  async function post(route: 'commands' | 'undo', body: { id: CommandId } & object): Promise<boolean> {
+  async function post(route: 'commands' | 'undo', body: { readonly id: CommandId; readonly [field: string]: unknown }): Promise<boolean> {
     const show = confirmed.value
     if (!show) return false
     const seenRevision = revision.value

@@ -69,7 +69,7 @@ export function queryOf<T>(event: H3Event, schema: z.ZodType<T>): T {
 }
 
 /** A part of the route, checked; an id that cannot be one is simply not found. */
-export function paramOf<T>(event: H3Event, name: string, schema: z.ZodType<T>): T {
+export function paramOf<S extends z.ZodType>(event: H3Event, name: string, schema: S): z.output<S> {
   const checked = schema.safeParse(getRouterParam(event, name, { decode: true }))
   if (!checked.success) throw new ApiError(404, { code: 'not found', message: `There is nothing under this ${name}.` })
   return checked.data

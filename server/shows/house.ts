@@ -3,7 +3,6 @@
  * Other processes on the same database announce what they wrote, and we take it in.
  */
 import type { Knex } from 'knex'
-import pg from 'pg'
 import { randomUUID } from 'node:crypto'
 import { runCommand } from '#core/commands/registry'
 import { applyChanges } from '#core/show/changes'
@@ -11,6 +10,7 @@ import { commandId, showId, type PersonId, type ShowId } from '#core/show/ids'
 import { emptyShow } from '#core/show/show'
 import { OSTREL_TYPES } from '#demo/types'
 import { buildSaltLantern } from '#demo/saltLantern'
+import { Announcements } from '../database/announcements'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
@@ -19,22 +19,21 @@ import { PLAIN_VENUE } from './plainVenue'
 
 export class House {
   readonly knex: Knex
-  readonly #listener: pg.Client
+  readonly #announcements: Announcements
   readonly #open = new Map<ShowId, Promise<LiveShow | null>>()
 
-  private constructor(knex: Knex, listener: pg.Client) {
+  private constructor(knex: Knex, address: string) {
     this.knex = knex
-    this.#listener = listener
+    this.#announcements = new Announcements(
+      address,
+      (show) => this.#takeIn(show),
+      () => [...this.#open.keys()].forEach((show) => this.#takeIn(show)),
+    )
   }
 
   static async open(address: string): Promise<House> {
-    const knex = await openDatabase(address)
-    const listener = new pg.Client({ connectionString: address })
-    await listener.connect()
-    const house = new House(knex, listener)
-    listener.on('notification', ({ payload }) => house.#hear(payload))
-    listener.on('error', (error) => log.error(error, 'the line to other processes broke'))
-    await listener.query('listen rhopander')
+    const house = new House(await openDatabase(address), address)
+    await house.#announcements.connect()
     return house
   }
 
@@ -75,17 +74,16 @@ export class House {
     })
   }
 
-  #hear(payload: string | undefined): void {
-    const id = showId.safeParse(payload)
-    if (!id.success) return
-    const open = this.#open.get(id.data)
+  #takeIn(name: string): void {
+    const id = showId.safeParse(name)
+    const open = id.success ? this.#open.get(id.data) : undefined
     open
       ?.then((live) => live?.catchUp())
       .catch((error: unknown) => log.error(error, 'could not take in what another process wrote'))
   }
 
   async close(): Promise<void> {
-    await this.#listener.end()
+    await this.#announcements.close()
     await this.knex.destroy()
   }
 }

@@ -12,6 +12,7 @@ import type { JournalEntry } from '#core/journal/entry'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
 import { changeGroupId, type ChangeGroupId, type CommandId, type PersonId, type ShowId, type WindowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { CHANNEL } from '../database/announcements'
 import { appendEntry, entriesSince } from '../database/journalRepository'
 import { loadShow, lockShow, writeTouched } from '../database/showRepository'
 import { keptInWords, toggleRefusalInWords } from './undoWording'
@@ -136,7 +137,7 @@ export class LiveShow {
         const after = applyChanges(this.#show, entry.changes)
         await writeTouched(transaction, after, entry.changes, entry.seq)
         await appendEntry(transaction, this.#show.id, entry)
-        await transaction.raw('select pg_notify(?, ?)', ['rhopander', this.#show.id])
+        await transaction.raw('select pg_notify(?, ?)', [CHANNEL, this.#show.id])
         return { ok: true, entry, note: planned.note, after }
       })
       const { after, ...answer } = done

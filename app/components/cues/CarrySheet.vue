@@ -80,7 +80,7 @@ const legend = computed(() => {
             @click="emit('look', row.cue)"
             @dblclick="emit('go', row.cue)"
           >
-            <td class="border-b border-rule/60 py-1.5 pl-4 font-mono" :class="row.cue === list.list.onStage ? 'font-bold text-coral' : 'text-mist'">{{ row.cueRecord.number }}</td>
+            <td class="border-b border-rule/60 py-1.5 pr-3 pl-4 font-mono" :class="row.cue === list.list.onStage ? 'font-bold text-coral' : 'text-mist'">{{ row.cueRecord.number }}</td>
             <td class="max-w-48 border-b border-rule/60">
               <button type="button" class="block w-full truncate pr-3 text-left font-semibold" @click.stop="emit('look', row.cue)">{{ row.cueRecord.name || 'No name' }}</button>
             </td>

@@ -33,6 +33,17 @@ const sets = computed(() => {
   }
   return { palettes: [...palettes], loose: loose.sort((a, b) => a.number - b.number) }
 })
+/** Palettes whose positions come from earlier cues, with the cue each comes from. */
+const carried = computed(() => {
+  const found = new Map<string, { palette: string; cue: string; fixtures: number }>()
+  for (const stored of stateAt(props.show, props.list, props.cue).values()) {
+    if (stored.cue === props.cue || stored.attribute !== 'position' || stored.value.kind !== 'link') continue
+    const key = `${stored.value.palette} ${stored.cue}`
+    const known = found.get(key)
+    found.set(key, { palette: stored.value.palette, cue: stored.cue, fixtures: (known?.fixtures ?? 0) + 1 })
+  }
+  return [...found.values()]
+})
 const travel = computed(() => (record.value?.travel === 'straight' ? 'straight across the stage' : 'by angle'))
 const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
 </script>
@@ -54,10 +65,11 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
     <section class="border-b border-rule px-4 py-3" aria-labelledby="leaves-title">
       <div class="mb-2 flex items-baseline justify-between">
         <h3 id="leaves-title" class="font-semibold">On stage after it</h3>
-        <span class="text-sm text-mist">{{ picture.length }} lit, travels {{ travel }}</span>
+        <span class="text-sm text-mist">{{ picture.length }} lit</span>
       </div>
       <div class="rounded-lg border border-rule bg-night"><StagePicture :fixtures="picture" :venue="venue" by-intensity /></div>
-      <button type="button" class="quiet-button mt-3 w-full py-1.5" :disabled="isOnStage" @click="go">{{ isOnStage ? 'It is on stage' : 'Put it on stage' }}</button>
+      <p class="mt-2 text-sm text-mist">Its light travels {{ travel }}.</p>
+      <button type="button" class="quiet-button mt-2 w-full py-1.5" :disabled="isOnStage" @click="go">{{ isOnStage ? 'It is on stage' : 'Put it on stage' }}</button>
     </section>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="palettes-title">
       <h3 id="palettes-title" class="mb-1 font-semibold">Set from palettes</h3>
@@ -66,6 +78,14 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
         <svg width="10" height="10" aria-hidden="true"><rect width="10" height="10" rx="2" :class="PALETTE_FILL[show.all.palette.get(id)?.colour ?? 'sail']" /></svg>
         {{ show.all.palette.get(id)?.name }}
         <span class="ml-auto text-sm text-mist">{{ fixtures.size }} {{ fixtures.size === 1 ? 'fixture' : 'fixtures' }}</span>
+      </p>
+    </section>
+    <section v-if="carried.length" class="border-b border-rule px-4 py-3" aria-labelledby="carried-title">
+      <h3 id="carried-title" class="mb-1 font-semibold">Places carried on</h3>
+      <p v-for="item in carried" :key="`${item.palette} ${item.cue}`" class="flex items-center gap-2 py-0.5">
+        <svg width="10" height="10" aria-hidden="true"><rect y="4" width="10" height="2.5" :class="PALETTE_FILL[show.all.palette.get(item.palette)?.colour ?? 'sail']" /></svg>
+        {{ show.all.palette.get(item.palette)?.name }}
+        <span class="ml-auto text-sm text-mist">{{ item.fixtures }} from cue <span class="font-mono">{{ show.all.cue.get(item.cue)?.number }}</span></span>
       </p>
     </section>
     <section v-if="sets.loose.length" class="px-4 py-3" aria-labelledby="loose-title">

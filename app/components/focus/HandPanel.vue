@@ -132,23 +132,23 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
           <template v-else>
             <AimTable :fixtures="chosen" />
             <div class="grid grid-cols-2 gap-2">
-              <NumberEntry label="pan" unit="degrees" :shown="mixed(shared((f) => f.position.pose.pan), 2)" @keep="turn('pan', $event)" />
-              <NumberEntry label="tilt" unit="degrees" :shown="mixed(shared((f) => f.position.pose.tilt), 2)" @keep="turn('tilt', $event)" />
+              <NumberEntry label="pan" placeholder="differs" unit="degrees" :shown="mixed(shared((f) => f.position.pose.pan), 2)" @keep="turn('pan', $event)" />
+              <NumberEntry label="tilt" placeholder="differs" unit="degrees" :shown="mixed(shared((f) => f.position.pose.tilt), 2)" @keep="turn('tilt', $event)" />
             </div>
           </template>
         </div>
       </FamilyRow>
       <FamilyRow family="beam" :taken="hand.take.value.includes('beam')" :summary="summaryOf('beam')" :in-hand="inHand('beam')">
         <div v-if="!none" class="mt-2 grid grid-cols-2 gap-2">
-          <NumberEntry label="zoom" unit="degrees" :shown="mixed(shared((f) => f.zoom.angle), 1)" @keep="setZoom" />
-          <NumberEntry label="pool" unit="metres" :shown="mixed(zoom.pool, 2)" @keep="setPool" />
+          <NumberEntry label="zoom" placeholder="differs" unit="degrees" :shown="mixed(shared((f) => f.zoom.angle), 1)" @keep="setZoom" />
+          <NumberEntry label="pool" placeholder="none set" unit="metres" :shown="mixed(zoom.pool, 2)" @keep="setPool" />
         </div>
         <p v-if="!none && zoom.unfit" class="mt-1 text-sm text-coral">{{ zoom.unfit }} cannot make the pool asked for.</p>
       </FamilyRow>
       <FamilyRow family="intensity" :taken="hand.take.value.includes('intensity')" :summary="summaryOf('intensity')" :in-hand="inHand('intensity')">
         <div v-if="!none" class="mt-2 flex items-center gap-2">
           <div class="w-20 shrink-0">
-            <NumberEntry label="level" unit="per cent" :shown="intensity === null ? '' : String(intensity)" @keep="setIntensity" />
+            <NumberEntry label="level" placeholder="differs" unit="per cent" :shown="intensity === null ? '' : String(intensity)" @keep="setIntensity" />
           </div>
           <button type="button" class="chip mt-4" @click="setIntensity(0)">Out</button>
           <button type="button" class="chip mt-4" @click="setIntensity(50)">Half</button>

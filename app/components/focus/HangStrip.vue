@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A hang drawn with its fixtures at true spacing; its trim height can be typed. */
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { asFixtureId } from '#core/show/ids'
 import type { RiggedHang } from '#core/show/rig'
 import { useSelection } from '../../stores/selection'
@@ -29,10 +29,13 @@ const drawn = computed(() => {
 
 const editing = ref(false)
 const typed = ref('')
+const field = ref<HTMLInputElement | null>(null)
 
-function edit() {
+async function edit() {
   typed.value = props.hang.place.origin.z.toFixed(2)
   editing.value = true
+  await nextTick()
+  field.value?.select()
 }
 
 function keep() {
@@ -66,8 +69,7 @@ function pickAll(event: MouseEvent) {
         v-model="typed"
         class="field w-20 py-0 text-right"
         :aria-label="`Trim height of ${hang.hang.name} in metres`"
-        autofocus
-        @vue:mounted="({ el }) => el.select()"
+        ref="field"
         @keydown.enter.prevent="keep"
         @keydown.esc.stop="editing = false"
         @blur="keep"
@@ -83,7 +85,7 @@ function pickAll(event: MouseEvent) {
         {{ hang.place.origin.z.toFixed(2) }} m
       </button>
     </div>
-    <svg :viewBox="`0 0 ${WIDTH} 36`" class="block w-full" role="group" :aria-label="`Fixtures on ${hang.hang.name}`">
+    <svg :viewBox="`0 0 ${WIDTH} 35`" class="block w-full" role="group" :aria-label="`Fixtures on ${hang.hang.name}`">
       <path :d="`M2 6H${WIDTH - 2}`" class="stroke-hang" stroke-width="3" stroke-linecap="round" />
       <g
         v-for="spot in drawn"

@@ -2,11 +2,12 @@
 /** A number typed and kept with Enter or by leaving the field; nonsense is said and not kept. */
 import { ref, watch } from 'vue'
 
-const props = defineProps<{ label: string; shown: string; unit: string; disabled?: boolean }>()
+const props = defineProps<{ label: string; shown: string; unit: string; disabled?: boolean; placeholder?: string }>()
 const emit = defineEmits<{ keep: [value: number] }>()
 
 const text = ref(props.shown)
 const trouble = ref(false)
+const field = ref<HTMLInputElement | null>(null)
 watch(
   () => props.shown,
   (shown) => {
@@ -45,10 +46,12 @@ function back() {
         :title="trouble ? 'This is not a number' : undefined"
         :disabled="disabled"
         autocomplete="off"
+        :placeholder="placeholder"
         @keydown.enter.prevent="keep"
         @keydown.esc.stop="back"
         @blur="keep"
-        @focus="($event.target instanceof HTMLInputElement) && $event.target.select()"
+        ref="field"
+        @focus="field?.select()"
       />
     </span>
   </label>

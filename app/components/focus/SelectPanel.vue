@@ -24,7 +24,7 @@ const groups = computed(() =>
   [...props.show.all.group].map(([id, group]) => ({ id, ...group })).sort((a, b) => a.number - b.number),
 )
 const isWhole = (ids: readonly FixtureId[]) =>
-  ids.length > 0 && ids.length === selection.fixtures.length && ids.every((id) => selection.order.has(id))
+  ids.length > 0 && ids.length === selection.fixtures.length && ids.every((id, i) => selection.fixtures[i] === id)
 
 function select() {
   const result = parseEntry(entry.value, byNumber.value)
@@ -69,7 +69,7 @@ defineExpose({ startWith })
 </script>
 
 <template>
-  <aside class="flex min-h-0 flex-col gap-3 overflow-y-auto border-r border-rule bg-deck p-3" aria-label="Select">
+  <aside class="flex min-h-0 flex-col gap-2 overflow-y-auto border-r border-rule bg-deck p-3" aria-label="Select">
     <form @submit.prevent="select">
       <div class="mb-1.5 flex items-baseline justify-between">
         <label for="entry" class="text-mist">Select</label>

@@ -15,7 +15,7 @@ const HEIGHT = 70
 /** Metres to pixels: depth and height both go up, so that upstage and high stay apart. */
 const project = computed(() => {
   const k = (WIDTH - 12) / (props.venue.opening.width + 4)
-  return (p: Vec3) => ({ x: WIDTH / 2 + k * p.x, y: 54 - k * (0.52 * p.y + 0.62 * p.z) })
+  return (p: Vec3) => ({ x: WIDTH / 2 + k * p.x, y: 58 - k * (0.5 * p.y + 0.58 * p.z) })
 })
 
 const edge = computed(() => {
@@ -57,10 +57,10 @@ function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
 
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="block w-full" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
-    <path :d="edge" class="stroke-rule-2" fill="none" stroke-width="1" />
+    <path :d="edge" class="stroke-rule-2" fill="none" stroke-width="1" vector-effect="non-scaling-stroke" />
     <g v-for="light in lights" :key="light.id" :opacity="light.strength">
-      <path v-if="light.beam" :d="light.beam" :class="light.isShort ? 'stroke-coral' : 'stroke-brass'" stroke-opacity="0.45" stroke-width="0.800" fill="none" />
-      <path v-if="light.pool" :d="light.pool" class="fill-brass stroke-brass" fill-opacity="0.18" stroke-width="0.900" />
+      <path v-if="light.beam" :d="light.beam" :class="light.isShort ? 'stroke-coral' : 'stroke-brass'" stroke-opacity="0.45" stroke-width="0.8" vector-effect="non-scaling-stroke" fill="none" />
+      <path v-if="light.pool" :d="light.pool" class="fill-brass stroke-brass" fill-opacity="0.18" stroke-width="0.9" vector-effect="non-scaling-stroke" />
     </g>
   </svg>
 </template>

@@ -56,6 +56,10 @@ const bar = computed(() => {
 
 <template>
   <g aria-hidden="true">
+    <defs>
+      <!-- Pools that never close are cut off at the stage's edge. -->
+      <clipPath id="venue"><path :d="outline" /></clipPath>
+    </defs>
     <path :d="grid" class="stroke-rule/35" stroke-width="1" fill="none" />
     <path :d="outline" class="fill-plank/40 stroke-rule-2" stroke-width="1.5" />
     <path v-for="(wall, i) in walls" :key="i" :d="wall" class="fill-plank-2 stroke-rule-2" />

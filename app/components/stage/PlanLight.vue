@@ -19,6 +19,9 @@ const props = defineProps<{
 }>()
 const { toScreen, scale } = usePlan()
 
+/** Opacities of one pool. Many overlap, so each is faint. */
+const STRENGTH = { faintest: 0.03, more: 0.09, chosen: 0.12 }
+
 const lights = computed(() =>
   props.fixtures.map((fixture) => {
     const { position, zoom, rigged, intensity, colour } = fixture
@@ -34,7 +37,7 @@ const lights = computed(() =>
       end: to,
       ellipse: pool?.kind === 'closed' ? ellipseOf(pool) : null,
       open: pool?.kind === 'open' ? pathOf(pool.outline.map(toScreen)) : null,
-      strength: props.look === 'lit' ? 0.1 + 0.22 * intensity : 0.14,
+      strength: props.look === 'lit' ? STRENGTH.faintest + STRENGTH.more * intensity : STRENGTH.chosen,
       tint: `rgb(${[colour.red, colour.green, colour.blue].map((c) => Math.round(110 + 145 * c)).join(' ')})`,
     }
   }),
@@ -62,7 +65,7 @@ function ellipseOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
         :class="look === 'ghost' ? 'fill-none stroke-shoal' : 'stroke-brass'"
         :style="look === 'lit' ? { fill: light.tint } : undefined"
         :fill-opacity="light.strength"
-        :stroke-opacity="look === 'lit' ? 0.35 : 0.85"
+        :stroke-opacity="look === 'lit' ? 0.3 : 0.85"
         :stroke-dasharray="look === 'ghost' ? '4 3' : undefined"
       />
       <path
@@ -70,7 +73,8 @@ function ellipseOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
         :d="light.open"
         :class="look === 'ghost' ? 'fill-none stroke-shoal' : 'fill-brass stroke-brass'"
         :fill-opacity="light.strength / 2"
-        stroke-opacity="0.6"
+        :stroke-opacity="look === 'lit' ? 0.2 : 0.6"
+        clip-path="url(#venue)"
         stroke-dasharray="2 5"
       />
       <path
@@ -78,7 +82,7 @@ function ellipseOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
         :d="light.beam"
         fill="none"
         :class="light.isShort ? 'stroke-coral' : look === 'ghost' ? 'stroke-shoal' : 'stroke-brass'"
-        :stroke-opacity="look === 'lit' ? 0.25 : look === 'ghost' ? 0.5 : 0.75"
+        :stroke-opacity="look === 'lit' ? 0.18 : look === 'ghost' ? 0.5 : 0.75"
         :stroke-dasharray="light.isShort || look === 'ghost' ? '5 4' : undefined"
       />
       <path

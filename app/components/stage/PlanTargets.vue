@@ -4,18 +4,32 @@ import { computed } from 'vue'
 import { pointOn, targetsOf } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import type { Vec3 } from '#core/geometry/vector'
 import { usePlan } from '../../composables/planKey'
 import type { ScreenPoint } from '../../composables/usePlanView'
 
-const props = defineProps<{ show: Show; before: Show | null; lit: ReadonlySet<string>; tool: 'select' | 'aim' | 'move' }>()
+const props = defineProps<{
+  show: Show
+  before: Show | null
+  lit: ReadonlySet<string>
+  tool: 'select' | 'aim' | 'move'
+  /** Where fixtures are drawn: names keep clear of them. */
+  spots: ReadonlyMap<string, Vec3>
+}>()
 const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
 const { toScreen, scale } = usePlan()
 
 const LABEL_HEIGHT = 13
 const LETTER = 6.1
+/** Base lines, from a fixture's middle, of its number above and of its sign. */
+const NUMBER_BASE = -12
+const GLYPH_BASE = 6
 
 const drawn = computed(() => {
-  const taken: { x: number; y: number; width: number }[] = []
+  const taken = [...props.spots.values()].flatMap((spot) => {
+    const { x, y } = toScreen(spot)
+    return [NUMBER_BASE, GLYPH_BASE].map((base) => ({ x: x - 9, y: y + base, width: 18 }))
+  })
   return [...targetsOf(props.show).values()]
     .map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
     .sort((a, b) => a.at.y - b.at.y)
@@ -44,6 +58,9 @@ function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; 
     { x: at.x + 9, y: at.y + 4 + LABEL_HEIGHT },
     { x: at.x + 9, y: at.y + 4 - LABEL_HEIGHT },
     { x: at.x - 9 - width, y: at.y + 4 + LABEL_HEIGHT },
+    { x: at.x - 9 - width, y: at.y + 4 - LABEL_HEIGHT },
+    { x: at.x - width / 2, y: at.y + 19 },
+    { x: at.x - width / 2, y: at.y - 11 },
   ]
   const isFree = (place: ScreenPoint) =>
     taken.every(

@@ -38,13 +38,13 @@ const named = computed(() => {
 </script>
 
 <template>
-  <section v-if="named && proposal.current" class="border-t border-coral/60 bg-deck px-4 py-2.5" aria-label="Proposed change">
+  <section v-if="named && proposal.current" class="flex flex-col justify-center border-t border-coral/60 bg-deck px-5 py-3" aria-label="Proposed change">
     <div class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
         <p role="status">
           <strong class="text-sail">{{ named.title }}</strong><span class="text-mist">: {{ named.words }}</span>
         </p>
-        <dl class="mt-1 grid max-h-20 grid-cols-[auto_1fr] gap-x-3 overflow-y-auto text-sm">
+        <dl class="mt-1.5 grid max-h-28 grid-cols-[auto_1fr] gap-x-3 overflow-y-auto text-sm">
           <template v-if="named.palettes.length">
             <dt class="text-haze">Palettes</dt>
             <dd class="text-mist">{{ named.palettes.join(', ') }}</dd>

@@ -124,6 +124,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
           :before="proposal.current ? store.view : null"
           :lit="litTargets"
           :tool="desk.tool"
+          :spots="spots"
           @grab="pointer.onTarget"
         />
         <g

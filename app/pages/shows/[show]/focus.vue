@@ -4,6 +4,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { useTemplateRef } from 'vue'
 import { useFocusKeys } from '../../../composables/useFocusKeys'
 import { useDesk } from '../../../stores/desk'
+import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
 import { useShow } from '../../../stores/show'
 import CueStepper from '../../../components/cues/CueStepper.vue'
@@ -13,6 +14,7 @@ import StagePlan from '../../../components/stage/StagePlan.vue'
 const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
+const proposal = useProposal()
 const poolsAtFloor = useLocalStorage('rhopander-pools-at-floor', false)
 const plan = useTemplateRef<InstanceType<typeof StagePlan>>('plan')
 const select = useTemplateRef<InstanceType<typeof SelectPanel>>('select')
@@ -43,9 +45,12 @@ useFocusKeys(
       <p v-else-if="desk.tool === 'aim' && selection.fixtures.length === 0" class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist">
         Select fixtures first; then press anywhere on the stage.
       </p>
-      <ProposalBar />
     </section>
     <HandPanel :show="desk.drawn ?? store.view" />
-    <PaletteShelf class="col-span-3" :show="store.view" />
+    <!-- A proposal stands where the shelf is, so that the plan keeps its size under the pointer. -->
+    <div class="relative col-span-3 h-[172px]">
+      <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view" />
+      <ProposalBar class="absolute inset-0" />
+    </div>
   </main>
 </template>

@@ -32,13 +32,16 @@ export default defineApi(async (event) => {
     if (caughtUp) void send(entry)
     else waiting.push(entry)
   })
-  const pulse = setInterval(() => void stream.push({ event: 'still here', data: '' }), STILL_HERE_EVERY)
+  const sayStillHere = () => void stream.push({ event: 'still here', data: '' })
+  const pulse = setInterval(sayStillHere, STILL_HERE_EVERY)
   stream.onClosed(async () => {
     clearInterval(pulse)
     unsubscribe()
     await stream.close()
   })
   const begin = async () => {
+    // The first words open the line: until then the page cannot tell that it is connected.
+    sayStillHere()
     for (const entry of await entriesSince(knex, live.show.id, since)) await send(entry)
     caughtUp = true
     for (const entry of waiting) await send(entry)
