@@ -31,7 +31,9 @@ export default defineNuxtConfig({
   typescript: {
     strict: true,
     sharedTsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'] },
-    nodeTsConfig: { include: ['../scripts/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../tests/**/*.ts', '../*.config.ts'] },
+    nodeTsConfig: {
+      include: ['../scripts/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../tests/**/*.ts', '../*.config.ts'],
+    },
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: true } },
   },
   security: {

@@ -27,7 +27,11 @@ export interface Choices {
 /** Look-ups in a show; each throws RangeError for what is not there. */
 export function choose(show: Show): Choices {
   const byNumber = new Map([...rigOf(show)].map(([id, rigged]) => [rigged.fixture.number, id]))
-  const ordered = (number: number) => found(listsInOrder(show).find((l) => l.list.number === number), `list ${number}`)
+  const ordered = (number: number) =>
+    found(
+      listsInOrder(show).find((l) => l.list.number === number),
+      `list ${number}`,
+    )
   return {
     fixtures(entry) {
       const result = parseEntry(entry, byNumber)
@@ -38,7 +42,11 @@ export function choose(show: Show): Choices {
     setPiece: (name) => asSetPieceId(keyOf(show.all.setPiece, (p) => p.name === name, name)),
     palette: (number) => asPaletteId(keyOf(show.all.palette, (p) => p.number === number, `palette ${number}`)),
     list: (number) => ordered(number).id,
-    cue: (list, number) => found(ordered(list).cues.find((c) => c.cue.number === number), `cue ${number}`).id,
+    cue: (list, number) =>
+      found(
+        ordered(list).cues.find((c) => c.cue.number === number),
+        `cue ${number}`,
+      ).id,
   }
 }
 

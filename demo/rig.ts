@@ -40,9 +40,29 @@ const ROWS: readonly Row[] = [
   { ...tern, ...hung, hang: 'Bar 1', first: 11, along: spaced(8, 1.46), universe: 2, address: 1 },
   { ...dunlin, ...hung, hang: 'Bar 2', first: 21, along: spaced(6, 1.83), universe: 1, address: 201 },
   { ...plover, ...hung, hang: 'Bar 3', first: 31, along: spaced(8, 1.46), universe: 3, address: 1 },
-  { ...dunlin, ...hung, drop: 0, hang: 'Boom right', first: 41, along: [-0.9, 0.9], yaw: -90, universe: 1, address: 401 },
+  {
+    ...dunlin,
+    ...hung,
+    drop: 0,
+    hang: 'Boom right',
+    first: 41,
+    along: [-0.9, 0.9],
+    yaw: -90,
+    universe: 1,
+    address: 401,
+  },
   { ...dunlin, ...hung, drop: 0, hang: 'Boom left', first: 43, along: [-0.9, 0.9], yaw: 90, universe: 1, address: 449 },
-  { ...plover, hang: 'Floor row', first: 51, along: spaced(4, 2.4), drop: 0, roll: 180, yaw: 0, universe: 3, address: 301 },
+  {
+    ...plover,
+    hang: 'Floor row',
+    first: 51,
+    along: spaced(4, 2.4),
+    drop: 0,
+    roll: 180,
+    yaw: 0,
+    universe: 3,
+    address: 301,
+  },
 ]
 
 export const FIXTURES: readonly FixtureRow[] = ROWS.flatMap((row) =>

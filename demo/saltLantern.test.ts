@@ -36,7 +36,10 @@ describe('the demo show', () => {
       if (!rigged || attribute !== 'position') continue
       const plain = resolveValue(show, rigged, 'position', value).value
       const solved = solvePosition(rigged.mount, targetsOf(show), plain, HOME)
-      expect([rigged.fixture.number, solved.state]).toEqual([rigged.fixture.number, plain?.kind === 'aim' ? 'reached' : 'angles'])
+      expect([rigged.fixture.number, solved.state]).toEqual([
+        rigged.fixture.number,
+        plain?.kind === 'aim' ? 'reached' : 'angles',
+      ])
     }
   })
 

@@ -36,7 +36,16 @@ export function buildSaltLantern(id: string): Show {
 }
 
 function addGroups(builder: ShowBuilder): void {
-  const groups = ['Bridge washes: 1-6', 'All profiles: 11-18', 'Mid bar profiles: 12-17', 'Mid bar pairs: 14, 15, 13, 16, 12, 17', 'Bar 2 washes: 21-26', 'Upstage beams: 31-38', 'Booms: 41-44', 'Floor beams: 51-54']
+  const groups = [
+    'Bridge washes: 1-6',
+    'All profiles: 11-18',
+    'Mid bar profiles: 12-17',
+    'Mid bar pairs: 14, 15, 13, 16, 12, 17',
+    'Bar 2 washes: 21-26',
+    'Upstage beams: 31-38',
+    'Booms: 41-44',
+    'Floor beams: 51-54',
+  ]
   groups.forEach((text, i) => {
     const [name = '', fixtures = ''] = text.split(': ')
     builder.run('recordGroup', { number: i + 1, name, fixtures: choose(builder.show).fixtures(fixtures) })
@@ -48,7 +57,12 @@ function recordPalettes(builder: ShowBuilder): void {
   for (const { number, name, colour, shelf, fixtures, target, along, pool, edge } of AIMED) {
     const choices = choose(builder.show)
     const chosen = choices.fixtures(fixtures)
-    builder.run('aimAtTarget', { fixtures: chosen, target: choices.target(target), offset: ORIGIN, along: along ?? null })
+    builder.run('aimAtTarget', {
+      fixtures: chosen,
+      target: choices.target(target),
+      offset: ORIGIN,
+      along: along ?? null,
+    })
     if (pool !== undefined)
       builder.run('setValue', { fixtures: chosen, attribute: 'zoom', value: { kind: 'pool', diameter: pool } })
     if (edge !== undefined)
@@ -59,7 +73,8 @@ function recordPalettes(builder: ShowBuilder): void {
     const chosen = choose(builder.show).fixtures(fixtures)
     chosen.forEach((fixture, i) => {
       const part = i / (chosen.length - 1)
-      const at = (ends: readonly [number, number]) => ({ how: 'to', degrees: ends[0] + (ends[1] - ends[0]) * part }) as const
+      const at = (ends: readonly [number, number]) =>
+        ({ how: 'to', degrees: ends[0] + (ends[1] - ends[0]) * part }) as const
       builder.run('turnHeads', { fixtures: [fixture], pan: at(pan), tilt: at(tilt) })
     })
     builder.run('recordPalette', { number, name, colour, shelf: 'position' }).run('clearHand', everything)
@@ -110,7 +125,12 @@ function take(builder: ShowBuilder, choices: Choices, step: Step): void {
   else if ('intensity' in step)
     builder.run('setValue', { fixtures, attribute: 'intensity', value: { kind: 'number', number: step.intensity } })
   else if ('loose' in step)
-    builder.run('aimAtTarget', { fixtures, target: choices.target(step.loose), offset: vec3(...step.offset), along: null })
+    builder.run('aimAtTarget', {
+      fixtures,
+      target: choices.target(step.loose),
+      offset: vec3(...step.offset),
+      along: null,
+    })
   else
     builder.run('turnHeads', {
       fixtures,

@@ -17,7 +17,11 @@ export const harbourHall: Venue = {
   keepClear: [
     {
       name: 'Front rows',
-      outline: [...curvedEdge(7.4, 1.0).map(({ x, y }) => ({ x, y: y - 2.1 })), { x: 7.4, y: -4.6 }, { x: -7.4, y: -4.6 }],
+      outline: [
+        ...curvedEdge(7.4, 1.0).map(({ x, y }) => ({ x, y: y - 2.1 })),
+        { x: 7.4, y: -4.6 },
+        { x: -7.4, y: -4.6 },
+      ],
     },
   ],
 }

@@ -21,7 +21,9 @@ export const CHROMIUM_FLAGS = [
 export function ensureChromium(say: (line: string) => void): void {
   if (existsSync(CHROMIUM)) return
   if (process.getuid?.() !== 0)
-    throw new Error('Chromium is not installed. Ask for it to be installed (on Debian: apt-get install chromium) and run this again.')
+    throw new Error(
+      'Chromium is not installed. Ask for it to be installed (on Debian: apt-get install chromium) and run this again.',
+    )
   say('Installing Chromium from Debian’s packages.')
   installPackages(['chromium'])
 }

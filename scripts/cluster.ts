@@ -40,7 +40,18 @@ export async function startCluster(folder: string, say: (line: string) => void):
   const port = await freePort(54310)
   const socket = Buffer.byteLength(data) < LONGEST_SOCKET_FOLDER ? data : ''
   const options = `-h 127.0.0.1 -p ${port} -k '${socket}'`
-  await asOwner(programs, 'pg_ctl', ['-D', data, '-w', '-t', '60', '-l', join(data, 'server.log'), '-o', options, 'start'])
+  await asOwner(programs, 'pg_ctl', [
+    '-D',
+    data,
+    '-w',
+    '-t',
+    '60',
+    '-l',
+    join(data, 'server.log'),
+    '-o',
+    options,
+    'start',
+  ])
   return {
     address: addressOf(password, port),
     stop: async () => {
@@ -62,7 +73,9 @@ function installedPrograms(): string | null {
 
 function installPrograms(say: (line: string) => void): string {
   if (!isRoot)
-    throw new Error('PostgreSQL is not installed. Ask for it to be installed (on Debian: apt-get install postgresql-15) and start again.')
+    throw new Error(
+      'PostgreSQL is not installed. Ask for it to be installed (on Debian: apt-get install postgresql-15) and start again.',
+    )
   say('Installing PostgreSQL from Debian’s packages.')
   mkdirSync('/etc/postgresql-common', { recursive: true })
   if (!existsSync('/etc/postgresql-common/createcluster.conf'))
@@ -76,7 +89,8 @@ function installPrograms(say: (line: string) => void): string {
 /** Installs Debian packages without recommends; throws when that fails. */
 export function installPackages(names: readonly string[]): void {
   const environment = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
-  const apt = (args: string[]) => spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 2], env: environment }).status === 0
+  const apt = (args: string[]) =>
+    spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 2], env: environment }).status === 0
   const install = ['install', '-y', '--no-install-recommends', ...names]
   if (apt(['-q', ...install]) || (apt(['-q', 'update']) && apt(['-q', ...install]))) return
   throw new Error(`Could not install ${names.join(', ')} from Debian’s packages. Check the network and start again.`)
@@ -93,10 +107,23 @@ async function initialise(programs: string, data: string, passwordFile: string, 
     chownSync(data, owner.uid, owner.gid)
     chownSync(secret, owner.uid, owner.gid)
     if (spawnSync('runuser', ['-u', 'postgres', '--', 'test', '-x', data], { cwd: '/' }).status !== 0)
-      throw new Error('The user “postgres” cannot enter this project’s folder. Move the project where other users may enter, for example below /srv, and start again.')
+      throw new Error(
+        'The user “postgres” cannot enter this project’s folder. Move the project where other users may enter, for example below /srv, and start again.',
+      )
   }
   try {
-    await asOwner(programs, 'initdb', ['-D', data, '-U', 'rhopander', '-A', 'scram-sha-256', `--pwfile=${secret}`, '-E', 'UTF8', '--locale=C.UTF-8'])
+    await asOwner(programs, 'initdb', [
+      '-D',
+      data,
+      '-U',
+      'rhopander',
+      '-A',
+      'scram-sha-256',
+      `--pwfile=${secret}`,
+      '-E',
+      'UTF8',
+      '--locale=C.UTF-8',
+    ])
   } catch (error) {
     rmSync(data, { recursive: true, force: true })
     throw error

@@ -9,7 +9,9 @@ import { fileURLToPath } from 'node:url'
 
 const [major = 0, minor = 0] = process.versions.node.split('.').map(Number)
 if (major < 20 || (major === 20 && minor < 19)) {
-  console.error(`Rhopander needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and try again.`)
+  console.error(
+    `Rhopander needs Node 20.19 or newer; this is ${process.versions.node}. Install a newer Node and try again.`,
+  )
   process.exit(1)
 }
 

@@ -2,5 +2,8 @@
 export function isTyping(event: KeyboardEvent): boolean {
   const { target } = event
   if (!(target instanceof HTMLElement)) return false
-  return target.matches('input, textarea, select, [contenteditable]') || target.closest('[role="dialog"], [role="menu"], [role="listbox"]') !== null
+  return (
+    target.matches('input, textarea, select, [contenteditable]') ||
+    target.closest('[role="dialog"], [role="menu"], [role="listbox"]') !== null
+  )
 }

@@ -65,7 +65,12 @@ export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Ex
   onMounted(() => {
     if (element.value) select(element.value).call(behaviour).on('dblclick.zoom', null)
   })
-  watch([width, height], ([w, h]) => behaviour.extent([[0, 0], [w, h]]))
+  watch([width, height], ([w, h]) =>
+    behaviour.extent([
+      [0, 0],
+      [w, h],
+    ]),
+  )
 
   function onView(act: (svg: ReturnType<typeof select<SVGSVGElement, unknown>>) => void) {
     if (element.value) act(select<SVGSVGElement, unknown>(element.value))
@@ -74,7 +79,8 @@ export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Ex
   const zoomIn = () => onView((svg) => behaviour.scaleBy(svg, STEP))
   const zoomOut = () => onView((svg) => behaviour.scaleBy(svg, 1 / STEP))
   const fit = () => onView((svg) => behaviour.transform(svg, zoomIdentity))
-  const panBy = (x: number, y: number) => onView((svg) => behaviour.translateBy(svg, x / transform.value.k, y / transform.value.k))
+  const panBy = (x: number, y: number) =>
+    onView((svg) => behaviour.translateBy(svg, x / transform.value.k, y / transform.value.k))
 
   return { width, height, scale, toScreen, toStage, zoomIn, zoomOut, fit, panBy }
 }

@@ -30,7 +30,8 @@ export function useRigImport(show: () => Show) {
 
   async function takeFiles(files: readonly File[]) {
     for (const file of files) {
-      if (file.size > LARGEST) trouble.value = `${file.name} is larger than 4 MB; this is hardly a rig. It was not read.`
+      if (file.size > LARGEST)
+        trouble.value = `${file.name} is larger than 4 MB; this is hardly a rig. It was not read.`
       else take(file.name, await file.text())
     }
   }
@@ -48,7 +49,9 @@ export function useRigImport(show: () => Show) {
   const tables = computed<ReadTable[]>(() => {
     const known = knownNames(show())
     const read = sources.value.map(({ name, cells }) => ({ name, cells, reading: readRigTable(cells, known) }))
-    const newHangs = read.flatMap(({ reading }) => (reading.kind === 'hangs' ? reading.rows.map((row) => row.name) : []))
+    const newHangs = read.flatMap(({ reading }) =>
+      reading.kind === 'hangs' ? reading.rows.map((row) => row.name) : [],
+    )
     if (newHangs.length === 0) return read
     const withHangs = { ...known, hangs: [...known.hangs, ...newHangs] }
     return read.map(({ name, cells, reading }) => ({

@@ -5,14 +5,16 @@
  */
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { Outcome } from '#core/commands/command'
+import type { Outcome, Refusal } from '#core/commands/command'
 import { runCommand, type CommandInput, type CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
 import { applyChanges } from '#core/show/changes'
-import { commandId, windowId, type ChangeGroupId, type CommandId, type PersonId, type ShowId } from '#core/show/ids'
+import { commandId, windowId, type CommandId, type PersonId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { openShow } from '../session/openShow'
 import { request } from '../session/request'
-import { answer, entryEvent, readSnapshot, type UndoState } from '../session/wire'
+import { listenToShow } from '../session/stream'
+import { answer, type UndoState } from '../session/wire'
 import { useMessages } from './messages'
 
 interface Pending {
@@ -20,6 +22,13 @@ interface Pending {
   readonly name: CommandName
   readonly input: unknown
 }
+
+interface PostBody {
+  readonly id: CommandId
+  readonly [field: string]: unknown
+}
+
+const NOT_OPEN: Refusal = { code: 'not open', message: 'No show is open.' }
 
 export const useShow = defineStore('show', () => {
   const messages = useMessages()
@@ -31,7 +40,7 @@ export const useShow = defineStore('show', () => {
   const trouble = ref<string | null>(null)
   const connected = ref(false)
   const thisWindow = windowId.parse(crypto.randomUUID())
-  let events: EventSource | null = null
+  let stopListening: () => void = () => undefined
 
   /** The show with our own unconfirmed commands on top. */
   const view = computed<Show | null>(() => {
@@ -47,42 +56,27 @@ export const useShow = defineStore('show', () => {
   async function open(id: ShowId): Promise<void> {
     close()
     trouble.value = null
-    const opened = await fetchSnapshot(id)
-    if (!opened) return
+    const answered = await openShow(id)
+    if (!answered.ok) {
+      trouble.value = answered.trouble
+      return
+    }
+    const { opened } = answered
     confirmed.value = opened.show
     revision.value = opened.revision
     person.value = opened.person
     undoState.value = opened.undo
-    listen(id)
-  }
-
-  async function fetchSnapshot(id: ShowId) {
-    try {
-      const response = await fetch(`/api/shows/${id}`)
-      const body: unknown = await response.json()
-      if (response.ok) return readSnapshot(body)
-      trouble.value = response.status === 404 ? 'There is no such show here.' : 'The show could not be opened.'
-    } catch {
-      trouble.value = 'The server does not answer. Start it and reload this page.'
-    }
-    return null
-  }
-
-  function listen(id: ShowId) {
-    // The browser reconnects by itself but asks from where it first began; entries already known are passed over.
-    events = new EventSource(`/api/shows/${id}/events?since=${revision.value}`)
-    events.addEventListener('open', () => (connected.value = true))
-    events.addEventListener('error', () => (connected.value = false))
-    events.addEventListener('entry', (event: MessageEvent<string>) => {
-      const { entry, undo } = entryEvent.parse(JSON.parse(event.data))
-      take(entry)
-      undoState.value = undo
+    stopListening = listenToShow(id, opened.revision, {
+      entry: (entry, undo) => {
+        take(entry)
+        undoState.value = undo
+      },
+      connection: (isThere) => (connected.value = isThere),
     })
   }
 
   function close() {
-    events?.close()
-    events = null
+    stopListening()
     confirmed.value = null
     pending.value = []
   }
@@ -102,7 +96,7 @@ export const useShow = defineStore('show', () => {
 
   /** What a command would do here and now; nothing is sent. */
   function attempt<N extends CommandName>(name: N, input: CommandInput<N>): Outcome {
-    if (!view.value || !person.value) return { ok: false, refusal: { code: 'not open', message: 'No show is open.' } }
+    if (!view.value || !person.value) return { ok: false, refusal: NOT_OPEN }
     return runCommand(view.value, name, input, commandId.parse('preview'), person.value)
   }
 
@@ -122,51 +116,42 @@ export const useShow = defineStore('show', () => {
     if (outcome.changes.length === 0) return true
     const id = commandId.parse(crypto.randomUUID())
     pending.value = [...pending.value, { id, name, input }]
-    return post('commands', { id, name, input })
+    const refusal = await post('commands', { id, name, input })
+    if (refusal) messages.say(refusal.message, 'trouble')
+    return refusal === null
   }
 
-  async function post(route: 'commands' | 'undo', body: { readonly id: CommandId; readonly [field: string]: unknown }): Promise<boolean> {
+  /** Sends a command or an undo and takes the answer in; resolves to the refusal, if there was one. */
+  async function post(route: 'commands' | 'undo', body: PostBody): Promise<Refusal | null> {
     const show = confirmed.value
-    if (!show) return false
-    const seenRevision = revision.value
-    const answered = await request(`/api/shows/${show.id}/${route}`, answer, { ...body, window: thisWindow, seenRevision })
+    if (!show) return NOT_OPEN
+    const path = `/api/shows/${show.id}/${route}`
+    const answered = await request(path, answer, { ...body, window: thisWindow, seenRevision: revision.value })
     if (!answered.ok) {
       forget(body.id)
-      const { code, message } = answered.refusal
-      if (route === 'undo' && (code === 'built on' || code === 'leaned on')) offerWaysOn(message)
-      else messages.say(message, 'trouble')
-      return false
+      return answered.refusal
     }
     const { entry, note, undo } = answered.body
     if (entry) take(entry)
     else forget(body.id)
     undoState.value = undo
     if (note) messages.say(note)
-    return true
+    return null
   }
 
-  function toggle(direction: 'undo' | 'redo', group: ChangeGroupId, how: 'ask' | 'anyway' | 'waive') {
-    return post('undo', { id: commandId.parse(crypto.randomUUID()), direction, group, how })
+  return {
+    view,
+    confirmed,
+    revision,
+    person,
+    undoState,
+    trouble,
+    connected,
+    open,
+    close,
+    attempt,
+    preview,
+    send,
+    post,
   }
-
-  async function undo(): Promise<void> {
-    const step = undoState.value.undo
-    if (step && (await toggle('undo', step.group, 'ask'))) messages.say(`Undone: ${step.label}.`)
-  }
-
-  async function redo(): Promise<void> {
-    const step = undoState.value.redo
-    if (step && (await toggle('redo', step.group, 'ask'))) messages.say(`Redone: ${step.label}.`)
-  }
-
-  function offerWaysOn(message: string) {
-    const step = undoState.value.undo
-    if (!step) return messages.say(message, 'trouble')
-    messages.say(message, 'trouble', [
-      { label: 'Leave it, go on', run: () => void toggle('undo', step.group, 'waive') },
-      { label: 'Undo all the same', run: () => void toggle('undo', step.group, 'anyway') },
-    ])
-  }
-
-  return { view, confirmed, revision, person, undoState, trouble, connected, open, close, attempt, preview, send, undo, redo }
 })

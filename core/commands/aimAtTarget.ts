@@ -25,12 +25,17 @@ export const aimAtTarget = command({
   run(show, { fixtures, target, offset, along }, { person }) {
     const placed = target === null ? null : targetsOf(show).get(target)
     if (placed === undefined)
-      return refuse('unknown target', 'This target has no place in this venue. Choose another, or place it first.', 'target')
+      return refuse(
+        'unknown target',
+        'This target has no place in this venue. Choose another, or place it first.',
+        'target',
+      )
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const [i, id] of fixtures.entries()) {
       const rigged = rigOf(show).get(id)
-      if (!rigged) return refuse('unknown fixture', 'One of the fixtures no longer hangs in this venue. Select again.', 'fixtures')
+      if (!rigged)
+        return refuse('unknown fixture', 'One of the fixtures no longer hangs in this venue. Select again.', 'fixtures')
       const step = fixtures.length > 1 ? i / (fixtures.length - 1) : 0.5
       const at = along ? along.from + (along.to - along.from) * step : null
       const aim: AimValue = { kind: 'aim', target, at, offset, choice: null }

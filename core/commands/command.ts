@@ -4,6 +4,7 @@
  * it runs: a page can show its outcome before the server answers.
  */
 import type { z } from 'zod'
+import { issueInWords } from '../show/faults'
 import type { ChangeSet } from '../show/changes'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
@@ -46,7 +47,11 @@ export function command<Input>(definition: CommandDefinition<Input>): Command<In
       if (checked.success) return definition.run(show, checked.data, environment)
       const issue = checked.error.issues[0]
       const field = issue?.path.join('.') ?? ''
-      return refuse('bad input', `${field || 'The arguments'}: ${issue?.message ?? 'not understood'}.`, field || undefined)
+      return refuse(
+        'bad input',
+        `${field || 'The arguments'}: ${issue ? issueInWords(issue) : 'not understood'}.`,
+        field || undefined,
+      )
     },
   }
 }

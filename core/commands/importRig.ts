@@ -51,14 +51,17 @@ export const importRig = command({
       draft.put('target', id, { name, form: { kind: 'point' }, setPiece: null, local: null })
       draft.put('targetPlace', placeId(venue, id), { venue, target: id, position })
     }
-    return done(
-      draft.changes(),
-      `import ${hangs.length} hangs, ${fixtures.length} fixtures, ${targets.length} targets`,
-    )
+    return done(draft.changes(), `import ${hangs.length} hangs, ${fixtures.length} fixtures, ${targets.length} targets`)
   },
 })
 
-function addFixtures(show: Show, draft: Draft, rows: readonly FixtureRow[], hangIds: Map<string, string>, newId: () => string) {
+function addFixtures(
+  show: Show,
+  draft: Draft,
+  rows: readonly FixtureRow[],
+  hangIds: Map<string, string>,
+  newId: () => string,
+) {
   const { venue } = showRecordOf(show)
   const types = new Map<string, string>([...show.all.fixtureType].map(([id, type]) => [plain(type.name), id]))
   const numbers = new Set([...show.all.fixture.values()].map((f) => f.number))

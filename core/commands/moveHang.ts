@@ -17,7 +17,11 @@ export const moveHang = command({
     const known = show.all.hang.get(hang)
     if (!place || !known) return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
     if (origin.z < 0)
-      return refuse('below floor', `${known.name} cannot hang ${(-origin.z).toFixed(2)} m below the stage floor.`, 'origin')
+      return refuse(
+        'below floor',
+        `${known.name} cannot hang ${(-origin.z).toFixed(2)} m below the stage floor.`,
+        'origin',
+      )
     const draft = new Draft(show).set('hangPlace', id, 'origin', origin)
     return done(draft.changes(), `move ${known.name} ${offsetInWords(subtract(origin, place.origin))}`)
   },

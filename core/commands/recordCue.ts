@@ -20,7 +20,11 @@ export const recordCue = command({
     if (!list) return refuse('unknown list', 'This cue list is no longer in the show.', 'list')
     const existing = list.cues.find(({ cue }) => cue.number === input.number)
     if (existing)
-      return refuse('number taken', `Cue ${input.number} is ${existing.cue.name || 'already there'}. Choose another number.`, 'number')
+      return refuse(
+        'number taken',
+        `Cue ${input.number} is ${existing.cue.name || 'already there'}. Choose another number.`,
+        'number',
+      )
     const { values, fixtures } = takenFromHand(show, person, FAMILIES)
     if (values.length === 0)
       return refuse('nothing to take', 'Nothing in hand is being taken. Aim something, or switch a family on.')

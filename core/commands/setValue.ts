@@ -29,7 +29,11 @@ export const setValue = command({
       const type = rigOf(show).get(id)?.type
       const limits = type && limitsOf(type, attribute)
       if (value.kind === 'number' && limits && (value.number < limits.min || value.number > limits.max))
-        return refuse('beyond range', `${type.name} takes ${attribute} from ${limits.min} to ${limits.max}, not ${value.number}.`, 'value')
+        return refuse(
+          'beyond range',
+          `${type.name} takes ${attribute} from ${limits.min} to ${limits.max}, not ${value.number}.`,
+          'value',
+        )
       draft.put('handValue', handValueId(person, id, attribute), { person, fixture: id, attribute, value })
     }
     const shown = value.kind === 'pool' ? `pool ${value.diameter.toFixed(2)} m` : attribute

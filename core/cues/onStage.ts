@@ -3,6 +3,7 @@
  * over the lists that ask for it; everything else comes from the list of the highest number that
  * sets it.
  */
+import { beamAt, type Beam } from '../kinematics/forward'
 import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
@@ -53,7 +54,8 @@ export const playedBack = derived(
       for (const [key, stored] of stateAt(show, list, list.list.onStage)) {
         const isHighest = stored.attribute === 'intensity' && list.list.intensityRule === 'highest'
         const held = values.get(key)
-        if (isHighest && held && levelOf(show, stored.fixture, held) > levelOf(show, stored.fixture, stored.value)) continue
+        if (isHighest && held && levelOf(show, stored.fixture, held) > levelOf(show, stored.fixture, stored.value))
+          continue
         values.set(key, stored.value)
       }
     }
@@ -71,6 +73,7 @@ function levelOf(show: Show, fixture: FixtureId, value: Value): number {
 export interface StageFixture {
   readonly rigged: RiggedFixture
   readonly position: SolvedPosition
+  readonly beam: Beam
   readonly positionValue: PlainValue | null
   readonly zoom: SolvedZoom
   readonly zoomValue: PlainValue | null
@@ -101,6 +104,7 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, ref
   return {
     rigged,
     position,
+    beam: beamAt(rigged.mount, position.pose),
     positionValue,
     zoom: solveZoom(rigged, zoomValue, position.throwMetres),
     zoomValue,

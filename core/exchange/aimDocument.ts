@@ -2,6 +2,7 @@
 import { z } from 'zod'
 import { rotation } from '../geometry/rotation'
 import { HOME, mountHead, type Head } from '../kinematics/head'
+import { issueInWords } from '../show/faults'
 import { allWays, solveAim } from '../kinematics/inverse'
 
 const id = z.string().min(1)
@@ -38,7 +39,8 @@ export const aimDocument = shape.superRefine((document, context) => {
   for (const list of ['types', 'fixtures', 'targets'] as const) {
     const seen = new Set<string>()
     document[list].forEach((item, i) => {
-      if (seen.has(item.id)) context.addIssue({ code: 'custom', path: [list, i, 'id'], message: `“${item.id}” stands twice` })
+      if (seen.has(item.id))
+        context.addIssue({ code: 'custom', path: [list, i, 'id'], message: `“${item.id}” stands twice` })
       seen.add(item.id)
     })
   }
@@ -66,7 +68,12 @@ export function solveDocument(document: z.infer<typeof aimDocument>): { aims: Ai
   const heads = new Map<string, Head>(
     document.types.map(({ id: typeId, pan, tilt, pivotDrop, lens: off }) => [
       typeId,
-      { pan, tilt, pivotDrop, lens: { across: off?.across ?? 0, normal: off?.normal ?? 0, forward: off?.forward ?? 0 } },
+      {
+        pan,
+        tilt,
+        pivotDrop,
+        lens: { across: off?.across ?? 0, normal: off?.normal ?? 0, forward: off?.forward ?? 0 },
+      },
     ]),
   )
   const aims: AimRow[] = []
@@ -102,5 +109,5 @@ export function faultInWords(error: z.ZodError): string {
     (text, key) => (typeof key === 'number' ? `${text}[${key}]` : text === '' ? String(key) : `${text}.${String(key)}`),
     '',
   )
-  return `${path || 'document'}: ${issue.message.replace(/\s+/g, ' ')}`
+  return `${path || 'document'}: ${issueInWords(issue).replace(/\s+/g, ' ')}`
 }

@@ -26,11 +26,17 @@ describe('a rig from a table', () => {
 
   it('reads rows with empty cells as zero or none, and decimal commas', () => {
     const { rows } = read('12;Left;tern  700;bar a;-1,25;;;;')
-    expect(rows).toMatchObject([{ number: 12, hang: 'bar a', along: -1.25, out: 0, yaw: 0, universe: null, address: null }])
+    expect(rows).toMatchObject([
+      { number: 12, hang: 'bar a', along: -1.25, out: 0, yaw: 0, universe: null, address: null },
+    ])
   })
 
   it('keeps the good rows and names line, column and reason of the bad', () => {
-    const reading = read('1;;Tern 700;Bar A;0;0;0;1;1', '2;;Tern 700;Bar Q;0;0;0;1;41', '3;;Tern 700;Bar A;0;0;east;1;81')
+    const reading = read(
+      '1;;Tern 700;Bar A;0;0;0;1;1',
+      '2;;Tern 700;Bar Q;0;0;0;1;41',
+      '3;;Tern 700;Bar A;0;0;east;1;81',
+    )
     expect(reading.rows.map((r) => r.number)).toEqual([1])
     expect(reading.problems).toMatchObject([
       { line: 3, column: 'hang', message: 'there is no hang called “Bar Q”' },
@@ -49,7 +55,11 @@ describe('a rig from a table', () => {
   })
 
   it('takes rows whose addresses overlap but asks for a look', () => {
-    const reading = read('1;;Tern 700;Bar A;0;0;0;3;121', '2;;Dunlin 400;Bar A;1;0;0;3;160', '3;;Tern 700;Bar A;2;0;0;3;480')
+    const reading = read(
+      '1;;Tern 700;Bar A;0;0;0;3;121',
+      '2;;Dunlin 400;Bar A;1;0;0;3;160',
+      '3;;Tern 700;Bar A;2;0;0;3;480',
+    )
     expect(reading.rows).toHaveLength(3)
     expect(reading.problems.map((p) => [p.line, p.severity])).toEqual([
       [3, 'look'],
@@ -63,7 +73,10 @@ describe('a rig from a table', () => {
 
   it('says what is wrong with a header it cannot use', () => {
     expect(readRigTable([['colour', 'x']], known)).toMatchObject({ kind: 'unknown' })
-    expect(readRigTable([['hang', 'x', 'y']], known)).toMatchObject({ kind: 'unknown', message: expect.stringContaining('“z”') })
+    expect(readRigTable([['hang', 'x', 'y']], known)).toMatchObject({
+      kind: 'unknown',
+      message: expect.stringContaining('“z”'),
+    })
     expect(readRigTable([['']], known)).toMatchObject({ kind: 'unknown', message: expect.stringContaining('empty') })
   })
 

@@ -3,7 +3,16 @@
  * cannot be used is reported with its line, column and reason; the good ones are kept.
  */
 import type { z } from 'zod'
-import { fixtureRow, hangRow, plain, targetRow, type FixtureRow, type HangRow, type TargetRow } from '../commands/importRig'
+import { issueInWords } from '../show/faults'
+import {
+  fixtureRow,
+  hangRow,
+  plain,
+  targetRow,
+  type FixtureRow,
+  type HangRow,
+  type TargetRow,
+} from '../commands/importRig'
 
 export type TableKind = 'hangs' | 'fixtures' | 'targets'
 
@@ -57,7 +66,8 @@ export function headerName(cell: string): string {
 export function readRigTable(cells: readonly (readonly string[])[], known: KnownNames): TableReading {
   const headerAt = cells.findIndex((row) => row.some((cell) => cell.trim() !== ''))
   const header = cells[headerAt]?.map(headerName)
-  if (!header) return { kind: 'unknown', message: 'The file is empty. It needs a header row and one row for each thing.' }
+  if (!header)
+    return { kind: 'unknown', message: 'The file is empty. It needs a header row and one row for each thing.' }
   const kind = kindOf(header)
   if (!kind)
     return {
@@ -119,7 +129,7 @@ class RowReader {
     if (checked.success) return checked.data
     for (const issue of checked.error.issues) {
       const column = columnOf(issue.path.join('.'))
-      this.refuse(line, column, `${issue.message}; found ${foundAt(made, issue.path)}`)
+      this.refuse(line, column, `${issueInWords(issue)}; found ${foundAt(made, issue.path)}`)
     }
     return null
   }
@@ -130,7 +140,10 @@ class RowReader {
 }
 
 function foundAt(made: unknown, path: readonly PropertyKey[]): string {
-  const found = path.reduce<unknown>((value, key) => (value === null || value === undefined ? value : Reflect.get(Object(value), key)), made)
+  const found = path.reduce<unknown>(
+    (value, key) => (value === null || value === undefined ? value : Reflect.get(Object(value), key)),
+    made,
+  )
   return found === undefined || found === '' ? 'nothing' : `“${String(found)}”`
 }
 
@@ -177,7 +190,14 @@ function readHangs(reader: RowReader, known: KnownNames): Read<HangRow> {
     if (!n) continue
     const rise = n.get('rise') ?? 0
     const origin = { x: n.get('x'), y: n.get('y'), z: n.get('z') }
-    const made = { name, form: formOf(name, rise, n.get('z') ?? 0), origin, yaw: n.get('yaw') ?? 0, rise, length: n.get('length') }
+    const made = {
+      name,
+      form: formOf(name, rise, n.get('z') ?? 0),
+      origin,
+      yaw: n.get('yaw') ?? 0,
+      rise,
+      length: n.get('length'),
+    }
     const row = reader.check(placed.line, hangRow, made, (path) => path.replace('origin.', '').replace('name', 'hang'))
     if (!row) continue
     if (there.has(plain(name))) alreadyThere += 1
@@ -203,7 +223,9 @@ function readTargets(reader: RowReader, known: KnownNames): Read<TargetRow> {
     const n = numbersIn(reader, placed, ['x', 'y', 'z'], ['x', 'y', 'z'])
     if (!n) continue
     const made = { name, position: { x: n.get('x'), y: n.get('y'), z: n.get('z') } }
-    const row = reader.check(placed.line, targetRow, made, (path) => path.replace('position.', '').replace('name', 'target'))
+    const row = reader.check(placed.line, targetRow, made, (path) =>
+      path.replace('position.', '').replace('name', 'target'),
+    )
     if (!row) continue
     if (there.has(plain(name))) alreadyThere += 1
     else rows.push(row)
@@ -258,7 +280,8 @@ function fixtureIn(
   const before = reader.problems.length
   const n = numbersIn(reader, placed, FIXTURE_NUMBERS, ['number', 'along'])
   if (!hangs.has(plain(text('hang')))) reader.refuse(line, 'hang', `there is no hang called “${text('hang')}”`)
-  if (!channels.has(plain(text('type')))) reader.refuse(line, 'type', `there is no fixture type called “${text('type')}”`)
+  if (!channels.has(plain(text('type'))))
+    reader.refuse(line, 'type', `there is no fixture type called “${text('type')}”`)
   const isRepeated = n !== null && repeats(reader, lines, line, 'number', text('number'))
   if (!n || isRepeated) return null
   const made = {
@@ -288,8 +311,11 @@ function lookForClash(
   last: number,
 ): void {
   const address = row.address ?? 0
-  if (last > 512) reader.look(line, 'address', `channels ${address} to ${last} run past the end of universe ${row.universe}`)
-  const clash = patched.find((p) => p.row.universe === row.universe && address <= p.last && (p.row.address ?? 0) <= last)
+  if (last > 512)
+    reader.look(line, 'address', `channels ${address} to ${last} run past the end of universe ${row.universe}`)
+  const clash = patched.find(
+    (p) => p.row.universe === row.universe && address <= p.last && (p.row.address ?? 0) <= last,
+  )
   if (clash)
     reader.look(
       line,

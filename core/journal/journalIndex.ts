@@ -137,7 +137,6 @@ export function groupToJoin(
 }
 
 function hasUndoneSince(index: JournalIndex, person: PersonId, seq: number): boolean {
-  for (const group of index.groups.values())
-    if (group.person === person && group.toggledAt > seq) return true
+  for (const group of index.groups.values()) if (group.person === person && group.toggledAt > seq) return true
   return false
 }

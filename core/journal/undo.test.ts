@@ -21,7 +21,13 @@ class Desk {
   readonly entries: JournalEntry[] = []
   index = new JournalIndex()
 
-  #enter(person: string, kind: JournalEntry['kind'], group: string, changes: ChangeSet, mergeKey: string | null = null) {
+  #enter(
+    person: string,
+    kind: JournalEntry['kind'],
+    group: string,
+    changes: ChangeSet,
+    mergeKey: string | null = null,
+  ) {
     const seq = this.entries.length + 1
     const entry: JournalEntry = {
       id: commandId.parse(`e${seq}`),

@@ -8,15 +8,7 @@
  * value.
  */
 import equal from 'fast-deep-equal'
-import {
-  applyChanges,
-  EXISTENCE,
-  partsOf,
-  readRegister,
-  registerOf,
-  type ChangeSet,
-  type Write,
-} from '../show/changes'
+import { applyChanges, EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
 import { Draft } from '../show/draft'
 import { danglingReferences } from '../show/references'
 import type { ChangeGroupId, PersonId } from '../show/ids'

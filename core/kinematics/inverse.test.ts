@@ -62,7 +62,14 @@ describe('aiming, worked by hand', () => {
   it('reaches stage left (+x) with pan −90 and positive tilt, or pan 90 and negative tilt', () => {
     const ways = allWays(hung(plain, 0, 0, 5), vec3(5, 0, 0))
     const rounded = ways.map(({ pan, tilt }) => [Math.round(pan), Math.round(tilt)])
-    expect(rounded).toEqual(expect.arrayContaining([[-90, 45], [90, -45], [270, 45], [-270, -45]]))
+    expect(rounded).toEqual(
+      expect.arrayContaining([
+        [-90, 45],
+        [90, -45],
+        [270, 45],
+        [-270, -45],
+      ]),
+    )
     expect(rounded).toHaveLength(4)
   })
 
@@ -142,7 +149,9 @@ describe('aiming, for any hang, head and place', () => {
           if (time < chosen + 1e-12) expect(Math.abs(solved.pan)).toBeLessThanOrEqual(Math.abs(way.pan) + 1e-6)
         }
         if (solved.reachable) {
-          const isOffered = ways.some((w) => Math.abs(w.pan - solved.pan) < 1e-9 && Math.abs(w.tilt - solved.tilt) < 1e-9)
+          const isOffered = ways.some(
+            (w) => Math.abs(w.pan - solved.pan) < 1e-9 && Math.abs(w.tilt - solved.tilt) < 1e-9,
+          )
           expect(isOffered).toBe(true)
         }
       }),

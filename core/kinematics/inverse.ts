@@ -99,16 +99,22 @@ function waysTo(head: Head, v: Vec3): Ways | null {
  * On a tie the smaller size wins.
  */
 function nearestTurn(angle: number, near: number, axis: Axis): number {
+  const turns = (near - angle) / 360
+  const below = Math.floor(turns)
+  const part = turns - below
+  const turned = angle + 360 * (part > 0.5 ? below + 1 : below)
+  if (turned >= axis.min && turned <= axis.max && part !== 0.5) return turned
+  return nearestTurnAtStops(angle, part > 0.5 ? below + 1 : below, part === 0.5, axis)
+}
+
+/** The rarer half of `nearestTurn`: a tie between two turns, or the nearest one beyond a stop. */
+function nearestTurnAtStops(angle: number, nearest: number, isTie: boolean, axis: Axis): number {
   const lowest = Math.ceil((axis.min - STOP_SLACK - angle) / 360)
   const highest = Math.floor((axis.max + STOP_SLACK - angle) / 360)
   if (lowest > highest) return Number.NaN
-  const wanted = (near - angle) / 360
-  const below = Math.floor(wanted)
-  let turn = wanted - below > 0.5 ? below + 1 : below
-  if (wanted - below === 0.5 && Math.abs(angle + 360 * (below + 1)) < Math.abs(angle + 360 * below))
-    turn = below + 1
-  turn = turn < lowest ? lowest : turn > highest ? highest : turn
-  return clampToAxis(angle + 360 * turn, axis)
+  const isUpperSmaller = Math.abs(angle + 360 * (nearest + 1)) < Math.abs(angle + 360 * nearest)
+  const wanted = isTie && isUpperSmaller ? nearest + 1 : nearest
+  return clampToAxis(angle + 360 * Math.min(highest, Math.max(lowest, wanted)), axis)
 }
 
 /**
@@ -254,9 +260,7 @@ function nearestInside(angle: number, axis: Axis): { angle: number; short: numbe
   const above = angle + 360 * Math.ceil((axis.max - angle) / 360)
   const overTop = above - axis.max
   const underBottom = axis.min - (above - 360)
-  return overTop <= underBottom
-    ? { angle: axis.max, short: overTop }
-    : { angle: axis.min, short: underBottom }
+  return overTop <= underBottom ? { angle: axis.max, short: overTop } : { angle: axis.min, short: underBottom }
 }
 
 function nearestPose(mount: Mount, target: Vec3, choice: Choice): OutOfReach {

@@ -10,28 +10,43 @@ import type { Show } from '../show/show'
 import type { RiggedFixture } from '../show/rig'
 import type { PlainValue, Value } from '../show/values'
 
-/** The values of one palette by whom they serve. Keys are `attribute` or `attribute of whom`. */
+/** Values by attribute, then by whom they serve. */
+type ByWhom = ReadonlyMap<Attribute, ReadonlyMap<string, PaletteValue>>
+
+/** The values of one palette: for fixtures by their id, for types by theirs, and for any fixture. */
 export interface PaletteContents {
-  readonly own: ReadonlyMap<string, PaletteValue>
-  readonly kind: ReadonlyMap<string, PaletteValue>
-  readonly any: ReadonlyMap<string, PaletteValue>
+  readonly own: ByWhom
+  readonly kind: ByWhom
+  readonly any: ReadonlyMap<Attribute, PaletteValue>
 }
 
 const NOTHING: PaletteContents = { own: new Map(), kind: new Map(), any: new Map() }
 
 /** Id of a palette's value: one per palette, attribute and whom it serves. */
-export function paletteValueId(palette: string, attribute: Attribute, serves: { own: string } | { kind: string } | 'any') {
+export function paletteValueId(
+  palette: string,
+  attribute: Attribute,
+  serves: { own: string } | { kind: string } | 'any',
+) {
   if (serves === 'any') return `${palette}.any.${attribute}`
   return 'own' in serves ? `${palette}.own.${serves.own}.${attribute}` : `${palette}.kind.${serves.kind}.${attribute}`
 }
 
+type Growing = Map<Attribute, Map<string, PaletteValue>>
+
+function file(values: Growing, whom: string, stored: PaletteValue): void {
+  const ofAttribute = values.get(stored.attribute)
+  if (ofAttribute) ofAttribute.set(whom, stored)
+  else values.set(stored.attribute, new Map([[whom, stored]]))
+}
+
 export const contentsOf = derived(['paletteValue'], (show): ReadonlyMap<string, PaletteContents> => {
-  const all = new Map<string, { own: Map<string, PaletteValue>; kind: Map<string, PaletteValue>; any: Map<string, PaletteValue> }>()
+  const all = new Map<string, { own: Growing; kind: Growing; any: Map<Attribute, PaletteValue> }>()
   for (const stored of show.all.paletteValue.values()) {
     const contents = all.get(stored.palette) ?? { own: new Map(), kind: new Map(), any: new Map() }
     all.set(stored.palette, contents)
-    if (stored.fixture !== null) contents.own.set(`${stored.attribute} ${stored.fixture}`, stored)
-    else if (stored.fixtureType !== null) contents.kind.set(`${stored.attribute} ${stored.fixtureType}`, stored)
+    if (stored.fixture !== null) file(contents.own, stored.fixture, stored)
+    else if (stored.fixtureType !== null) file(contents.kind, stored.fixtureType, stored)
     else contents.any.set(stored.attribute, stored)
   }
   return all
@@ -45,8 +60,8 @@ export function paletteValueFor(show: Show, palette: string, served: Served, att
   if (!served.type.has.includes(attribute)) return null
   const contents = contentsOf(show).get(palette) ?? NOTHING
   const stored =
-    contents.own.get(`${attribute} ${served.id}`) ??
-    contents.kind.get(`${attribute} ${served.fixture.type}`) ??
+    contents.own.get(attribute)?.get(served.id) ??
+    contents.kind.get(attribute)?.get(served.fixture.type) ??
     contents.any.get(attribute)
   return stored ? stored.value : null
 }
@@ -61,8 +76,11 @@ export interface Resolved {
 /** Links nest at most this deep; loops are refused when they would be made. */
 const DEEPEST_LINK = 32
 
+const DIRECT: readonly PaletteId[] = []
+
 /** Follows a value's links for one fixture. */
 export function resolveValue(show: Show, served: Served, attribute: Attribute, value: Value): Resolved {
+  if (value.kind !== 'link') return { value, through: DIRECT, broken: null }
   const through: PaletteId[] = []
   let current: Value = value
   while (current.kind === 'link') {

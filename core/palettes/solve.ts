@@ -16,7 +16,6 @@ import type { AimValue, PlainValue } from '../show/values'
 export interface SolvedPosition {
   readonly pose: Pose
   readonly side: Side
-  readonly beam: Beam
   readonly point: Vec3 | null
   readonly throwMetres: number | null
   readonly state: 'reached' | 'out of reach' | 'other side' | 'angles' | 'outside stops' | 'no place here' | 'resting'
@@ -27,7 +26,12 @@ export interface SolvedPosition {
 type Targets = ReadonlyMap<string, PlacedTarget>
 
 /** Solves an aim or angles for a mounted head. `reference` matters to aims without a stored choice. */
-export function solvePosition(mount: Mount, targets: Targets, value: PlainValue | null, reference: Pose): SolvedPosition {
+export function solvePosition(
+  mount: Mount,
+  targets: Targets,
+  value: PlainValue | null,
+  reference: Pose,
+): SolvedPosition {
   if (value?.kind === 'angles') return fromAngles(mount, value, 'angles')
   if (value?.kind !== 'aim') return fromAngles(mount, nearestToHome(mount), 'resting')
   const point = aimPoint(targets, value)
@@ -36,17 +40,19 @@ export function solvePosition(mount: Mount, targets: Targets, value: PlainValue 
 }
 
 function fromAim(mount: Mount, aim: AimValue, point: Vec3, reference: Pose): SolvedPosition {
-  const choice: Choice = aim.choice
-    ? { reference: { pan: aim.choice.pan, tilt: 0 }, side: aim.choice.side }
-    : { reference }
+  const choice: Choice =
+    aim.choice === null ? { reference } : { reference: { pan: aim.choice.pan, tilt: 0 }, side: aim.choice.side }
   const solved = solveAim(mount, point, choice)
-  const beam = beamAt(mount, solved)
-  const { pan, tilt, side, throwMetres } = solved
-  const base = { pose: { pan, tilt }, side, beam, point, throwMetres }
-  if (!solved.reachable)
-    return { ...base, state: 'out of reach', shortDegrees: solved.shortDegrees, missMetres: solved.missMetres }
-  const turned = aim.choice !== null && aim.choice.side !== side
-  return { ...base, state: turned ? 'other side' : 'reached', shortDegrees: 0, missMetres: 0 }
+  const turned = aim.choice !== null && aim.choice.side !== solved.side
+  return {
+    pose: solved,
+    side: solved.side,
+    point,
+    throwMetres: solved.throwMetres,
+    state: solved.reachable ? (turned ? 'other side' : 'reached') : 'out of reach',
+    shortDegrees: solved.reachable ? 0 : solved.shortDegrees,
+    missMetres: solved.reachable ? 0 : solved.missMetres,
+  }
 }
 
 function fromAngles(mount: Mount, pose: Pose, state: 'angles' | 'resting' | 'no place here'): SolvedPosition {
@@ -55,9 +61,8 @@ function fromAngles(mount: Mount, pose: Pose, state: 'angles' | 'resting' | 'no 
   const point = landing(beam)
   const isInside = pose.pan >= pan.min && pose.pan <= pan.max && pose.tilt >= tilt.min && pose.tilt <= tilt.max
   return {
-    pose: { pan: pose.pan, tilt: pose.tilt },
+    pose,
     side: pose.tilt < 0 ? 'negative' : 'positive',
-    beam,
     point,
     throwMetres: point ? Math.abs((point.z - beam.lens.z) / beam.direction.z) : null,
     state: isInside ? state : 'outside stops',

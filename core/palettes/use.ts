@@ -1,7 +1,7 @@
 /** Where palettes are used, and whom they serve. */
 import { derived } from '../show/derived'
 import { rigOf, type RiggedFixture } from '../show/rig'
-import type { FixtureId, PaletteId } from '../show/ids'
+import type { PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import { attributesServed, contentsOf } from './resolve'
 
@@ -24,7 +24,6 @@ export function servedBy(show: Show, palette: PaletteId): RiggedFixture[] {
   const rig = rigOf(show)
   if (contents.any.size > 0 || contents.kind.size > 0)
     return [...rig.values()].filter((rigged) => attributesServed(show, palette, rigged).length > 0)
-  const named = new Set<FixtureId>()
-  for (const { fixture } of contents.own.values()) if (fixture !== null) named.add(fixture)
-  return [...named].flatMap((id) => rig.get(id) ?? []).sort((a, b) => a.fixture.number - b.fixture.number)
+  const named = new Set([...contents.own.values()].flatMap((byFixture) => [...byFixture.keys()]))
+  return [...rig.values()].filter((rigged) => named.has(rigged.id))
 }

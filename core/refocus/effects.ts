@@ -11,7 +11,7 @@ import { contentsOf, paletteValueFor, palettesInOrder, resolveValue } from '../p
 import { solvePosition, type SolvedPosition } from '../palettes/solve'
 import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { rigOf, type RiggedFixture } from '../show/rig'
-import { aimPoint, targetsOf } from '../show/targets'
+import { targetsOf, type PlacedTarget } from '../show/targets'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import type { CueValue } from '../show/entities'
 import type { Show } from '../show/show'
@@ -62,30 +62,45 @@ const SAME: Verdict = { kind: 'same' }
 class Comparison {
   readonly #beforeShow: Show
   readonly #afterShow: Show
-  readonly #moved = new Map<FixtureId, boolean>()
+  readonly #movedFixtures = new Set<FixtureId>()
+  readonly #movedTargets = new Set<string>()
 
   constructor(before: Show, after: Show) {
     this.#beforeShow = before
     this.#afterShow = after
+    const rigAfter = rigOf(after)
+    for (const [id, rigged] of rigOf(before)) {
+      const then = rigAfter.get(id)
+      if (then && hasMoved(rigged, then)) this.#movedFixtures.add(id)
+    }
+    const targetsAfter = targetsOf(after)
+    for (const [id, placed] of targetsOf(before))
+      if (hasTargetMoved(placed, targetsAfter.get(id))) this.#movedTargets.add(id)
+  }
+
+  /** Whether a plain aim lights the same place from the same spot on both sides; told without solving. */
+  isStill(fixture: FixtureId, value: Value): boolean {
+    if (value.kind === 'link' || this.#movedFixtures.has(fixture)) return false
+    return value.kind !== 'aim' || value.target === null || !this.#movedTargets.has(value.target)
   }
 
   /** Whether a stored position value lights another place or needs another pose. */
   judge(fixture: FixtureId, valueBefore: Value, valueAfter: Value): Verdict {
+    if (valueBefore === valueAfter && this.isStill(fixture, valueBefore)) return SAME
     const before = rigOf(this.#beforeShow).get(fixture)
     const after = rigOf(this.#afterShow).get(fixture)
     if (!before || !after) return SAME
     const plainBefore = resolveValue(this.#beforeShow, before, 'position', valueBefore).value
     const plainAfter = resolveValue(this.#afterShow, after, 'position', valueAfter).value
     if (plainBefore === null || plainAfter === null) return SAME
-    if (plainBefore === plainAfter && !this.#hasMoved(before, after) && !this.#aimMoves(plainBefore)) return SAME
+    if (plainBefore === plainAfter && this.isStill(fixture, plainBefore)) return SAME
     return this.#compare(before, after, plainBefore, plainAfter)
   }
 
   #compare(before: RiggedFixture, after: RiggedFixture, valueBefore: PlainValue, valueAfter: PlainValue): Verdict {
     const solvedBefore = solvePosition(before.mount, targetsOf(this.#beforeShow), valueBefore, HOME)
     const solvedAfter = solvePosition(after.mount, targetsOf(this.#afterShow), valueAfter, HOME)
-    const shiftMetres =
-      solvedBefore.point && solvedAfter.point ? distance(solvedBefore.point, solvedAfter.point) : 0
+    const shiftMetres = solvedBefore.point && solvedAfter.point ? distance(solvedBefore.point, solvedAfter.point) : 0
     const turns =
       Math.abs(solvedBefore.pose.pan - solvedAfter.pose.pan) > 1e-6 ||
       Math.abs(solvedBefore.pose.tilt - solvedAfter.pose.tilt) > 1e-6
@@ -95,29 +110,27 @@ class Comparison {
     const stays = valueBefore === valueAfter && valueAfter.kind === 'angles'
     return { kind: stays ? 'stays' : 'follows', effect }
   }
+}
 
-  #hasMoved(before: RiggedFixture, after: RiggedFixture): boolean {
-    const known = this.#moved.get(before.id)
-    if (known !== undefined) return known
-    const moved =
-      before.mount !== after.mount &&
-      (distance(before.mount.pivot, after.mount.pivot) > 1e-9 ||
-        before.mount.rotation.xx !== after.mount.rotation.xx ||
-        before.mount.rotation.yx !== after.mount.rotation.yx ||
-        before.mount.rotation.zx !== after.mount.rotation.zx ||
-        before.mount.rotation.zy !== after.mount.rotation.zy ||
-        before.type !== after.type)
-    this.#moved.set(before.id, moved)
-    return moved
-  }
+function hasMoved(before: RiggedFixture, after: RiggedFixture): boolean {
+  if (before === after) return false
+  const a = before.mount.rotation
+  const b = after.mount.rotation
+  return (
+    before.type !== after.type ||
+    distance(before.mount.pivot, after.mount.pivot) > 1e-9 ||
+    a.xx !== b.xx ||
+    a.yx !== b.yx ||
+    a.zx !== b.zx ||
+    a.zy !== b.zy
+  )
+}
 
-  #aimMoves(value: PlainValue): boolean {
-    if (value.kind !== 'aim' || value.target === null) return false
-    const before = aimPoint(targetsOf(this.#beforeShow), value)
-    const after = aimPoint(targetsOf(this.#afterShow), value)
-    if (before === null || after === null) return before !== after
-    return before.x !== after.x || before.y !== after.y || before.z !== after.z
-  }
+function hasTargetMoved(before: PlacedTarget, after: PlacedTarget | undefined): boolean {
+  if (!after) return true
+  if (before === after) return false
+  const isSameEnd = before.end === after.end || (before.end && after.end && distance(before.end, after.end) === 0)
+  return before.target !== after.target || distance(before.position, after.position) > 0 || !isSameEnd
 }
 
 function canLight(solved: SolvedPosition): boolean {
@@ -140,12 +153,7 @@ function paletteEffects(before: Show, after: Show, comparison: Comparison, behin
   for (const { id } of palettesInOrder(before)) {
     const fixtures: FixtureEffect[] = []
     for (const fixture of fixturesServed(before, id)) {
-      const served = rigOf(before).get(fixture)
-      const servedAfter = rigOf(after).get(fixture)
-      const valueBefore = served && paletteValueFor(before, id, served, 'position')
-      const valueAfter = servedAfter && paletteValueFor(after, id, servedAfter, 'position')
-      if (!valueBefore || !valueAfter) continue
-      const verdict = comparison.judge(fixture, valueBefore, valueAfter)
+      const verdict = judgePalette(before, after, comparison, id, fixture)
       if (verdict.kind === 'follows') fixtures.push(verdict.effect)
       if (verdict.kind === 'stays')
         behind.push({ fixture, palette: id, cue: null, shiftMetres: verdict.effect.shiftMetres })
@@ -156,16 +164,32 @@ function paletteEffects(before: Show, after: Show, comparison: Comparison, behin
   return effects
 }
 
+function judgePalette(
+  before: Show,
+  after: Show,
+  comparison: Comparison,
+  palette: PaletteId,
+  fixture: FixtureId,
+): Verdict {
+  const served = rigOf(before).get(fixture)
+  const valueBefore = served && paletteValueFor(before, palette, served, 'position')
+  if (!valueBefore) return SAME
+  const isSameShelf = before.all.paletteValue === after.all.paletteValue
+  if (isSameShelf && comparison.isStill(fixture, valueBefore)) return SAME
+  const servedAfter = rigOf(after).get(fixture)
+  const valueAfter = servedAfter && paletteValueFor(after, palette, servedAfter, 'position')
+  return valueAfter ? comparison.judge(fixture, valueBefore, valueAfter) : SAME
+}
+
 /** The fixtures a palette gives a position: those it names, or all where it serves a type or any. */
 export function fixturesServed(show: Show, palette: PaletteId): FixtureId[] {
   const contents = contentsOf(show).get(palette)
   if (!contents) return []
-  const isWide = contents.any.has('position') || [...contents.kind.values()].some((v) => v.attribute === 'position')
-  if (isWide) return [...rigOf(show).values()].filter((r) => paletteValueFor(show, palette, r, 'position')).map((r) => r.id)
-  const fixtures: FixtureId[] = []
-  for (const { attribute, fixture } of contents.own.values())
-    if (attribute === 'position' && fixture !== null) fixtures.push(fixture)
-  return fixtures
+  const isWide = contents.any.has('position') || contents.kind.has('position')
+  if (!isWide) return [...(contents.own.get('position')?.values() ?? [])].flatMap((stored) => stored.fixture ?? [])
+  return [...rigOf(show).values()]
+    .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)
+    .map((rigged) => rigged.id)
 }
 
 function cueEffects(

@@ -15,8 +15,7 @@ export function effectsInWords(effects: Effects): string {
           palettes.length + cues.length === 1 ? 'follows' : 'follow'
         }`
   const parts = [follow]
-  if (losingReach.length > 0)
-    parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
+  if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
   if (staysBehind.length > 0)
     parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
   return parts.join('; ')

@@ -5,8 +5,7 @@
 import type { FixtureId } from '../show/ids'
 
 export type EntryResult =
-  | { readonly ok: true; readonly fixtures: readonly FixtureId[] }
-  | { readonly ok: false; readonly message: string }
+  { readonly ok: true; readonly fixtures: readonly FixtureId[] } | { readonly ok: false; readonly message: string }
 
 interface Span {
   readonly from: number
@@ -23,7 +22,11 @@ export function parseEntry(text: string, byNumber: ReadonlyMap<number, FixtureId
     if (!span) return { ok: false, message: `“${part}” is neither a number nor a range such as 12-17.` }
     const found = fixturesIn(span, byNumber)
     if (found.length === 0)
-      return { ok: false, message: span.from === span.to ? `There is no fixture ${span.from}.` : `No fixture from ${span.from} to ${span.to}.` }
+      return {
+        ok: false,
+        message:
+          span.from === span.to ? `There is no fixture ${span.from}.` : `No fixture from ${span.from} to ${span.to}.`,
+      }
     for (const fixture of found) chosen.add(fixture)
   }
   return { ok: true, fixtures: [...chosen] }

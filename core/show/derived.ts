@@ -9,7 +9,9 @@ import type { Show } from './show'
  */
 export function derived<T>(kinds: readonly [Kind, ...Kind[]], compute: (show: Show) => T): (show: Show) => T {
   const cache = new WeakMap<object, { show: Show; result: T }[]>()
-  return (show) => {
+  let lastShow: Show | null = null
+  let lastResult: T
+  const look = (show: Show): T => {
     const key = show.all[kinds[0]]
     const known = cache.get(key) ?? []
     const hit = known.find((entry) => kinds.every((kind) => entry.show.all[kind] === show.all[kind]))
@@ -17,5 +19,11 @@ export function derived<T>(kinds: readonly [Kind, ...Kind[]], compute: (show: Sh
     const result = compute(show)
     cache.set(key, [{ show, result }, ...known].slice(0, 3))
     return result
+  }
+  return (show) => {
+    if (show === lastShow) return lastResult
+    lastResult = look(show)
+    lastShow = show
+    return lastResult
   }
 }

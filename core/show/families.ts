@@ -41,16 +41,7 @@ export function familyOf(attribute: Attribute): Family {
   return FAMILY_OF[attribute]
 }
 
-export const SHELVES = [
-  'intensity',
-  'position',
-  'focus',
-  'beam',
-  'colour',
-  'gobo',
-  'shutters',
-  'combined',
-] as const
+export const SHELVES = ['intensity', 'position', 'focus', 'beam', 'colour', 'gobo', 'shutters', 'combined'] as const
 export type Shelf = (typeof SHELVES)[number]
 
 /**

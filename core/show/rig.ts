@@ -78,7 +78,5 @@ export const membersOf = derived(['groupMember'], (show: Show): ReadonlyMap<stri
     if (list) list.push(member)
     else members.set(member.group, [member])
   }
-  return new Map(
-    [...members].map(([id, list]) => [id, list.sort((a, b) => a.order - b.order).map((m) => m.fixture)]),
-  )
+  return new Map([...members].map(([id, list]) => [id, list.sort((a, b) => a.order - b.order).map((m) => m.fixture)]))
 })

@@ -60,14 +60,17 @@ export async function entriesSince(knex: Knex, show: ShowId, seq: number): Promi
     changesOf.set(stored.seq, changes)
     changes.push({ register: stored.register, ...present('before', stored.before), ...present('after', stored.after) })
   }
-  return z.array(storedEntry).parse(entries).map(({ group_id, merge_key, ...rest }) =>
-    journalEntrySchema.parse({
-      ...rest,
-      group: group_id,
-      mergeKey: merge_key,
-      changes: changesOf.get(rest.seq) ?? [],
-    }),
-  )
+  return z
+    .array(storedEntry)
+    .parse(entries)
+    .map(({ group_id, merge_key, ...rest }) =>
+      journalEntrySchema.parse({
+        ...rest,
+        group: group_id,
+        mergeKey: merge_key,
+        changes: changesOf.get(rest.seq) ?? [],
+      }),
+    )
 }
 
 function present(name: 'before' | 'after', text: string | null): { before?: unknown; after?: unknown } {

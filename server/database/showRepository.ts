@@ -67,7 +67,12 @@ export async function writeTouched(
   await transaction('show').where({ id: after.id }).update({ revision })
 }
 
-async function writeKind<K extends Kind>(transaction: Knex.Transaction, after: Show, kind: K, ids: ReadonlySet<string>) {
+async function writeKind<K extends Kind>(
+  transaction: Knex.Transaction,
+  after: Show,
+  kind: K,
+  ids: ReadonlySet<string>,
+) {
   const table = tableName(kind)
   const gone: string[] = []
   const rows: Row[] = []

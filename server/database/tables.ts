@@ -154,4 +154,3 @@ export function fromRow<K extends Kind>(kind: K, row: Row): EntityOf[K] {
   const fields = Object.entries(columns).map(([field, column]) => [field, column.read(row)] as const)
   return SCHEMAS[kind].parse(Object.fromEntries(fields))
 }
-

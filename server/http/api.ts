@@ -1,6 +1,16 @@
 /** Every route answers in one shape: its result, or `{ error: { code, message, field } }`. */
-import { defineEventHandler, getQuery, getRouterParam, readRawBody, setResponseStatus, H3Error, type EventHandlerRequest, type H3Event } from 'h3'
+import {
+  defineEventHandler,
+  getQuery,
+  getRouterParam,
+  readRawBody,
+  setResponseStatus,
+  H3Error,
+  type EventHandlerRequest,
+  type H3Event,
+} from 'h3'
 import { z } from 'zod'
+import { issueInWords } from '#core/show/faults'
 import type { Refusal } from '#core/commands/command'
 import { log } from './log'
 
@@ -46,7 +56,11 @@ function asRefusal(error: unknown): { status: number; refusal: Refusal } {
 function fromZod(error: z.ZodError): Refusal {
   const issue = error.issues[0]
   const field = issue?.path.join('.') || undefined
-  return { code: 'bad input', message: `${field ?? 'The request'}: ${issue?.message ?? 'not understood'}.`, field }
+  return {
+    code: 'bad input',
+    message: `${field ?? 'The request'}: ${issue ? issueInWords(issue) : 'not understood'}.`,
+    field,
+  }
 }
 
 /** The JSON body of a request, checked. */

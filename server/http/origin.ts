@@ -10,7 +10,11 @@ export function isForeignHost(host: string | undefined, allowed: readonly string
 }
 
 /** Whether a write comes from elsewhere. Programs that are no browsers send neither header. */
-export function isForeignOrigin(origin: string | undefined, host: string | undefined, site: string | undefined): boolean {
+export function isForeignOrigin(
+  origin: string | undefined,
+  host: string | undefined,
+  site: string | undefined,
+): boolean {
   if (origin !== undefined) return !URL.canParse(origin) || new URL(origin).host !== host
   return site !== undefined && site !== 'same-origin' && site !== 'none'
 }

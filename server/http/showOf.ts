@@ -8,6 +8,7 @@ import { ApiError, paramOf } from './api'
 export async function showOf(event: H3Event): Promise<LiveShow> {
   const id = paramOf(event, 'show', showId)
   const live = await (await useHouse()).show(id)
-  if (!live) throw new ApiError(404, { code: 'not found', message: 'There is no such show. Open another from the show menu.' })
+  if (!live)
+    throw new ApiError(404, { code: 'not found', message: 'There is no such show. Open another from the show menu.' })
   return live
 }

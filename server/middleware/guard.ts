@@ -13,8 +13,14 @@ export default defineEventHandler((event) => {
   const allowed = allowedHosts.split(',').filter((name) => name !== '')
   const isForeign =
     isForeignHost(host, allowed) ||
-    (!SAFE.has(event.method) && isForeignOrigin(getRequestHeader(event, 'origin'), host, getRequestHeader(event, 'sec-fetch-site')))
+    (!SAFE.has(event.method) &&
+      isForeignOrigin(getRequestHeader(event, 'origin'), host, getRequestHeader(event, 'sec-fetch-site')))
   if (!isForeign) return
   setResponseStatus(event, 403)
-  return { error: { code: 'foreign', message: 'This request does not come from Rhopander’s own page; it was not carried out.' } }
+  return {
+    error: {
+      code: 'foreign',
+      message: 'This request does not come from Rhopander’s own page; it was not carried out.',
+    },
+  }
 })

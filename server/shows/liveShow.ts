@@ -10,7 +10,14 @@ import { planAnyway, planToggle, type Kept } from '#core/journal/undo'
 import { groupToJoin, JournalIndex, nextRedo, nextUndo, type ChangeGroup } from '#core/journal/journalIndex'
 import type { JournalEntry } from '#core/journal/entry'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
-import { changeGroupId, type ChangeGroupId, type CommandId, type PersonId, type ShowId, type WindowId } from '#core/show/ids'
+import {
+  changeGroupId,
+  type ChangeGroupId,
+  type CommandId,
+  type PersonId,
+  type ShowId,
+  type WindowId,
+} from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { CHANNEL } from '../database/announcements'
 import { appendEntry, entriesSince } from '../database/journalRepository'
@@ -147,7 +154,9 @@ export class LiveShow {
   }
 
   async #entryOf(transaction: Knex.Transaction, id: CommandId): Promise<JournalEntry | null> {
-    const row: { seq: number } | undefined = await transaction('journal_entry').where({ show_id: this.#show.id, id }).first('seq')
+    const row: { seq: number } | undefined = await transaction('journal_entry')
+      .where({ show_id: this.#show.id, id })
+      .first('seq')
     if (!row) return null
     return (await entriesSince(transaction, this.#show.id, row.seq - 1))[0] ?? null
   }
@@ -165,7 +174,8 @@ export class LiveShow {
   }
 
   #planCommand({ id, name, input, person, window, seenRevision }: CommandRequest): Plan {
-    if (!isCommandName(name)) return { refused: { code: 'unknown command', message: `There is no command “${name}”.` }, status: 400 }
+    if (!isCommandName(name))
+      return { refused: { code: 'unknown command', message: `There is no command “${name}”.` }, status: 400 }
     const outcome = runCommand(this.#show, name, input, id, person)
     if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
     if (outcome.changes.length === 0) return { nothing: null }
@@ -174,10 +184,21 @@ export class LiveShow {
     const { undoable } = COMMANDS[name]
     const mergeKey = outcome.mergeKey ?? null
     const registers = outcome.changes.map((change) => change.register)
-    const joined = undoable && groupToJoin(this.#index, { person, window, mergeKey, at: new Date().toISOString(), registers })
+    const joined =
+      undoable && groupToJoin(this.#index, { person, window, mergeKey, at: new Date().toISOString(), registers })
     const group = joined ? joined.id : changeGroupId.parse(id)
     return {
-      entry: { id, person, window, kind: 'do', group, label: outcome.label, undoable, mergeKey, changes: outcome.changes },
+      entry: {
+        id,
+        person,
+        window,
+        kind: 'do',
+        group,
+        label: outcome.label,
+        undoable,
+        mergeKey,
+        changes: outcome.changes,
+      },
       note: null,
     }
   }
@@ -188,7 +209,10 @@ export class LiveShow {
       const last = this.#index.lastTouched.get(register)
       if (!last || last.seq <= seen || last.window === window) continue
       const who = this.#show.all.person.get(last.person)?.name ?? 'Someone else'
-      return { code: 'changed meanwhile', message: `${who} changed this a moment ago. Look at it as it is now, and do it again.` }
+      return {
+        code: 'changed meanwhile',
+        message: `${who} changed this a moment ago. Look at it as it is now, and do it again.`,
+      }
     }
     return null
   }
@@ -200,15 +224,31 @@ export class LiveShow {
     if (target.live !== (direction === 'undo') || target.waived) return { nothing: null }
     const base = { id, person, window, group, mergeKey: null }
     if (how === 'waive')
-      return { entry: { ...base, kind: 'waive', label: `leave ${target.label}`, undoable: false, changes: [] }, note: null }
+      return {
+        entry: { ...base, kind: 'waive', label: `leave ${target.label}`, undoable: false, changes: [] },
+        note: null,
+      }
     const plan = planToggle(this.#show, this.#index, group, direction === 'undo' ? 'dead' : 'live')
     if (plan.ok) return this.#toggleStep(base, direction, target, plan.changes, plan.kept)
     if (how === 'anyway' && direction === 'undo') {
       const changes = planAnyway(this.#show, this.#index, group)
       const own = changeGroupId.parse(id)
-      return { entry: { ...base, group: own, kind: 'do', label: `take back ${target.label} all the same`, undoable: true, changes }, note: null }
+      return {
+        entry: {
+          ...base,
+          group: own,
+          kind: 'do',
+          label: `take back ${target.label} all the same`,
+          undoable: true,
+          changes,
+        },
+        note: null,
+      }
     }
-    return { refused: { code: plan.refusal.code, message: toggleRefusalInWords(this.#show, target, plan.refusal) }, status: 409 }
+    return {
+      refused: { code: plan.refusal.code, message: toggleRefusalInWords(this.#show, target, plan.refusal) },
+      status: 409,
+    }
   }
 
   #toggleStep(

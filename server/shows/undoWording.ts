@@ -31,7 +31,13 @@ export function toggleRefusalInWords(show: Show, group: ChangeGroup, refusal: To
 }
 
 /** Says what stayed because someone set it later; null when nothing did. */
-export function keptInWords(show: Show, kind: 'undo' | 'redo', group: ChangeGroup, kept: readonly Kept[], written: number): string | null {
+export function keptInWords(
+  show: Show,
+  kind: 'undo' | 'redo',
+  group: ChangeGroup,
+  kept: readonly Kept[],
+  written: number,
+): string | null {
   const others = kept.filter(({ by }) => by !== group.person)
   if (others.length === 0) return null
   const who = [...new Set(others.map(({ by }) => nameOf(show, by)))].join(' and ')

@@ -42,7 +42,9 @@ function drawnCells(cells: ReadonlyMap<FixtureId, SheetCell>) {
     const cell = cells.get(id)
     if (!cell) return []
     const palette = cell.palette && props.show.all.palette.get(cell.palette)
-    return [{ id, x, how: cell.how, isLoose: palette === null, fill: palette ? PALETTE_FILL[palette.colour] : 'fill-mist' }]
+    return [
+      { id, x, how: cell.how, isLoose: palette === null, fill: palette ? PALETTE_FILL[palette.colour] : 'fill-mist' },
+    ]
   })
 }
 
@@ -65,8 +67,22 @@ const legend = computed(() => {
             <th scope="col" class="border-b border-rule font-normal">name</th>
             <th scope="col" class="border-b border-rule pr-4 text-right font-normal">time</th>
             <th scope="col" class="border-b border-rule pl-2 font-normal">
-              <svg :width="width" height="16" class="block" role="img" :aria-label="columns.map((c) => c.name).join(', ')">
-                <text v-for="column in columns" :key="column.name" :x="column.start" y="12" class="fill-mist text-[11px]">{{ column.name }}</text>
+              <svg
+                :width="width"
+                height="16"
+                class="block"
+                role="img"
+                :aria-label="columns.map((c) => c.name).join(', ')"
+              >
+                <text
+                  v-for="column in columns"
+                  :key="column.name"
+                  :x="column.start"
+                  y="12"
+                  class="fill-mist text-[11px]"
+                >
+                  {{ column.name }}
+                </text>
               </svg>
             </th>
           </tr>
@@ -80,15 +96,34 @@ const legend = computed(() => {
             @click="emit('look', row.cue)"
             @dblclick="emit('go', row.cue)"
           >
-            <td class="border-b border-rule/60 py-1.5 pr-3 pl-4 font-mono" :class="row.cue === list.list.onStage ? 'font-bold text-coral' : 'text-mist'">{{ row.cueRecord.number }}</td>
+            <td
+              class="border-b border-rule/60 py-1.5 pr-3 pl-4 font-mono"
+              :class="row.cue === list.list.onStage ? 'font-bold text-coral' : 'text-mist'"
+            >
+              {{ row.cueRecord.number }}
+            </td>
             <td class="max-w-48 border-b border-rule/60">
-              <button type="button" class="block w-full truncate pr-3 text-left font-semibold" @click.stop="emit('look', row.cue)">{{ row.cueRecord.name || 'No name' }}</button>
+              <button
+                type="button"
+                class="block w-full truncate pr-3 text-left font-semibold"
+                @click.stop="emit('look', row.cue)"
+              >
+                {{ row.cueRecord.name || 'No name' }}
+              </button>
             </td>
             <td class="border-b border-rule/60 pr-4 text-right font-mono text-mist">{{ row.cueRecord.rise }}</td>
             <td class="border-b border-rule/60 pl-2">
               <svg :width="width" height="18" class="block" aria-hidden="true">
                 <template v-for="cell in row.drawn" :key="cell.id">
-                  <rect v-if="cell.how === 'carried'" :x="cell.x - 1" y="8" :width="CELL" height="2.500" :class="cell.fill" opacity="0.4" />
+                  <rect
+                    v-if="cell.how === 'carried'"
+                    :x="cell.x - 1"
+                    y="8"
+                    :width="CELL"
+                    height="2.500"
+                    :class="cell.fill"
+                    opacity="0.4"
+                  />
                   <rect
                     v-else-if="cell.isLoose && family !== 'intensity'"
                     :x="cell.x + 0.7"
@@ -110,7 +145,8 @@ const legend = computed(() => {
     </div>
     <p class="flex shrink-0 flex-wrap gap-x-4 gap-y-1 border-t border-rule px-4 py-2 text-sm text-mist">
       <span v-for="item in legend" :key="item.id" class="flex items-center gap-1.5">
-        <svg width="10" height="10" aria-hidden="true"><rect width="10" height="10" rx="2" :class="item.fill" /></svg>{{ item.name }}
+        <svg width="10" height="10" aria-hidden="true"><rect width="10" height="10" rx="2" :class="item.fill" /></svg
+        >{{ item.name }}
       </span>
       <span>block: set here</span><span>line: carried</span><span class="text-coral">dashed: loose value</span>
     </p>

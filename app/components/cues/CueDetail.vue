@@ -27,9 +27,13 @@ const sets = computed(() => {
   const palettes = new Map<string, Set<FixtureId>>()
   const loose: { number: number; what: string }[] = []
   for (const { fixture, attribute, value } of valuesByCue(props.show).get(props.cue) ?? []) {
-    if (value.kind === 'link') palettes.set(value.palette, (palettes.get(value.palette) ?? new Set<FixtureId>()).add(fixture))
+    if (value.kind === 'link')
+      palettes.set(value.palette, (palettes.get(value.palette) ?? new Set<FixtureId>()).add(fixture))
     else if (attribute !== 'intensity')
-      loose.push({ number: rigOf(props.show).get(fixture)?.fixture.number ?? 0, what: value.kind === 'aim' ? 'aimed by hand' : `${attribute}, ${value.kind}` })
+      loose.push({
+        number: rigOf(props.show).get(fixture)?.fixture.number ?? 0,
+        what: value.kind === 'aim' ? 'aimed by hand' : `${attribute}, ${value.kind}`,
+      })
   }
   return { palettes: [...palettes], loose: loose.sort((a, b) => a.number - b.number) }
 })
@@ -49,7 +53,11 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
 </script>
 
 <template>
-  <aside v-if="record" class="flex min-h-0 flex-col overflow-y-auto border-l border-rule bg-deck" :aria-label="`Cue ${record.number}`">
+  <aside
+    v-if="record"
+    class="flex min-h-0 flex-col overflow-y-auto border-l border-rule bg-deck"
+    :aria-label="`Cue ${record.number}`"
+  >
     <header class="border-b border-rule px-4 py-3">
       <div class="flex items-baseline justify-between text-sm">
         <span class="text-mist">Cue {{ record.number }}</span>
@@ -58,39 +66,67 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
       <h2 class="text-xl font-semibold">{{ record.name || 'No name' }}</h2>
     </header>
     <dl class="grid grid-cols-3 gap-3 border-b border-rule px-4 py-3 font-mono">
-      <div><dt class="text-xs text-haze">rise</dt><dd>{{ record.rise.toFixed(1) }} s</dd></div>
-      <div><dt class="text-xs text-haze">fall</dt><dd>{{ record.fall.toFixed(1) }} s</dd></div>
-      <div><dt class="text-xs text-haze">move</dt><dd>{{ (record.move ?? record.rise).toFixed(1) }} s</dd></div>
+      <div>
+        <dt class="text-xs text-haze">rise</dt>
+        <dd>{{ record.rise.toFixed(1) }} s</dd>
+      </div>
+      <div>
+        <dt class="text-xs text-haze">fall</dt>
+        <dd>{{ record.fall.toFixed(1) }} s</dd>
+      </div>
+      <div>
+        <dt class="text-xs text-haze">move</dt>
+        <dd>{{ (record.move ?? record.rise).toFixed(1) }} s</dd>
+      </div>
     </dl>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="leaves-title">
       <div class="mb-2 flex items-baseline justify-between">
         <h3 id="leaves-title" class="font-semibold">On stage after it</h3>
         <span class="text-sm text-mist">{{ picture.length }} lit</span>
       </div>
-      <div class="rounded-lg border border-rule bg-night"><StagePicture :fixtures="picture" :venue="venue" by-intensity /></div>
+      <div class="rounded-lg border border-rule bg-night">
+        <StagePicture :fixtures="picture" :venue="venue" by-intensity />
+      </div>
       <p class="mt-2 text-sm text-mist">Its light travels {{ travel }}.</p>
-      <button type="button" class="quiet-button mt-2 w-full py-1.5" :disabled="isOnStage" @click="go">{{ isOnStage ? 'It is on stage' : 'Put it on stage' }}</button>
+      <button type="button" class="quiet-button mt-2 w-full py-1.5" :disabled="isOnStage" @click="go">
+        {{ isOnStage ? 'It is on stage' : 'Put it on stage' }}
+      </button>
     </section>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="palettes-title">
       <h3 id="palettes-title" class="mb-1 font-semibold">Set from palettes</h3>
       <p v-if="sets.palettes.length === 0" class="text-sm text-haze">This cue sets levels only.</p>
       <p v-for="[id, fixtures] in sets.palettes" :key="id" class="flex items-center gap-2 py-0.5">
-        <svg width="10" height="10" aria-hidden="true"><rect width="10" height="10" rx="2" :class="PALETTE_FILL[show.all.palette.get(id)?.colour ?? 'sail']" /></svg>
+        <svg width="10" height="10" aria-hidden="true">
+          <rect width="10" height="10" rx="2" :class="PALETTE_FILL[show.all.palette.get(id)?.colour ?? 'sail']" />
+        </svg>
         {{ show.all.palette.get(id)?.name }}
-        <span class="ml-auto text-sm text-mist">{{ fixtures.size }} {{ fixtures.size === 1 ? 'fixture' : 'fixtures' }}</span>
+        <span class="ml-auto text-sm text-mist"
+          >{{ fixtures.size }} {{ fixtures.size === 1 ? 'fixture' : 'fixtures' }}</span
+        >
       </p>
     </section>
     <section v-if="carried.length" class="border-b border-rule px-4 py-3" aria-labelledby="carried-title">
       <h3 id="carried-title" class="mb-1 font-semibold">Places carried on</h3>
       <p v-for="item in carried" :key="`${item.palette} ${item.cue}`" class="flex items-center gap-2 py-0.5">
-        <svg width="10" height="10" aria-hidden="true"><rect y="4" width="10" height="2.5" :class="PALETTE_FILL[show.all.palette.get(item.palette)?.colour ?? 'sail']" /></svg>
+        <svg width="10" height="10" aria-hidden="true">
+          <rect
+            y="4"
+            width="10"
+            height="2.5"
+            :class="PALETTE_FILL[show.all.palette.get(item.palette)?.colour ?? 'sail']"
+          />
+        </svg>
         {{ show.all.palette.get(item.palette)?.name }}
-        <span class="ml-auto text-sm text-mist">{{ item.fixtures }} from cue <span class="font-mono">{{ show.all.cue.get(item.cue)?.number }}</span></span>
+        <span class="ml-auto text-sm text-mist"
+          >{{ item.fixtures }} from cue <span class="font-mono">{{ show.all.cue.get(item.cue)?.number }}</span></span
+        >
       </p>
     </section>
     <section v-if="sets.loose.length" class="px-4 py-3" aria-labelledby="loose-title">
       <h3 id="loose-title" class="mb-1 font-semibold text-coral">Loose, follows no palette</h3>
-      <p v-for="(value, i) in sets.loose" :key="i" class="py-0.5 text-mist"><span class="font-mono text-coral">{{ value.number }}</span> {{ value.what }}</p>
+      <p v-for="(value, i) in sets.loose" :key="i" class="py-0.5 text-mist">
+        <span class="font-mono text-coral">{{ value.number }}</span> {{ value.what }}
+      </p>
     </section>
   </aside>
 </template>

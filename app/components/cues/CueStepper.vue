@@ -21,15 +21,36 @@ defineExpose({ step })
 </script>
 
 <template>
-  <div v-if="list && list.cues.length" class="flex items-center gap-1 rounded-lg border border-rule-2 bg-deck p-0.5" role="group" aria-label="Cue on stage">
-    <button type="button" class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40" :disabled="at <= 0" aria-label="Previous cue" title="Previous cue (Page up)" @click="step(-1)">
+  <div
+    v-if="list && list.cues.length"
+    class="flex items-center gap-1 rounded-lg border border-rule-2 bg-deck p-0.5"
+    role="group"
+    aria-label="Cue on stage"
+  >
+    <button
+      type="button"
+      class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
+      :disabled="at <= 0"
+      aria-label="Previous cue"
+      title="Previous cue (Page up)"
+      @click="step(-1)"
+    >
       <ChevronLeft :size="15" />
     </button>
     <p class="min-w-36 truncate px-1 text-center text-sm" aria-live="polite">
-      <template v-if="current"><span class="font-mono text-coral">{{ current.cue.number }}</span> {{ current.cue.name }}</template>
+      <template v-if="current"
+        ><span class="font-mono text-coral">{{ current.cue.number }}</span> {{ current.cue.name }}</template
+      >
       <template v-else><span class="text-mist">No cue on stage</span></template>
     </p>
-    <button type="button" class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40" :disabled="at >= list.cues.length - 1" aria-label="Next cue" title="Next cue (Page down)" @click="step(1)">
+    <button
+      type="button"
+      class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
+      :disabled="at >= list.cues.length - 1"
+      aria-label="Next cue"
+      title="Next cue (Page down)"
+      @click="step(1)"
+    >
       <ChevronRight :size="15" />
     </button>
   </div>

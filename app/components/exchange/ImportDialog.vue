@@ -72,25 +72,47 @@ async function importAll() {
           <p class="text-mist">Drop CSV files here: hangs, a rig, targets, in any order.</p>
           <label class="quiet-button py-1.5">
             Choose files
-            <input ref="input" type="file" class="sr-only" accept=".csv,.txt,text/csv,text/plain" multiple @change="chosen" />
+            <input
+              ref="input"
+              type="file"
+              class="sr-only"
+              accept=".csv,.txt,text/csv,text/plain"
+              multiple
+              @change="chosen"
+            />
           </label>
         </div>
         <form class="flex flex-col gap-2" @submit.prevent="readPasted">
-          <label class="flex flex-1 flex-col"><span class="mb-1 text-mist">or paste a table, with its header row</span>
-            <textarea v-model="pasted" class="field min-h-24 flex-1" spellcheck="false" placeholder="hang,x,y,z,yaw,rise,length" />
+          <label class="flex flex-1 flex-col"
+            ><span class="mb-1 text-mist">or paste a table, with its header row</span>
+            <textarea
+              v-model="pasted"
+              class="field min-h-24 flex-1"
+              spellcheck="false"
+              placeholder="hang,x,y,z,yaw,rise,length"
+            />
           </label>
           <button type="submit" class="quiet-button py-1.5" :disabled="!pasted.trim()">Read it</button>
         </form>
       </div>
       <p class="mt-3 text-sm text-mist">
-        A rig has the columns number, type, hang and along; out, drop, yaw, pitch, roll, universe, address, name and note may be there. Hangs have hang,
-        x, y, z, length, and yaw and rise where they are not 0. Targets have target, x, y, z. Metres and degrees.
+        A rig has the columns number, type, hang and along; out, drop, yaw, pitch, roll, universe, address, name and
+        note may be there. Hangs have hang, x, y, z, length, and yaw and rise where they are not 0. Targets have target,
+        x, y, z. Metres and degrees.
       </p>
       <p v-if="rig.trouble.value" class="mt-3 text-coral" role="alert">{{ rig.trouble.value }}</p>
       <ImportTable v-for="(table, i) in rig.tables.value" :key="i" :table="table" @drop="rig.drop(i)" />
     </div>
     <footer class="flex items-center justify-end gap-3 border-t border-rule px-5 py-3">
-      <p class="mr-auto text-mist" role="status">{{ rig.tables.value.length === 0 ? 'Nothing read yet.' : count === 0 ? 'Nothing new to import.' : `${words} will come in.` }}</p>
+      <p class="mr-auto text-mist" role="status">
+        {{
+          rig.tables.value.length === 0
+            ? 'Nothing read yet.'
+            : count === 0
+              ? 'Nothing new to import.'
+              : `${words} will come in.`
+        }}
+      </p>
       <button type="button" class="quiet-button" @click="emit('close')">Cancel</button>
       <button type="button" class="main-button" :disabled="count === 0" @click="importAll">Import</button>
     </footer>

@@ -23,10 +23,24 @@ const summary = computed(() => {
 const preview = computed(() => {
   const { reading } = props.table
   if (reading.kind === 'hangs')
-    return reading.rows.map((r) => [r.name, r.form, `${r.origin.x}, ${r.origin.y}, ${r.origin.z} m`, `yaw ${r.yaw}°`, `${r.length} m long`])
+    return reading.rows.map((r) => [
+      r.name,
+      r.form,
+      `${r.origin.x}, ${r.origin.y}, ${r.origin.z} m`,
+      `yaw ${r.yaw}°`,
+      `${r.length} m long`,
+    ])
   if (reading.kind === 'fixtures')
-    return reading.rows.map((r) => [String(r.number), r.type, r.hang, `${r.along} m along`, `yaw ${r.yaw}°, roll ${r.roll}°`, r.universe === null ? 'no address' : `${r.universe}.${r.address ?? '?'}`])
-  if (reading.kind === 'targets') return reading.rows.map((r) => [r.name, `${r.position.x}, ${r.position.y}, ${r.position.z} m`])
+    return reading.rows.map((r) => [
+      String(r.number),
+      r.type,
+      r.hang,
+      `${r.along} m along`,
+      `yaw ${r.yaw}°, roll ${r.roll}°`,
+      r.universe === null ? 'no address' : `${r.universe}.${r.address ?? '?'}`,
+    ])
+  if (reading.kind === 'targets')
+    return reading.rows.map((r) => [r.name, `${r.position.x}, ${r.position.y}, ${r.position.z} m`])
   return []
 })
 const problems = computed(() => (props.table.reading.kind === 'unknown' ? [] : props.table.reading.problems))
@@ -37,10 +51,22 @@ const problems = computed(() => (props.table.reading.kind === 'unknown' ? [] : p
     <header class="flex items-baseline gap-3 border-b border-rule px-3 py-2">
       <h3 class="font-semibold">{{ table.name }}</h3>
       <p class="flex-1" :class="table.reading.kind === 'unknown' ? 'text-coral' : 'text-mist'">{{ summary }}</p>
-      <button type="button" class="text-mist hover:text-sail" :aria-label="`Leave ${table.name} out`" @click="emit('drop')"><X :size="15" /></button>
+      <button
+        type="button"
+        class="text-mist hover:text-sail"
+        :aria-label="`Leave ${table.name} out`"
+        @click="emit('drop')"
+      >
+        <X :size="15" />
+      </button>
     </header>
     <table v-if="problems.length" class="w-full text-sm">
-      <caption class="sr-only">Rows to look at in {{ table.name }}</caption>
+      <caption class="sr-only">
+        Rows to look at in
+        {{
+          table.name
+        }}
+      </caption>
       <thead>
         <tr class="text-left text-haze">
           <th scope="col" class="px-3 py-1 font-normal">line</th>
@@ -54,18 +80,27 @@ const problems = computed(() => (props.table.reading.kind === 'unknown' ? [] : p
           <td class="px-3 py-1 font-mono">{{ problem.line }}</td>
           <td class="px-3 font-mono">{{ problem.column ?? 'whole row' }}</td>
           <td class="px-3">{{ problem.message }}</td>
-          <td class="px-3 whitespace-nowrap" :class="problem.severity === 'refused' ? 'text-coral' : 'text-brass'">{{ problem.severity === 'refused' ? 'left out' : 'comes in, look' }}</td>
+          <td class="px-3 whitespace-nowrap" :class="problem.severity === 'refused' ? 'text-coral' : 'text-brass'">
+            {{ problem.severity === 'refused' ? 'left out' : 'comes in, look' }}
+          </td>
         </tr>
       </tbody>
     </table>
     <table v-if="preview.length" class="w-full border-t border-rule font-mono text-sm text-mist">
-      <caption class="sr-only">First rows of {{ table.name }}</caption>
+      <caption class="sr-only">
+        First rows of
+        {{
+          table.name
+        }}
+      </caption>
       <tbody>
         <tr v-for="(row, i) in preview.slice(0, PREVIEWED)" :key="i">
           <td v-for="(cell, j) in row" :key="j" class="px-3 py-0.5">{{ cell }}</td>
         </tr>
       </tbody>
     </table>
-    <p v-if="preview.length > PREVIEWED" class="px-3 pb-2 text-sm text-haze">and {{ preview.length - PREVIEWED }} more</p>
+    <p v-if="preview.length > PREVIEWED" class="px-3 pb-2 text-sm text-haze">
+      and {{ preview.length - PREVIEWED }} more
+    </p>
   </section>
 </template>

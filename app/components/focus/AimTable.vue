@@ -31,13 +31,22 @@ function trouble({ position }: StageFixture): string | null {
         <template v-for="(fixture, i) in fixtures" :key="fixture.rigged.id">
           <tr class="text-right" :class="trouble(fixture) ? 'text-coral' : ''">
             <th scope="row" class="px-1 py-0.5 text-left font-normal">
-              <span class="mr-1 inline-grid h-4 min-w-4 place-items-center rounded-full bg-coral px-0.5 text-[10px] font-bold text-on-coral">{{ i + 1 }}</span>
+              <span
+                class="mr-1 inline-grid h-4 min-w-4 place-items-center rounded-full bg-coral px-0.5 text-[10px] font-bold text-on-coral"
+                >{{ i + 1 }}</span
+              >
               {{ fixture.rigged.fixture.number }}
             </th>
             <td class="px-1">{{ fixture.position.pose.pan.toFixed(1) }}°</td>
             <td class="px-1">{{ fixture.position.pose.tilt.toFixed(1) }}°</td>
-            <td class="px-1">{{ fixture.position.throwMetres === null ? '–' : `${fixture.position.throwMetres.toFixed(2)} m` }}</td>
-            <td class="px-1" :class="fixture.zoom.fits ? '' : 'text-coral'" :title="fixture.zoom.fits ? undefined : 'The zoom cannot make the pool asked for'">
+            <td class="px-1">
+              {{ fixture.position.throwMetres === null ? '–' : `${fixture.position.throwMetres.toFixed(2)} m` }}
+            </td>
+            <td
+              class="px-1"
+              :class="fixture.zoom.fits ? '' : 'text-coral'"
+              :title="fixture.zoom.fits ? undefined : 'The zoom cannot make the pool asked for'"
+            >
               {{ fixture.zoom.pool === null ? '–' : `${fixture.zoom.pool.toFixed(2)} m` }}
             </td>
           </tr>

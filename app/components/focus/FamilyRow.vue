@@ -32,7 +32,8 @@ function set(take: boolean) {
       </Switch>
       <h3 class="font-semibold" :class="inHand ? 'text-sail' : 'text-mist'">{{ name }}</h3>
       <p class="ml-auto min-w-0 truncate text-right text-sm text-mist" :title="summary">
-        {{ summary }}<template v-if="inHand && !taken">{{ summary ? ', ' : '' }}<span class="text-haze">held back</span></template>
+        {{ summary
+        }}<template v-if="inHand && !taken">{{ summary ? ', ' : '' }}<span class="text-haze">held back</span></template>
       </p>
     </div>
     <slot />

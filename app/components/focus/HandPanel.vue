@@ -74,12 +74,27 @@ function isOf(key: string, fixture: string, family: Family) {
   const [id, attribute] = key.split(' ')
   return id === fixture && ATTRIBUTE_NAMES.some((name) => name === attribute && familyOf(name) === family)
 }
-const ATTRIBUTE_NAMES: readonly Attribute[] = ['intensity', 'position', 'zoom', 'edge', 'iris', 'red', 'green', 'blue', 'gobo', 'shutterTop', 'shutterRight', 'shutterBottom', 'shutterLeft']
+const ATTRIBUTE_NAMES: readonly Attribute[] = [
+  'intensity',
+  'position',
+  'zoom',
+  'edge',
+  'iris',
+  'red',
+  'green',
+  'blue',
+  'gobo',
+  'shutterTop',
+  'shutterRight',
+  'shutterBottom',
+  'shutterLeft',
+]
 
 function summaryOf(family: Family): string {
   if (family === 'position') return positionSummary.value
   if (none.value) return ''
-  if (family === 'beam') return zoom.value.pool === null ? zoom.value.span : `pool ${metresInWords(zoom.value.pool)} from every fixture`
+  if (family === 'beam')
+    return zoom.value.pool === null ? zoom.value.span : `pool ${metresInWords(zoom.value.pool)} from every fixture`
   if (family === 'intensity') return intensity.value === null ? 'different levels' : `${intensity.value} %`
   return linkedPalettes(family)
 }
@@ -89,7 +104,8 @@ function linkedPalettes(family: Family): string {
   const names = new Set<string>()
   for (const [key, value] of hand.values.value) {
     const fixture = selection.fixtures.find((id) => isOf(key, id, family))
-    if (fixture) names.add(value.kind === 'link' ? (store.view?.all.palette.get(value.palette)?.name ?? '') : 'set by hand')
+    if (fixture)
+      names.add(value.kind === 'link' ? (store.view?.all.palette.get(value.palette)?.name ?? '') : 'set by hand')
   }
   return [...names].join(', ')
 }
@@ -98,14 +114,22 @@ const pickTarget = (target: TargetId) =>
   store.send('aimAtTarget', { fixtures: fixtures(), target, offset: { x: 0, y: 0, z: 0 }, along: null })
 const turn = (axis: 'pan' | 'tilt', degrees: number) => {
   const to = { how: 'to', degrees } as const
-  return store.send('turnHeads', { fixtures: fixtures(), pan: axis === 'pan' ? to : null, tilt: axis === 'tilt' ? to : null })
+  return store.send('turnHeads', {
+    fixtures: fixtures(),
+    pan: axis === 'pan' ? to : null,
+    tilt: axis === 'tilt' ? to : null,
+  })
 }
 const setZoom = (number: number) =>
   store.send('setValue', { fixtures: fixtures(), attribute: 'zoom', value: { kind: 'number', number } })
 const setPool = (diameter: number) =>
   store.send('setValue', { fixtures: fixtures(), attribute: 'zoom', value: { kind: 'pool', diameter } })
 const setIntensity = (percent: number) =>
-  store.send('setValue', { fixtures: fixtures(), attribute: 'intensity', value: { kind: 'number', number: percent / 100 } })
+  store.send('setValue', {
+    fixtures: fixtures(),
+    attribute: 'intensity',
+    value: { kind: 'number', number: percent / 100 },
+  })
 const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures: null })
 </script>
 
@@ -113,10 +137,17 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
   <aside class="flex min-h-0 flex-col border-l border-rule bg-deck" aria-label="In hand">
     <header class="flex items-baseline justify-between border-b border-rule px-3 py-2.5">
       <h2 class="text-mist">In hand</h2>
-      <span class="text-sm" :class="hand.inWords.value ? 'text-coral' : 'text-haze'">{{ hand.inWords.value || 'nothing' }}</span>
+      <span class="text-sm" :class="hand.inWords.value ? 'text-coral' : 'text-haze'">{{
+        hand.inWords.value || 'nothing'
+      }}</span>
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto">
-      <FamilyRow family="position" :taken="hand.take.value.includes('position')" :summary="positionSummary" :in-hand="inHand('position')">
+      <FamilyRow
+        family="position"
+        :taken="hand.take.value.includes('position')"
+        :summary="positionSummary"
+        :in-hand="inHand('position')"
+      >
         <div class="mt-2 flex flex-col gap-2">
           <TargetPicker
             :show="show"
@@ -127,28 +158,80 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
             @pick="pickTarget"
           />
           <p v-if="none" class="text-sm text-haze">
-            Select on the plan or type numbers; then drop the light on a target, or press A and click anywhere on the stage.
+            Select on the plan or type numbers; then drop the light on a target, or press A and click anywhere on the
+            stage.
           </p>
           <template v-else>
             <AimTable :fixtures="chosen" />
             <div class="grid grid-cols-2 gap-2">
-              <NumberEntry label="pan" placeholder="differs" unit="degrees" :shown="mixed(shared((f) => f.position.pose.pan), 2)" @keep="turn('pan', $event)" />
-              <NumberEntry label="tilt" placeholder="differs" unit="degrees" :shown="mixed(shared((f) => f.position.pose.tilt), 2)" @keep="turn('tilt', $event)" />
+              <NumberEntry
+                label="pan"
+                placeholder="differs"
+                unit="degrees"
+                :shown="
+                  mixed(
+                    shared((f) => f.position.pose.pan),
+                    2,
+                  )
+                "
+                @keep="turn('pan', $event)"
+              />
+              <NumberEntry
+                label="tilt"
+                placeholder="differs"
+                unit="degrees"
+                :shown="
+                  mixed(
+                    shared((f) => f.position.pose.tilt),
+                    2,
+                  )
+                "
+                @keep="turn('tilt', $event)"
+              />
             </div>
           </template>
         </div>
       </FamilyRow>
-      <FamilyRow family="beam" :taken="hand.take.value.includes('beam')" :summary="summaryOf('beam')" :in-hand="inHand('beam')">
+      <FamilyRow
+        family="beam"
+        :taken="hand.take.value.includes('beam')"
+        :summary="summaryOf('beam')"
+        :in-hand="inHand('beam')"
+      >
         <div v-if="!none" class="mt-2 grid grid-cols-2 gap-2">
-          <NumberEntry label="zoom" placeholder="differs" unit="degrees" :shown="mixed(shared((f) => f.zoom.angle), 1)" @keep="setZoom" />
+          <NumberEntry
+            label="zoom"
+            placeholder="differs"
+            unit="degrees"
+            :shown="
+              mixed(
+                shared((f) => f.zoom.angle),
+                1,
+              )
+            "
+            @keep="setZoom"
+          />
           <NumberEntry label="pool" placeholder="none set" unit="metres" :shown="mixed(zoom.pool, 2)" @keep="setPool" />
         </div>
-        <p v-if="!none && zoom.unfit" class="mt-1 text-sm text-coral">{{ zoom.unfit }} cannot make the pool asked for.</p>
+        <p v-if="!none && zoom.unfit" class="mt-1 text-sm text-coral">
+          {{ zoom.unfit }} cannot make the pool asked for.
+        </p>
       </FamilyRow>
-      <FamilyRow family="intensity" :taken="hand.take.value.includes('intensity')" :summary="summaryOf('intensity')" :in-hand="inHand('intensity')">
+      <FamilyRow
+        family="intensity"
+        :taken="hand.take.value.includes('intensity')"
+        :summary="summaryOf('intensity')"
+        :in-hand="inHand('intensity')"
+      >
         <div v-if="!none" class="mt-2 flex items-center gap-2">
           <div class="w-20 shrink-0">
-            <NumberEntry label="level" placeholder="differs" unit="per cent" :shown="intensity === null ? '' : String(intensity)" @keep="setIntensity" />
+            <NumberEntry
+              label="level"
+              placeholder="differs"
+              unit="per cent"
+              :shown="intensity === null ? '' : String(intensity)"
+              @keep="setIntensity"
+            />
           </div>
           <button type="button" class="chip mt-4" @click="setIntensity(0)">Out</button>
           <button type="button" class="chip mt-4" @click="setIntensity(50)">Half</button>
@@ -156,7 +239,7 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
         </div>
       </FamilyRow>
       <FamilyRow
-        v-for="family in (['colour', 'gobo', 'shutters'] as const)"
+        v-for="family in ['colour', 'gobo', 'shutters'] as const"
         :key="family"
         :family="family"
         :taken="hand.take.value.includes(family)"

@@ -42,7 +42,8 @@ function keep() {
   if (!editing.value) return
   editing.value = false
   const height = Number(typed.value.replace(',', '.'))
-  if (typed.value.trim() !== '' && Number.isFinite(height) && height !== props.hang.place.origin.z) emit('retrim', height)
+  if (typed.value.trim() !== '' && Number.isFinite(height) && height !== props.hang.place.origin.z)
+    emit('retrim', height)
 }
 
 function pick(event: MouseEvent, id: string) {
@@ -61,15 +62,20 @@ function pickAll(event: MouseEvent) {
 <template>
   <section :aria-label="hang.hang.name">
     <div class="flex items-baseline justify-between">
-      <button type="button" class="font-semibold hover:text-coral" :title="`Select all on ${hang.hang.name}`" @click="pickAll">
+      <button
+        type="button"
+        class="font-semibold hover:text-coral"
+        :title="`Select all on ${hang.hang.name}`"
+        @click="pickAll"
+      >
         {{ hang.hang.name }}
       </button>
       <input
         v-if="editing"
+        ref="field"
         v-model="typed"
         class="field w-20 py-0 text-right"
         :aria-label="`Trim height of ${hang.hang.name} in metres`"
-        ref="field"
         @keydown.enter.prevent="keep"
         @keydown.esc.stop="editing = false"
         @blur="keep"

@@ -39,6 +39,7 @@ function back() {
     <span class="block text-xs text-haze">{{ label }}</span>
     <span class="flex items-baseline gap-1">
       <input
+        ref="field"
         v-model="text"
         class="field px-1.5 py-0.5"
         :aria-label="`${label} in ${unit}`"
@@ -50,7 +51,6 @@ function back() {
         @keydown.enter.prevent="keep"
         @keydown.esc.stop="back"
         @blur="keep"
-        ref="field"
         @focus="field?.select()"
       />
     </span>

@@ -38,13 +38,17 @@ const fixtures = computed(() => {
 })
 const words = computed(() => {
   if (!taken.value || taken.value.values.length === 0) return 'Nothing in hand goes here; see the take switches.'
-  const held = taken.value.heldBack.length ? ` Held back: ${listInWords(FAMILIES.filter((f) => taken.value?.heldBack.includes(f)))}.` : ''
+  const held = taken.value.heldBack.length
+    ? ` Held back: ${listInWords(FAMILIES.filter((f) => taken.value?.heldBack.includes(f)))}.`
+    : ''
   const links = what.value === 'cue' && loose.value > 0 ? ` ${loose.value} loose, not linked to a palette.` : ''
   return `Stores ${families.value} of ${fixtures.value}.${links}${held}`
 })
 const label = computed(() => {
   const now = takenNow.value
-  return now && now.values.length > 0 ? `Record ${listInWords(FAMILIES.filter((f) => now.families.includes(f)))}` : 'Record'
+  return now && now.values.length > 0
+    ? `Record ${listInWords(FAMILIES.filter((f) => now.families.includes(f)))}`
+    : 'Record'
 })
 
 function firstFree(numbers: readonly number[], from: number): number {
@@ -63,13 +67,23 @@ function suggest() {
   }
   const all = [...props.show.all.palette.values()]
   const onShelf = all.filter((p) => p.shelf === shelf.value).map((p) => Math.floor(p.number))
-  number.value = String(firstFree(all.map((p) => p.number), Math.max(0, ...onShelf) + 1))
+  number.value = String(
+    firstFree(
+      all.map((p) => p.number),
+      Math.max(0, ...onShelf) + 1,
+    ),
+  )
 }
 watch([what, shelf, listId], suggest)
 
 async function begin(kind: What) {
   what.value = what.value === kind ? null : kind
-  if (kind === 'palette') shelf.value = takenNow.value?.families.includes('position') ? (takenNow.value.families.includes('beam') ? 'focus' : 'position') : shelfOfFirst()
+  if (kind === 'palette')
+    shelf.value = takenNow.value?.families.includes('position')
+      ? takenNow.value.families.includes('beam')
+        ? 'focus'
+        : 'position'
+      : shelfOfFirst()
   await nextTick()
   nameField.value?.focus()
 }
@@ -101,45 +115,79 @@ async function record() {
 
 <template>
   <footer class="border-t border-rule px-3 py-3">
-    <form v-if="what" class="mb-3 flex flex-col gap-2" :aria-label="what === 'cue' ? 'Record a cue' : 'Record a palette'" @submit.prevent="record" @keydown.esc.stop="what = null">
+    <form
+      v-if="what"
+      class="mb-3 flex flex-col gap-2"
+      :aria-label="what === 'cue' ? 'Record a cue' : 'Record a palette'"
+      @submit.prevent="record"
+      @keydown.esc.stop="what = null"
+    >
       <div class="flex gap-1">
         <template v-if="what === 'palette'">
-          <label class="flex-1"><span class="block text-xs text-haze">shelf</span>
+          <label class="flex-1"
+            ><span class="block text-xs text-haze">shelf</span>
             <select v-model="shelf" class="field font-sans">
               <option v-for="option in SHELVES" :key="option" :value="option">{{ option }}</option>
             </select>
           </label>
-          <label class="flex-1"><span class="block text-xs text-haze">colour</span>
+          <label class="flex-1"
+            ><span class="block text-xs text-haze">colour</span>
             <select v-model="colour" class="field font-sans">
               <option v-for="option in PALETTE_COLOURS" :key="option" :value="option">{{ option }}</option>
             </select>
           </label>
         </template>
         <template v-else>
-          <label class="flex-1"><span class="block text-xs text-haze">into list</span>
+          <label class="flex-1"
+            ><span class="block text-xs text-haze">into list</span>
             <select v-model="listId" class="field font-sans">
-              <option v-for="option in lists" :key="option.id" :value="option.id">{{ option.list.number }} {{ option.list.name }}</option>
+              <option v-for="option in lists" :key="option.id" :value="option.id">
+                {{ option.list.number }} {{ option.list.name }}
+              </option>
             </select>
           </label>
-          <label class="w-20"><span class="block text-xs text-haze">time, s</span>
+          <label class="w-20"
+            ><span class="block text-xs text-haze">time, s</span>
             <input v-model="rise" class="field" inputmode="decimal" />
           </label>
         </template>
       </div>
       <div class="flex gap-1">
-        <label class="w-16"><span class="block text-xs text-haze">number</span><input v-model="number" class="field" inputmode="decimal" /></label>
-        <label class="flex-1"><span class="block text-xs text-haze">name</span><input ref="nameField" v-model="name" class="field font-sans" autocomplete="off" /></label>
+        <label class="w-16"
+          ><span class="block text-xs text-haze">number</span><input v-model="number" class="field" inputmode="decimal"
+        /></label>
+        <label class="flex-1"
+          ><span class="block text-xs text-haze">name</span
+          ><input ref="nameField" v-model="name" class="field font-sans" autocomplete="off"
+        /></label>
       </div>
       <p class="text-sm text-mist">{{ words }}</p>
       <div class="flex gap-2">
-        <button type="submit" class="main-button flex-1 py-1.5" :disabled="!taken?.values.length">{{ what === 'cue' ? 'Record cue' : `Record ${shelf} palette` }}</button>
+        <button type="submit" class="main-button flex-1 py-1.5" :disabled="!taken?.values.length">
+          {{ what === 'cue' ? 'Record cue' : `Record ${shelf} palette` }}
+        </button>
         <button type="button" class="quiet-button py-1.5" @click="what = null">Cancel</button>
       </div>
     </form>
     <div v-else class="flex gap-2">
-      <button type="button" class="main-button flex-1 leading-tight" :disabled="!takenNow?.values.length" @click="begin('palette')">{{ label }}</button>
+      <button
+        type="button"
+        class="main-button flex-1 leading-tight"
+        :disabled="!takenNow?.values.length"
+        @click="begin('palette')"
+      >
+        {{ label }}
+      </button>
       <button type="button" class="quiet-button" :disabled="!takenNow?.values.length" @click="begin('cue')">Cue</button>
-      <button type="button" class="quiet-button" :disabled="hand.held.value.length === 0" title="Let go of everything in hand" @click="emit('clear')">Clear</button>
+      <button
+        type="button"
+        class="quiet-button"
+        :disabled="hand.held.value.length === 0"
+        title="Let go of everything in hand"
+        @click="emit('clear')"
+      >
+        Clear
+      </button>
     </div>
   </footer>
 </template>

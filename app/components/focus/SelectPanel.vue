@@ -88,7 +88,9 @@ defineExpose({ startWith })
         aria-describedby="entry-trouble"
         @keydown.esc="((entry = ''), (trouble = null), field?.blur())"
       />
-      <p id="entry-trouble" role="alert" class="mt-1 text-sm text-coral" :class="trouble ? '' : 'hidden'">{{ trouble }}</p>
+      <p id="entry-trouble" role="alert" class="mt-1 text-sm text-coral" :class="trouble ? '' : 'hidden'">
+        {{ trouble }}
+      </p>
     </form>
     <p v-if="hangs.length === 0" class="rounded-md border border-dashed border-rule-2 p-3 text-mist">
       Hangs and their fixtures belong here. Bring them in from a table: show menu, “Import a rig”.
@@ -97,12 +99,24 @@ defineExpose({ startWith })
     <section aria-labelledby="groups-title" class="mt-1">
       <div class="mb-1.5 flex items-baseline justify-between">
         <h2 id="groups-title" class="text-mist">Groups</h2>
-        <button v-if="selection.fixtures.length && !naming" type="button" class="text-sm text-mist underline hover:text-sail" @click="naming = true">
+        <button
+          v-if="selection.fixtures.length && !naming"
+          type="button"
+          class="text-sm text-mist underline hover:text-sail"
+          @click="naming = true"
+        >
           Keep selection
         </button>
       </div>
       <form v-if="naming" class="mb-2 flex gap-1" @submit.prevent="recordGroup">
-        <input v-model="groupName" class="field font-sans" placeholder="Name of the group" aria-label="Name of the group" autofocus @keydown.esc="naming = false" />
+        <input
+          v-model="groupName"
+          class="field font-sans"
+          placeholder="Name of the group"
+          aria-label="Name of the group"
+          autofocus
+          @keydown.esc="naming = false"
+        />
         <button type="submit" class="chip" :disabled="!groupName.trim()">Keep</button>
       </form>
       <p v-if="groups.length === 0 && !naming" class="text-sm text-haze">Select fixtures, then keep them as a group.</p>

@@ -7,7 +7,13 @@ import { targetsOf, type PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import type { TargetId } from '#core/show/ids'
 
-const props = defineProps<{ show: Show; current: TargetId | null; currentName: string; offset: string; disabled: boolean }>()
+const props = defineProps<{
+  show: Show
+  current: TargetId | null
+  currentName: string
+  offset: string
+  disabled: boolean
+}>()
 const emit = defineEmits<{ pick: [target: TargetId] }>()
 
 const query = ref('')
@@ -40,7 +46,9 @@ function pick(placed: PlacedTarget | null) {
         <span class="max-w-[130px] truncate text-right text-sm text-brass" :title="offset">{{ offset }}</span>
         <ComboboxButton class="text-mist" aria-label="All targets"><ChevronsUpDown :size="14" /></ComboboxButton>
       </div>
-      <ComboboxOptions class="absolute right-0 left-0 z-20 mt-1 max-h-64 overflow-y-auto rounded-lg border border-rule-2 bg-plank py-1 shadow-lg shadow-night/60">
+      <ComboboxOptions
+        class="absolute right-0 left-0 z-20 mt-1 max-h-64 overflow-y-auto rounded-lg border border-rule-2 bg-plank py-1 shadow-lg shadow-night/60"
+      >
         <li v-if="matching.length === 0" class="px-3 py-1.5 text-mist">No target of this name.</li>
         <ComboboxOption v-for="placed in matching" :key="placed.id" v-slot="{ active }" :value="placed">
           <div class="flex items-baseline justify-between px-3 py-1" :class="active ? 'bg-plank-2' : ''">

@@ -97,7 +97,9 @@ const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
         <div class="h-full" :class="reach === 1 ? 'bg-kelp' : 'bg-brass'" :style="{ width: `${reach * 100}%` }" />
       </div>
       <div class="px-2 pt-1 pb-1.5">
-        <p class="truncate font-semibold"><span class="mr-1 font-normal text-mist">{{ palette.number }}</span>{{ palette.name }}</p>
+        <p class="truncate font-semibold">
+          <span class="mr-1 font-normal text-mist">{{ palette.number }}</span>{{ palette.name }}
+        </p>
         <p class="flex justify-between text-xs text-mist">
           <span v-if="outOfReach" class="text-coral">{{ outOfReach }} out of reach</span>
           <span v-else>{{ served.length }} {{ served.length === 1 ? 'fixture' : 'fixtures' }}</span>

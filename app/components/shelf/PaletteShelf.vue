@@ -49,7 +49,9 @@ function look(palette: PaletteId, isOver: boolean) {
           <Tab v-for="name in SHELVES" :key="name" v-slot="{ selected }" as="template">
             <button
               class="border-b-2 py-1 first-letter:uppercase"
-              :class="selected ? 'border-coral font-semibold text-sail' : 'border-transparent text-mist hover:text-sail'"
+              :class="
+                selected ? 'border-coral font-semibold text-sail' : 'border-transparent text-mist hover:text-sail'
+              "
             >
               {{ name }}
             </button>
@@ -57,7 +59,9 @@ function look(palette: PaletteId, isOver: boolean) {
         </TabList>
       </TabGroup>
       <p v-if="selection.fixtures.length" class="ml-auto flex items-center gap-3 text-sm text-mist">
-        <span class="flex items-center gap-1.5">serves all {{ selection.fixtures.length }}<i class="h-[3px] w-6 bg-kelp" /></span>
+        <span class="flex items-center gap-1.5"
+          >serves all {{ selection.fixtures.length }}<i class="h-[3px] w-6 bg-kelp"
+        /></span>
         <span class="flex items-center gap-1.5">some<i class="h-[3px] w-3 bg-brass" /></span>
         <span>none, dimmed</span>
       </p>
@@ -74,8 +78,14 @@ function look(palette: PaletteId, isOver: boolean) {
         @recall="recall(id)"
         @look="look(id, $event)"
       />
-      <p v-if="palettes.length === 0" class="grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist">
-        <span>{{ shelf.charAt(0).toUpperCase() + shelf.slice(1) }} palettes stand here. Get something in hand, then press Record and choose this shelf.</span>
+      <p
+        v-if="palettes.length === 0"
+        class="grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist"
+      >
+        <span
+          >{{ shelf.charAt(0).toUpperCase() + shelf.slice(1) }} palettes stand here. Get something in hand, then press
+          Record and choose this shelf.</span
+        >
       </p>
     </div>
   </section>

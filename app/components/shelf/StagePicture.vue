@@ -20,21 +20,23 @@ const project = computed(() => {
 
 const edge = computed(() => {
   const front = props.venue.outline.filter((p) => p.y <= 0.01)
-  return front.map((p, i) => {
-    const { x, y } = project.value(vec3(p.x, p.y, 0))
-    return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
-  }).join('')
+  return front
+    .map((p, i) => {
+      const { x, y } = project.value(vec3(p.x, p.y, 0))
+      return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
+    })
+    .join('')
 })
 
 const lights = computed(() =>
   props.fixtures.map((fixture) => {
-    const { position, zoom } = fixture
-    const from = project.value(position.beam.lens)
+    const { position, beam, zoom } = fixture
+    const from = project.value(beam.lens)
     const to = position.point && project.value(position.point)
-    const pool = position.point && poolOnLevel(position.beam, zoom.angle, position.point.z, 14)
+    const pool = position.point && poolOnLevel(beam, zoom.angle, position.point.z, 14)
     return {
       id: fixture.rigged.id,
-      beam: to && `M${from.x.toFixed(1)} ${from.y.toFixed(1)}L${to.x.toFixed(1)} ${to.y.toFixed(1)}`,
+      line: to && `M${from.x.toFixed(1)} ${from.y.toFixed(1)}L${to.x.toFixed(1)} ${to.y.toFixed(1)}`,
       pool: pool?.kind === 'closed' ? outlineOf(pool) : null,
       strength: props.byIntensity ? fixture.intensity : 1,
       isShort: position.state === 'out of reach',
@@ -48,7 +50,9 @@ function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
   const points = Array.from({ length: 20 }, (_, i) => {
     const along = pool.halfLong * Math.cos((i * Math.PI) / 10)
     const across = pool.halfShort * Math.sin((i * Math.PI) / 10)
-    const { x, y } = project.value(vec3(pool.centre.x + c * along - s * across, pool.centre.y + s * along + c * across, pool.centre.z))
+    const { x, y } = project.value(
+      vec3(pool.centre.x + c * along - s * across, pool.centre.y + s * along + c * across, pool.centre.z),
+    )
     return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
   })
   return `${points.join('')}Z`
@@ -59,8 +63,23 @@ function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="block w-full" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
     <path :d="edge" class="stroke-rule-2" fill="none" stroke-width="1" vector-effect="non-scaling-stroke" />
     <g v-for="light in lights" :key="light.id" :opacity="light.strength">
-      <path v-if="light.beam" :d="light.beam" :class="light.isShort ? 'stroke-coral' : 'stroke-brass'" stroke-opacity="0.45" stroke-width="0.8" vector-effect="non-scaling-stroke" fill="none" />
-      <path v-if="light.pool" :d="light.pool" class="fill-brass stroke-brass" fill-opacity="0.18" stroke-width="0.9" vector-effect="non-scaling-stroke" />
+      <path
+        v-if="light.line"
+        :d="light.line"
+        :class="light.isShort ? 'stroke-coral' : 'stroke-brass'"
+        stroke-opacity="0.45"
+        stroke-width="0.8"
+        vector-effect="non-scaling-stroke"
+        fill="none"
+      />
+      <path
+        v-if="light.pool"
+        :d="light.pool"
+        class="fill-brass stroke-brass"
+        fill-opacity="0.18"
+        stroke-width="0.9"
+        vector-effect="non-scaling-stroke"
+      />
     </g>
   </svg>
 </template>

@@ -12,7 +12,9 @@ function act(message: Message, run: () => void) {
 </script>
 
 <template>
-  <div class="pointer-events-none fixed bottom-44 left-1/2 z-40 flex w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2">
+  <div
+    class="pointer-events-none fixed bottom-44 left-1/2 z-40 flex w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2"
+  >
     <div
       v-for="message in messages.list"
       :key="message.id"
@@ -21,8 +23,23 @@ function act(message: Message, run: () => void) {
       :role="message.tone === 'trouble' ? 'alert' : 'status'"
     >
       <p class="text-sail">{{ message.text }}</p>
-      <button v-for="action in message.actions" :key="action.label" type="button" class="chip shrink-0" @click="act(message, action.run)">{{ action.label }}</button>
-      <button type="button" class="ml-1 shrink-0 text-mist hover:text-sail" aria-label="Close" @click="messages.drop(message.id)"><X :size="15" /></button>
+      <button
+        v-for="action in message.actions"
+        :key="action.label"
+        type="button"
+        class="chip shrink-0"
+        @click="act(message, action.run)"
+      >
+        {{ action.label }}
+      </button>
+      <button
+        type="button"
+        class="ml-1 shrink-0 text-mist hover:text-sail"
+        aria-label="Close"
+        @click="messages.drop(message.id)"
+      >
+        <X :size="15" />
+      </button>
     </div>
   </div>
 </template>

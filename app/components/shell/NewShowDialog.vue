@@ -31,8 +31,13 @@ async function make() {
 <template>
   <PlainDialog :open="open" title="New show" @close="emit('close')">
     <form class="flex flex-col gap-3 p-5" @submit.prevent="make">
-      <label><span class="mb-1 block text-mist">Name of the show</span><input v-model="name" class="field px-2.5 py-1.5 font-sans text-base" autocomplete="off" /></label>
-      <p class="text-sm text-mist">It starts with a plain stage, the usual fixture types and one cue list. Bring the rig in from a table next.</p>
+      <label
+        ><span class="mb-1 block text-mist">Name of the show</span
+        ><input v-model="name" class="field px-2.5 py-1.5 font-sans text-base" autocomplete="off"
+      /></label>
+      <p class="text-sm text-mist">
+        It starts with a plain stage, the usual fixture types and one cue list. Bring the rig in from a table next.
+      </p>
       <p v-if="trouble" class="text-coral" role="alert">{{ trouble }}</p>
       <div class="flex justify-end gap-2">
         <button type="button" class="quiet-button" @click="emit('close')">Cancel</button>

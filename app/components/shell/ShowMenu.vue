@@ -31,7 +31,10 @@ async function look() {
 function playAt(id: string) {
   if (id !== record.value.venue) proposal.propose('switchVenue', { venue: asVenueId(id) }, true)
 }
-const item = (active: boolean) => ['flex w-full items-center gap-2 rounded px-2 py-1 text-left', active ? 'bg-plank-2' : '']
+const item = (active: boolean) => [
+  'flex w-full items-center gap-2 rounded px-2 py-1 text-left',
+  active ? 'bg-plank-2' : '',
+]
 </script>
 
 <template>
@@ -42,24 +45,36 @@ const item = (active: boolean) => ['flex w-full items-center gap-2 rounded px-2 
       <ChevronDown :size="14" class="shrink-0 text-mist" aria-hidden="true" />
       <span class="sr-only">, show menu</span>
     </MenuButton>
-    <MenuItems class="absolute left-0 z-30 mt-1 max-h-[80vh] w-64 overflow-y-auto rounded-lg border border-rule-2 bg-plank p-1.5 shadow-lg shadow-night/60 focus:outline-none">
+    <MenuItems
+      class="absolute left-0 z-30 mt-1 max-h-[80vh] w-64 overflow-y-auto rounded-lg border border-rule-2 bg-plank p-1.5 shadow-lg shadow-night/60 focus:outline-none"
+    >
       <p class="px-2 pt-1 text-xs text-haze">Plays at</p>
       <MenuItem v-for="venue in venues" :key="venue.id" v-slot="{ active }">
         <button type="button" :class="item(active)" @click="playAt(venue.id)">
-          <Check :size="14" :class="venue.id === record.venue ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{ venue.name }}
+          <Check :size="14" :class="venue.id === record.venue ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{
+            venue.name
+          }}
         </button>
       </MenuItem>
       <p class="px-2 pt-2 text-xs text-haze">Shows</p>
       <MenuItem v-for="other in shows" :key="other.id" v-slot="{ active }">
         <NuxtLink :to="`/shows/${other.id}/focus`" :class="item(active)">
-          <Check :size="14" :class="other.id === show.id ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{ other.name }}
+          <Check :size="14" :class="other.id === show.id ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{
+            other.name
+          }}
         </NuxtLink>
       </MenuItem>
       <div class="my-1 border-t border-rule" role="separator" />
-      <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="naming = true">New show</button></MenuItem>
-      <MenuItem v-slot="{ active }"><button type="button" :class="item(active)" @click="importing = true">Import a rig</button></MenuItem>
+      <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="naming = true">New show</button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="importing = true">Import a rig</button></MenuItem
+      >
       <MenuItem v-slot="{ active }">
-        <button type="button" :class="item(active)" @click="theme.toggle()">{{ theme.isPaper.value ? 'Night theme' : 'Paper theme' }}</button>
+        <button type="button" :class="item(active)" @click="theme.toggle()">
+          {{ theme.isPaper.value ? 'Night theme' : 'Paper theme' }}
+        </button>
       </MenuItem>
     </MenuItems>
   </Menu>

@@ -3,11 +3,13 @@
 import { Redo2, Undo2, WifiOff } from '@lucide/vue'
 import { useHand } from '../../composables/useHand'
 import { useShow } from '../../stores/show'
+import { useUndo } from '../../stores/undo'
 import type { Show } from '#core/show/show'
 import ShowMenu from './ShowMenu.vue'
 
 defineProps<{ show: Show }>()
 const store = useShow()
+const steps = useUndo()
 const hand = useHand()
 const route = useRoute()
 const ROOMS = [
@@ -29,20 +31,46 @@ const ROOMS = [
         :key="room.path"
         :to="`/shows/${show.id}/${room.path}`"
         class="rounded-full px-3.5 py-1"
-        :class="route.path.endsWith(`/${room.path}`) ? 'bg-sail font-semibold text-night' : 'text-mist hover:bg-plank-2 hover:text-sail'"
+        :class="
+          route.path.endsWith(`/${room.path}`)
+            ? 'bg-sail font-semibold text-night'
+            : 'text-mist hover:bg-plank-2 hover:text-sail'
+        "
       >
         {{ room.name }}
       </NuxtLink>
     </nav>
     <div class="ml-auto flex min-w-0 items-center gap-2">
-      <p v-if="!store.connected" class="flex items-center gap-1.5 text-sm text-coral" role="status"><WifiOff :size="14" />Looking for the server</p>
-      <p v-if="hand.inWords.value" class="hidden truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral lg:block">In hand: {{ hand.inWords.value }}</p>
-      <button type="button" class="pill flex min-w-0 items-center gap-1.5" :disabled="!store.undoState.undo" :title="store.undoState.undo ? `Undo: ${store.undoState.undo.label}` : 'Nothing to undo'" @click="store.undo()">
+      <p v-if="!store.connected" class="flex items-center gap-1.5 text-sm text-coral" role="status">
+        <WifiOff :size="14" />Looking for the server
+      </p>
+      <p
+        v-if="hand.inWords.value"
+        class="hidden truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral lg:block"
+      >
+        In hand: {{ hand.inWords.value }}
+      </p>
+      <button
+        type="button"
+        class="pill flex min-w-0 items-center gap-1.5"
+        :disabled="!steps.nextUndo"
+        :title="steps.nextUndo ? `Undo: ${steps.nextUndo.label}` : 'Nothing to undo'"
+        @click="steps.undo()"
+      >
         <Undo2 :size="14" class="shrink-0" aria-hidden="true" />
-        <span class="max-w-56 truncate">Undo<template v-if="store.undoState.undo">: {{ store.undoState.undo.label }}</template></span>
+        <span class="max-w-56 truncate"
+          >Undo<template v-if="steps.nextUndo">: {{ steps.nextUndo.label }}</template></span
+        >
         <span class="key hidden xl:inline">Ctrl Z</span>
       </button>
-      <button type="button" class="pill flex items-center px-2" :disabled="!store.undoState.redo" aria-label="Redo" :title="store.undoState.redo ? `Redo: ${store.undoState.redo.label} (Ctrl Shift Z)` : 'Nothing to redo'" @click="store.redo()">
+      <button
+        type="button"
+        class="pill flex items-center px-2"
+        :disabled="!steps.nextRedo"
+        aria-label="Redo"
+        :title="steps.nextRedo ? `Redo: ${steps.nextRedo.label} (Ctrl Shift Z)` : 'Nothing to redo'"
+        @click="steps.redo()"
+      >
         <Redo2 :size="14" aria-hidden="true" />
       </button>
     </div>

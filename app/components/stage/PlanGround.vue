@@ -71,7 +71,9 @@ const bar = computed(() => {
     <path :d="`M0 ${origin.y}H${width}`" class="stroke-rule-2/70" stroke-dasharray="14 5 3 5" />
     <g :transform="`translate(${width - bar.pixels - 24} ${height - 20})`">
       <path :d="`M0 -4V4M0 0H${bar.pixels}M${bar.pixels} -4V4`" class="stroke-mist" fill="none" />
-      <text :x="bar.pixels / 2" y="-6" class="halo fill-mist font-mono text-[11px]" text-anchor="middle">{{ bar.metres }} m</text>
+      <text :x="bar.pixels / 2" y="-6" class="halo fill-mist font-mono text-[11px]" text-anchor="middle"
+        >{{ bar.metres }} m</text
+      >
     </g>
   </g>
 </template>

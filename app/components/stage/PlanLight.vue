@@ -24,11 +24,11 @@ const STRENGTH = { faintest: 0.03, more: 0.09, chosen: 0.12 }
 
 const lights = computed(() =>
   props.fixtures.map((fixture) => {
-    const { position, zoom, rigged, intensity, colour } = fixture
+    const { position, beam, zoom, rigged, intensity, colour } = fixture
     const level = props.atFloor ? 0 : (position.point?.z ?? 0)
-    const pool = poolOnLevel(position.beam, zoom.angle, level, 24)
-    const from = toScreen(props.spots.get(rigged.id) ?? position.beam.lens)
-    const end = position.state === 'out of reach' ? along(position.beam, position.throwMetres ?? 8) : position.point
+    const pool = poolOnLevel(beam, zoom.angle, level, 24)
+    const from = toScreen(props.spots.get(rigged.id) ?? beam.lens)
+    const end = position.state === 'out of reach' ? along(beam, position.throwMetres ?? 8) : position.point
     const to = end && toScreen(end)
     return {
       id: rigged.id,
@@ -43,7 +43,7 @@ const lights = computed(() =>
   }),
 )
 
-function along(beam: StageFixture['position']['beam'], metres: number): Vec3 {
+function along(beam: StageFixture['beam'], metres: number): Vec3 {
   const { lens, direction } = beam
   return { x: lens.x + direction.x * metres, y: lens.y + direction.y * metres, z: lens.z + direction.z * metres }
 }
@@ -62,7 +62,9 @@ function ellipseOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
         :rx="light.ellipse.long"
         :ry="light.ellipse.short"
         :transform="`translate(${light.ellipse.x} ${light.ellipse.y}) rotate(${light.ellipse.turn})`"
-        :class="look === 'ghost' ? 'fill-none stroke-shoal' : 'stroke-brass'"
+        :class="
+          look === 'ghost' ? 'fill-none stroke-shoal' : look === 'chosen' ? 'fill-brass stroke-brass' : 'stroke-brass'
+        "
         :style="look === 'lit' ? { fill: light.tint } : undefined"
         :fill-opacity="light.strength"
         :stroke-opacity="look === 'lit' ? 0.3 : 0.85"

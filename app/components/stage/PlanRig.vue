@@ -61,7 +61,13 @@ const drawn = computed(() =>
       >
         {{ hang.name }}
       </text>
-      <text v-else :x="Math.min(hang.from.x, hang.to.x) - 7" :y="hang.from.y + 4" text-anchor="end" class="halo fill-mist text-[11px]">
+      <text
+        v-else
+        :x="Math.min(hang.from.x, hang.to.x) - 7"
+        :y="hang.from.y + 4"
+        text-anchor="end"
+        class="halo fill-mist text-[11px]"
+      >
         {{ hang.name }}
       </text>
     </g>
@@ -83,12 +89,19 @@ const drawn = computed(() =>
         :class="order.has(fixture.id) ? 'fill-coral-deep stroke-coral' : 'fill-night stroke-mist'"
       />
       <circle v-if="marked.has(fixture.id)" r="11" class="fill-none stroke-coral" stroke-dasharray="2 3" />
-      <text y="-12" text-anchor="middle" class="halo font-mono text-[11px]" :class="order.has(fixture.id) ? 'fill-coral' : 'fill-mist'">
+      <text
+        y="-12"
+        text-anchor="middle"
+        class="halo font-mono text-[11px]"
+        :class="order.has(fixture.id) ? 'fill-coral' : 'fill-mist'"
+      >
         {{ fixture.number }}
       </text>
       <g v-if="order.has(fixture.id)" transform="translate(10 8)">
         <circle r="6.500" class="fill-coral" />
-        <text y="3.500" text-anchor="middle" class="fill-on-coral font-mono text-[9px] font-bold">{{ order.get(fixture.id) }}</text>
+        <text y="3.500" text-anchor="middle" class="fill-on-coral font-mono text-[9px] font-bold">{{
+          order.get(fixture.id)
+        }}</text>
       </g>
     </g>
   </g>

@@ -38,7 +38,13 @@ const pieces = computed(() => {
       @pointerdown="movable && emit('grab', $event, piece.id)"
     >
       <title>{{ piece.name }}</title>
-      <path v-for="(path, i) in piece.paths" :key="i" :d="path" class="fill-plank-2/80 stroke-mist/80" stroke-width="1.2" />
+      <path
+        v-for="(path, i) in piece.paths"
+        :key="i"
+        :d="path"
+        class="fill-plank-2/80 stroke-mist/80"
+        stroke-width="1.2"
+      />
       <circle
         v-for="(radius, i) in piece.circles"
         :key="`c${i}`"

@@ -86,7 +86,14 @@ const moved = computed(() => {
 
 <template>
   <g>
-    <g v-for="step in moved" :key="`m${step.id}`" class="stroke-coral" fill="none" stroke-dasharray="4 3" pointer-events="none">
+    <g
+      v-for="step in moved"
+      :key="`m${step.id}`"
+      class="stroke-coral"
+      fill="none"
+      stroke-dasharray="4 3"
+      pointer-events="none"
+    >
       <path :d="`M${step.from.x} ${step.from.y - 6}l6 6l-6 6l-6 -6Z`" />
       <path :d="`M${step.from.x} ${step.from.y}L${step.to.x} ${step.to.y}`" />
     </g>
@@ -99,7 +106,14 @@ const moved = computed(() => {
       :data-target="target.name"
       @pointerdown="emit('grab', $event, target.id)"
     >
-      <path v-if="target.line" :d="target.line" class="stroke-brass/60" stroke-dasharray="6 4" fill="none" pointer-events="none" />
+      <path
+        v-if="target.line"
+        :d="target.line"
+        class="stroke-brass/60"
+        stroke-dasharray="6 4"
+        fill="none"
+        pointer-events="none"
+      />
       <circle
         v-if="target.radius"
         :cx="target.at.x"

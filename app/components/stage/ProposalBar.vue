@@ -38,7 +38,11 @@ const named = computed(() => {
 </script>
 
 <template>
-  <section v-if="named && proposal.current" class="flex flex-col justify-center border-t border-coral/60 bg-deck px-5 py-3" aria-label="Proposed change">
+  <section
+    v-if="named && proposal.current"
+    class="flex flex-col justify-center border-t border-coral/60 bg-deck px-5 py-3"
+    aria-label="Proposed change"
+  >
     <div class="flex items-start gap-4">
       <div class="min-w-0 flex-1">
         <p role="status">
@@ -68,8 +72,12 @@ const named = computed(() => {
         </dl>
       </div>
       <div v-if="proposal.current.settled" class="flex shrink-0 gap-2">
-        <button type="button" class="quiet-button py-1.5" @click="proposal.putBack()">Put back <span class="key">Esc</span></button>
-        <button type="button" class="main-button py-1.5" @click="proposal.keep()">Keep <span class="key border-on-coral/50">Enter</span></button>
+        <button type="button" class="quiet-button py-1.5" @click="proposal.putBack()">
+          Put back <span class="key">Esc</span>
+        </button>
+        <button type="button" class="main-button py-1.5" @click="proposal.keep()">
+          Keep <span class="key border-on-coral/50">Enter</span>
+        </button>
       </div>
     </div>
   </section>

@@ -51,7 +51,9 @@ const pointer = usePlanPointer(svg, view, spots)
 
 const picture = computed(() => desk.picture)
 const chosen = computed(() => selection.fixtures.flatMap((id) => picture.value.get(id) ?? []))
-const lit = computed(() => [...picture.value.values()].filter((f) => f.intensity > 0.01 && !selection.order.has(f.rigged.id)))
+const lit = computed(() =>
+  [...picture.value.values()].filter((f) => f.intensity > 0.01 && !selection.order.has(f.rigged.id)),
+)
 const litTargets = computed(() => {
   const targets = new Set<string>()
   for (const { positionValue } of chosen.value)
@@ -150,9 +152,15 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
       </template>
     </svg>
     <div class="absolute right-3 bottom-9 flex flex-col gap-1" role="group" aria-label="Plan view">
-      <button type="button" class="chip p-1" title="Nearer (+)" aria-label="Nearer" @click="view.zoomIn"><Plus :size="14" /></button>
-      <button type="button" class="chip p-1" title="Further (−)" aria-label="Further" @click="view.zoomOut"><Minus :size="14" /></button>
-      <button type="button" class="chip p-1" title="Fit the stage (F)" aria-label="Fit the stage" @click="view.fit"><Maximize :size="14" /></button>
+      <button type="button" class="chip p-1" title="Nearer (+)" aria-label="Nearer" @click="view.zoomIn">
+        <Plus :size="14" />
+      </button>
+      <button type="button" class="chip p-1" title="Further (−)" aria-label="Further" @click="view.zoomOut">
+        <Minus :size="14" />
+      </button>
+      <button type="button" class="chip p-1" title="Fit the stage (F)" aria-label="Fit the stage" @click="view.fit">
+        <Maximize :size="14" />
+      </button>
     </div>
   </div>
 </template>

@@ -8,9 +8,11 @@ import { isTyping } from '../../composables/isTyping'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import { useUndo } from '../../stores/undo'
 
 const route = useRoute('shows-show')
 const store = useShow()
+const steps = useUndo()
 const selection = useSelection()
 const proposal = useProposal()
 
@@ -31,7 +33,7 @@ useHead({ title: () => (store.view ? `${showRecordOf(store.view).name} · Rhopan
 useEventListener('keydown', (event) => {
   if (isTyping(event) || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
   event.preventDefault()
-  void (event.shiftKey ? store.redo() : store.undo())
+  void (event.shiftKey ? steps.redo() : steps.undo())
 })
 </script>
 

@@ -65,12 +65,24 @@ useEventListener('keydown', (event) => {
         </div>
         <label class="ml-auto flex items-center gap-2 text-sm text-mist">
           Shows
-          <select v-model="family" class="rounded-md border border-rule-2 bg-deck px-2 py-1 text-sail" aria-label="Family shown">
+          <select
+            v-model="family"
+            class="rounded-md border border-rule-2 bg-deck px-2 py-1 text-sail"
+            aria-label="Family shown"
+          >
             <option v-for="option in FAMILIES" :key="option" :value="option">{{ option }}</option>
           </select>
         </label>
       </div>
-      <CarrySheet v-if="list && list.cues.length" :show="show" :list="list" :family="family" :looked="looked" @look="chosen = $event" @go="go" />
+      <CarrySheet
+        v-if="list && list.cues.length"
+        :show="show"
+        :list="list"
+        :family="family"
+        :looked="looked"
+        @look="chosen = $event"
+        @go="go"
+      />
       <p v-else class="m-4 grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist">
         <span>Cues stand here, one row each. Build the first in Focus: aim or recall something, then press Cue.</span>
       </p>

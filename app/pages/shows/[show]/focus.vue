@@ -28,21 +28,32 @@ useFocusKeys(
 </script>
 
 <template>
-  <main v-if="store.view" class="grid min-h-0 grid-cols-[248px_minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto] max-[1100px]:grid-cols-[200px_minmax(0,1fr)_290px]">
+  <main
+    v-if="store.view"
+    class="grid min-h-0 grid-cols-[248px_minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto] max-[1100px]:grid-cols-[200px_minmax(0,1fr)_290px]"
+  >
     <SelectPanel ref="select" :show="store.view" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
       <StagePlan v-if="desk.drawn" ref="plan" class="flex-1" :show="desk.drawn" :pools-at-floor="poolsAtFloor" />
-      <div class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between *:pointer-events-auto">
+      <div
+        class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between *:pointer-events-auto"
+      >
         <ToolSwitch />
         <CueStepper ref="stepper" :show="store.view" />
         <button type="button" class="pill bg-deck" :aria-pressed="poolsAtFloor" @click="poolsAtFloor = !poolsAtFloor">
           {{ poolsAtFloor ? 'Pools at floor' : 'Pools at target' }}
         </button>
       </div>
-      <p v-if="desk.tool === 'move'" class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist">
+      <p
+        v-if="desk.tool === 'move'"
+        class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
+      >
         Drag a target, a set piece or a hang. Nothing is done until you keep it.
       </p>
-      <p v-else-if="desk.tool === 'aim' && selection.fixtures.length === 0" class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist">
+      <p
+        v-else-if="desk.tool === 'aim' && selection.fixtures.length === 0"
+        class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
+      >
         Select fixtures first; then press anywhere on the stage.
       </p>
     </section>

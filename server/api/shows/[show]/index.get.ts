@@ -12,7 +12,14 @@ export default defineApi(async (event) => {
   if (!live.show.all.person.has(person)) {
     const name = `Programmer ${live.show.all.person.size + 1}`
     const id = commandId.parse(randomUUID())
-    await live.run({ id, name: 'joinShow', input: { name }, person, window: windowId.parse('server'), seenRevision: live.revision })
+    await live.run({
+      id,
+      name: 'joinShow',
+      input: { name },
+      person,
+      window: windowId.parse('server'),
+      seenRevision: live.revision,
+    })
   }
   const { show, revision } = live
   const all = Object.fromEntries(KINDS.map((kind) => [kind, [...show.all[kind]]]))

@@ -1,0 +1,116 @@
+/** The drags of the plan: the light, a box, and proposals of moving something. */
+import type { Ref } from 'vue'
+import { add, vec3, type Vec3 } from '#core/geometry/vector'
+import type { FixtureId, TargetId } from '#core/show/ids'
+import { pointOn, type PlacedTarget } from '#core/show/targets'
+import type { AimDrag } from '../stores/desk'
+import type { PlanView, ScreenPoint } from './usePlanView'
+
+export interface Drag {
+  move(at: ScreenPoint): void
+  drop(at: ScreenPoint): void
+  cancel(): void
+}
+
+export interface Box {
+  readonly from: ScreenPoint
+  readonly to: ScreenPoint
+}
+
+/** Pixels within which the light snaps to a target. */
+const SNAP = 13
+/** Pixels a press may wander and still be a click. */
+const CLICK = 4
+
+function isClick(from: ScreenPoint, to: ScreenPoint): boolean {
+  return Math.hypot(to.x - from.x, to.y - from.y) < CLICK
+}
+
+function nearestTarget(plan: PlanView, targets: Iterable<PlacedTarget>, point: ScreenPoint): TargetId | null {
+  for (const placed of targets) {
+    const mark = plan.toScreen(pointOn(placed, null))
+    if (Math.hypot(mark.x - point.x, mark.y - point.y) <= SNAP) return placed.id
+  }
+  return null
+}
+
+interface AimDragContext {
+  readonly plan: PlanView
+  readonly start: ScreenPoint
+  /** Where the light was taken by its handle; null for a press on the stage. */
+  readonly from: AimDrag | null
+  readonly targets: () => Iterable<PlacedTarget>
+  readonly show: (drag: AimDrag | null) => void
+  readonly drop: () => void
+}
+
+/** Drags the light: it snaps to targets, else keeps its own by an offset, else falls on the floor. */
+export function aimDrag({ plan, start, from, targets, show, drop }: AimDragContext): Drag {
+  const began = plan.toStage(start)
+  const move = (point: ScreenPoint) => {
+    const target = nearestTarget(plan, targets(), point)
+    const here = plan.toStage(point)
+    if (target) return show({ target, offset: vec3(0, 0, 0) })
+    if (!from) return show({ target: null, offset: vec3(here.x, here.y, 0) })
+    show({ target: from.target, offset: add(from.offset, vec3(here.x - began.x, here.y - began.y, 0)) })
+  }
+  if (!from) move(start)
+  return { move, drop, cancel: () => show(null) }
+}
+
+interface BoxDragContext {
+  readonly start: ScreenPoint
+  readonly box: Ref<Box | null>
+  readonly spots: () => ReadonlyMap<FixtureId, ScreenPoint>
+  readonly select: (fixtures: FixtureId[]) => void
+  readonly click: () => void
+}
+
+/** Draws a box; what lies in it is selected in the order the pointer was drawn. */
+export function boxDrag({ start, box, spots, select, click }: BoxDragContext): Drag {
+  return {
+    move: (point) => (box.value = { from: start, to: point }),
+    drop: (point) => {
+      box.value = null
+      if (isClick(start, point)) click()
+      else select(fixturesIn(spots(), start, point))
+    },
+    cancel: () => (box.value = null),
+  }
+}
+
+/** The fixtures in a box, in the order the pointer was drawn over them. */
+function fixturesIn(spots: ReadonlyMap<FixtureId, ScreenPoint>, from: ScreenPoint, to: ScreenPoint): FixtureId[] {
+  const isWide = Math.abs(to.x - from.x) >= Math.abs(to.y - from.y)
+  const across = (p: ScreenPoint) => (p.x - from.x) * Math.sign(to.x - from.x)
+  const down = (p: ScreenPoint) => (p.y - from.y) * Math.sign(to.y - from.y)
+  const first = isWide ? across : down
+  const second = isWide ? down : across
+  const isBetween = (n: number, a: number, b: number) => n >= Math.min(a, b) && n <= Math.max(a, b)
+  return [...spots]
+    .filter(([, point]) => isBetween(point.x, from.x, to.x) && isBetween(point.y, from.y, to.y))
+    .sort(([, a], [, b]) => first(a) - first(b) || second(a) - second(b))
+    .map(([id]) => id)
+}
+
+interface MoveDragContext {
+  readonly plan: PlanView
+  readonly start: ScreenPoint
+  /** Called with how far the pointer has gone on the stage, metres. */
+  readonly propose: (by: Vec3, settled: boolean) => void
+  readonly putBack: () => void
+}
+
+/** Moves something on the stage, as a proposal. */
+export function moveDrag({ plan, start, propose, putBack }: MoveDragContext): Drag {
+  const began = plan.toStage(start)
+  const by = (point: ScreenPoint) => {
+    const here = plan.toStage(point)
+    return vec3(here.x - began.x, here.y - began.y, 0)
+  }
+  return {
+    move: (point) => propose(by(point), false),
+    drop: (point) => (isClick(start, point) ? putBack() : propose(by(point), true)),
+    cancel: putBack,
+  }
+}

@@ -1,0 +1,83 @@
+/** A large show for benchmarks: every palette aims every fixture at one of its targets. */
+import { ShowBuilder } from '#demo/builder'
+import { harbourHall } from '#demo/stage'
+import { OSTREL_TYPES } from '#demo/types'
+import { solveAim } from '#core/kinematics/inverse'
+import { paletteValueId } from '#core/palettes/resolve'
+import { Draft } from '#core/show/draft'
+import { asPaletteId, asTargetId, personId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
+import { targetsOf } from '#core/show/targets'
+import type { Show } from '#core/show/show'
+import { vec3 } from '#core/geometry/vector'
+import { seededRandom } from './random'
+
+export const PERSON = personId.parse('bench')
+const TARGETS = 40
+const ON_A_BAR = 20
+
+export function generateShow(fixtures: number, palettes: number): Show {
+  const random = seededRandom(3)
+  const builder = new ShowBuilder('bench', PERSON)
+  builder.run('beginShow', { name: 'Bench', venue: harbourHall, types: [...OSTREL_TYPES] })
+  const bars = Math.ceil(fixtures / ON_A_BAR)
+  builder.run('importRig', {
+    hangs: Array.from({ length: bars }, (_, i) => ({
+      name: `Bar ${i + 1}`,
+      form: 'bar' as const,
+      origin: vec3(0, i - 4, 6 + random()),
+      yaw: 0,
+      rise: 0,
+      length: 16,
+    })),
+    fixtures: Array.from({ length: fixtures }, (_, i) => ({
+      number: i + 1,
+      name: '',
+      type: OSTREL_TYPES[i % OSTREL_TYPES.length]?.name ?? '',
+      hang: `Bar ${Math.floor(i / ON_A_BAR) + 1}`,
+      along: (i % ON_A_BAR) * 0.75 - 7.2,
+      out: 0,
+      drop: 0.1,
+      yaw: 0,
+      pitch: 0,
+      roll: 0,
+      universe: null,
+      address: null,
+      note: '',
+    })),
+    targets: Array.from({ length: TARGETS }, (_, i) => ({
+      name: `Place ${i + 1}`,
+      position: vec3(random() * 12 - 6, random() * 9, random() * 2),
+    })),
+  })
+  return withPalettes(builder.show, palettes)
+}
+
+function withPalettes(show: Show, palettes: number): Show {
+  const draft = new Draft(show)
+  const targets = [...targetsOf(show).values()]
+  for (let i = 0; i < palettes; i++) {
+    const id = asPaletteId(`p${i}`)
+    const placed = targets[i % targets.length]
+    if (!placed) continue
+    draft.put('palette', id, {
+      number: i + 1,
+      name: `Palette ${i + 1}`,
+      colour: 'brass',
+      symbol: null,
+      shelf: 'position',
+      take: ['position'],
+    })
+    for (const rigged of rigOf(show).values()) {
+      const { side, pan } = solveAim(rigged.mount, placed.position)
+      draft.put('paletteValue', paletteValueId(id, 'position', { own: rigged.id }), {
+        palette: id,
+        fixture: rigged.id,
+        fixtureType: null,
+        attribute: 'position',
+        value: { kind: 'aim', target: asTargetId(placed.id), at: null, offset: vec3(0, 0, 0), choice: { side, pan } },
+      })
+    }
+  }
+  return draft.result()
+}

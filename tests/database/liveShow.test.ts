@@ -1,0 +1,211 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { commandId, asTargetId, personId, showId, windowId, changeGroupId, type ShowId } from '#core/show/ids'
+import { targetsOf } from '#core/show/targets'
+import { choose } from '#demo/choices'
+import { loadShow } from '../../server/database/showRepository'
+import { entriesSince } from '../../server/database/journalRepository'
+import { House } from '../../server/shows/house'
+import type { LiveShow } from '../../server/shows/liveShow'
+import { freshDatabase, type FreshDatabase } from './freshDatabase'
+
+let database: FreshDatabase
+let house: House
+let id: ShowId
+let live: LiveShow
+let commands = 0
+
+const asker = (name: string, seenRevision = live.revision) => ({
+  person: personId.parse(name),
+  window: windowId.parse(`${name}-window`),
+  seenRevision,
+})
+const run = (name: string, command: string, input: unknown, seen?: number) =>
+  live.run({ id: commandId.parse(`c${++commands}`), name: command, input, ...asker(name, seen) })
+const undo = (name: string, how: 'ask' | 'anyway' | 'waive' = 'ask') => {
+  const step = live.undoState(personId.parse(name)).undo
+  return live.toggle({
+    id: commandId.parse(`c${++commands}`),
+    direction: 'undo',
+    group: step?.group ?? changeGroupId.parse('none'),
+    how,
+    ...asker(name),
+  })
+}
+const where = (name: string) => targetsOf(live.show).get(choose(live.show).target(name))?.position
+const move = (person: string, target: string, y: number, seen?: number) =>
+  run(person, 'moveTarget', { target: choose(live.show).target(target), position: { x: 0, y, z: 0 } }, seen)
+
+beforeAll(async () => {
+  database = await freshDatabase()
+  house = await House.open(database.address)
+  await house.loadDemoWhenEmpty()
+  id = showId.parse('salt-lantern')
+  const opened = await house.show(id)
+  if (!opened) throw new Error('the demo was not loaded')
+  live = opened
+  await run('anna', 'joinShow', { name: 'Anna' })
+  await run('ben', 'joinShow', { name: 'Ben' })
+})
+
+afterAll(async () => {
+  await house.close()
+  await database.drop()
+})
+
+describe('a show in the database', () => {
+  it('reads back exactly as it is in memory, after changes too', async () => {
+    const { fixtures, target } = choose(live.show)
+    await run('anna', 'aimAtTarget', {
+      fixtures: fixtures('1-6'),
+      target: target('Shore line'),
+      offset: { x: 0, y: 0.4, z: 0 },
+      along: { from: 0, to: 1 },
+    })
+    await run('anna', 'recordPalette', { number: 95.5, name: 'Tried', colour: 'kelp', shelf: 'position' })
+    const stored = await loadShow(house.knex, id)
+    expect(stored?.revision).toBe(live.revision)
+    for (const kind of Object.keys(live.show.all))
+      expect([kind, new Map(Reflect.get(stored?.show.all ?? {}, kind))]).toEqual([
+        kind,
+        new Map(Reflect.get(live.show.all, kind)),
+      ])
+  })
+
+  it('loads the demo once, whoever asks', async () => {
+    await house.loadDemoWhenEmpty()
+    expect(await house.shows()).toHaveLength(1)
+  })
+
+  it('refuses at the database what cannot be: a link to nothing, a twin number, a value of the wrong kind', async () => {
+    const value = {
+      show_id: id,
+      id: 'x',
+      cue: choose(live.show).cue(1, 1),
+      fixture: choose(live.show).fixtures('1')[0],
+      attribute: 'intensity',
+    }
+    const insert = (row: object) => house.knex.transaction((t) => t('cue_value').insert({ ...value, ...row }))
+    await expect(insert({ attribute: 'zoom', value: { kind: 'link', palette: 'none' } })).rejects.toThrow(/foreign key/)
+    await expect(insert({ attribute: 'edge', value: { kind: 'pool', diameter: 1 } })).rejects.toThrow(/check/)
+    const twin = house.knex.transaction((t) => t('palette').where({ show_id: id, number: 2 }).update({ number: 1 }))
+    await expect(twin).rejects.toThrow(/unique/)
+  })
+})
+
+describe('commands', () => {
+  it('are journaled with the show in one transaction, or not at all', async () => {
+    const before = live.revision
+    const refused = await run('anna', 'moveHang', {
+      hang: [...live.show.all.hang.keys()][0],
+      origin: { x: 0, y: 0, z: -1 },
+    })
+    expect(refused).toMatchObject({ ok: false, status: 422, refusal: { code: 'below floor' } })
+    expect(await run('anna', 'moveTarget', { target: 5 })).toMatchObject({
+      ok: false,
+      refusal: { code: 'bad input', field: 'target' },
+    })
+    expect(await run('anna', 'flyAway', {})).toMatchObject({ ok: false, status: 400 })
+    expect(live.revision).toBe(before)
+    await move('anna', 'Shore mark', 1)
+    const [entry] = await entriesSince(house.knex, id, before)
+    expect(entry).toMatchObject({ seq: before + 1, person: 'anna', label: expect.stringContaining('Shore mark') })
+  })
+
+  it('sent twice under one id are done once', async () => {
+    const request = {
+      id: commandId.parse('same'),
+      name: 'goToCue',
+      input: { list: choose(live.show).list(1), cue: choose(live.show).cue(1, 3) },
+      ...asker('anna'),
+    }
+    const first = await live.run(request)
+    const second = await live.run(request)
+    expect(second).toEqual(first)
+  })
+
+  it('never overwrite what their window had not seen', async () => {
+    const seen = live.revision
+    await move('ben', 'House front', -4)
+    expect(await move('anna', 'House front', -6, seen)).toMatchObject({
+      ok: false,
+      status: 409,
+      refusal: { code: 'changed meanwhile', message: expect.stringContaining('Ben') },
+    })
+    expect(where('House front')?.y).toBe(-4)
+    expect(await move('anna', 'House front', -6)).toMatchObject({ ok: true })
+    expect(await move('anna', 'House front', -7, seen)).toMatchObject({ ok: true })
+  })
+
+  it('tell every listener of each entry once and in order', async () => {
+    const heard: number[] = []
+    const stop = live.subscribe((entry) => heard.push(entry.seq))
+    const from = live.revision
+    await Promise.all([move('anna', 'Shore mark', 2), move('anna', 'Shore mark', 3), move('anna', 'Shore mark', 4)])
+    stop()
+    expect(heard).toEqual([from + 1, from + 2, from + 3])
+  })
+})
+
+describe('undo', () => {
+  it('takes back one’s own step and leaves what others set later', async () => {
+    await move('anna', 'Shore mark', 1)
+    await move('ben', 'Shore mark', 2)
+    const answer = await undo('anna')
+    expect(answer).toMatchObject({ ok: true, note: expect.stringContaining('Ben') })
+    expect(where('Shore mark')?.y).toBe(2)
+  })
+
+  it('refuses to take a palette from under someone’s cue, unless told to all the same', async () => {
+    const { fixtures } = choose(live.show)
+    await run('anna', 'turnHeads', { fixtures: fixtures('51'), pan: { how: 'to', degrees: 5 }, tilt: null })
+    await run('anna', 'recordPalette', { number: 97, name: 'Leaned on', colour: 'rose', shelf: 'position' })
+    await run('ben', 'recallPalette', { palette: choose(live.show).palette(97), fixtures: fixtures('51') })
+    await run('ben', 'recordCue', {
+      list: choose(live.show).list(1),
+      number: 99,
+      name: 'Leans',
+      rise: 1,
+      fall: 1,
+      move: null,
+      travel: 'angle',
+    })
+    expect(await undo('anna')).toMatchObject({
+      ok: false,
+      status: 409,
+      refusal: { message: expect.stringContaining('cue 99') },
+    })
+    expect(await undo('anna', 'anyway')).toMatchObject({ ok: true })
+    expect([...live.show.all.palette.values()].some((p) => p.number === 97)).toBe(false)
+    expect((await loadShow(house.knex, id))?.show.all.cueValue.size).toBe(live.show.all.cueValue.size)
+    await undo('anna')
+    expect([...live.show.all.palette.values()].some((p) => p.number === 97)).toBe(true)
+  })
+})
+
+describe('two servers on one database', () => {
+  it('see each other’s changes, and neither overwrites the other', async () => {
+    const other = await House.open(database.address)
+    try {
+      const theirs = await other.show(id)
+      if (!theirs) throw new Error('the second server does not see the show')
+      const heard = new Promise<number>((resolve) => theirs.subscribe((entry) => resolve(entry.seq)))
+      await move('anna', 'Shore mark', 8)
+      expect(await heard).toBe(live.revision)
+      const target = asTargetId(choose(live.show).target('Shore mark'))
+      const input = { target, position: { x: 0, y: 9, z: 0 } }
+      const answer = await theirs.run({
+        id: commandId.parse('from-other'),
+        name: 'moveTarget',
+        input,
+        person: personId.parse('anna'),
+        window: windowId.parse('w2'),
+        seenRevision: theirs.revision,
+      })
+      expect(answer).toMatchObject({ ok: true })
+      await move('ben', 'Jetty root', 1)
+      expect(where('Shore mark')?.y).toBe(9)
+    } finally {
+      await other.close()
+    }
+  })
+})

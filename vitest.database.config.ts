@@ -1,0 +1,6 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  esbuild: { tsconfigRaw: '{}' },
+  test: { include: ['tests/database/**/*.test.ts'], pool: 'forks', testTimeout: 30_000, hookTimeout: 60_000 },
+})
