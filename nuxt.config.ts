@@ -49,7 +49,7 @@ export default defineNuxtConfig({
         'object-src': ["'none'"],
         'script-src': ["'self'", "'nonce-{{nonce}}'"],
         'script-src-attr': ["'none'"],
-        'style-src': ["'self'", "'unsafe-inline'"],
+        'style-src': ["'self'", "'nonce-{{nonce}}'"],
         'worker-src': ["'self'", 'blob:'],
         'upgrade-insecure-requests': false,
       },

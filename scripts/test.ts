@@ -17,7 +17,7 @@ function run(command: string, args: string[], env: NodeJS.ProcessEnv = {}): Prom
   return new Promise((resolve, reject) => {
     const child = spawn(command, args, {
       stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, NO_COLOR: '1', ...env },
+      env: { ...process.env, FORCE_COLOR: '0', ...env },
     })
     let output = ''
     const take = (chunk: Buffer) => {

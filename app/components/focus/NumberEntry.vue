@@ -48,8 +48,8 @@ function back() {
         :disabled="disabled"
         autocomplete="off"
         :placeholder="placeholder"
-        @keydown.enter.prevent="keep"
-        @keydown.esc.stop="back"
+        @keydown.enter.prevent="field?.blur()"
+        @keydown.esc.stop="(back(), field?.blur())"
         @blur="keep"
         @focus="field?.select()"
       />

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 /** Picks the target the selection is aimed at, by name. */
-import { Combobox, ComboboxButton, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import {
+  Combobox,
+  ComboboxButton,
+  ComboboxInput,
+  ComboboxLabel,
+  ComboboxOption,
+  ComboboxOptions,
+} from '@headlessui/vue'
 import { ChevronsUpDown, Diamond } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { targetsOf, type PlacedTarget } from '#core/show/targets'
@@ -25,21 +32,30 @@ const matching = computed(() => {
   return wanted ? targets.value.filter(({ target }) => target.name.toLowerCase().includes(wanted)) : targets.value
 })
 
+/** Gives the keys back to the room. */
+function leave() {
+  requestAnimationFrame(() => {
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
+  })
+}
+
 function pick(placed: PlacedTarget | null) {
   query.value = ''
-  if (placed) emit('pick', placed.id)
+  if (!placed) return
+  emit('pick', placed.id)
+  leave()
 }
 </script>
 
 <template>
   <Combobox :model-value="null" :disabled="disabled" nullable @update:model-value="pick">
     <div class="relative">
+      <ComboboxLabel class="sr-only">Aim at a target</ComboboxLabel>
       <div class="flex items-center gap-2 rounded-lg border border-rule-2 bg-plank px-2.5 py-1.5">
         <Diamond :size="14" class="shrink-0 text-brass" aria-hidden="true" />
         <ComboboxInput
           class="min-w-0 flex-1 bg-transparent font-semibold text-sail placeholder:text-sail focus:outline-none focus:placeholder:text-haze"
           :placeholder="currentName"
-          aria-label="Aim at a target"
           autocomplete="off"
           @change="query = $event.target.value"
         />

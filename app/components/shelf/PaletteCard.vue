@@ -72,7 +72,7 @@ const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
 <template>
   <article
     class="group relative w-[133px] shrink-0 rounded-lg border bg-plank"
-    :class="[inHand ? 'border-coral' : 'border-rule', reach === 0 ? 'opacity-60' : '']"
+    :class="inHand ? 'border-coral' : 'border-rule'"
     @pointerenter="emit('look', true)"
     @pointerleave="emit('look', false)"
   >
@@ -84,7 +84,7 @@ const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
       @focus="emit('look', true)"
       @blur="emit('look', false)"
     >
-      <div class="relative h-[70px] bg-night">
+      <div class="relative h-[70px] bg-night" :class="reach === 0 ? 'opacity-35' : ''">
         <StagePicture v-if="isPlaced" :fixtures="lights" :venue="venue" />
         <div v-else-if="swatch" class="grid h-full place-items-center">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />
@@ -97,7 +97,7 @@ const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
         <div class="h-full" :class="reach === 1 ? 'bg-kelp' : 'bg-brass'" :style="{ width: `${reach * 100}%` }" />
       </div>
       <div class="px-2 pt-1 pb-1.5">
-        <p class="truncate font-semibold">
+        <p class="truncate font-semibold" :class="reach === 0 ? 'text-haze' : ''">
           <span class="mr-1 font-normal text-mist">{{ palette.number }}</span>{{ palette.name }}
         </p>
         <p class="flex justify-between text-xs text-mist">

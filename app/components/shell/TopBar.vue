@@ -61,7 +61,7 @@ const ROOMS = [
         <span class="max-w-56 truncate"
           >Undo<template v-if="steps.nextUndo">: {{ steps.nextUndo.label }}</template></span
         >
-        <span class="key hidden xl:inline">Ctrl Z</span>
+        <span class="key hidden xl:inline" aria-hidden="true">Ctrl Z</span>
       </button>
       <button
         type="button"

@@ -1,0 +1,110 @@
+/** A running application of its own for every test: fresh database, the demo show, the built server. */
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test as base, type Locator, type Page } from '@playwright/test'
+import { freePort } from '../../scripts/ports'
+import { startServer } from '../../scripts/serve'
+import { freshDatabase } from '../database/freshDatabase'
+
+interface Fixtures {
+  /** Address of the application; going there opens the demo show. */
+  url: string
+  /** The demo show, opened in Focus. */
+  desk: Page
+}
+
+export const test = base.extend<Fixtures>({
+  url: async ({}, use, { workerIndex }) => {
+    const database = await freshDatabase()
+    const server = await startServer(database.address, '127.0.0.1', await freePort(4500 + workerIndex * 100))
+    await use(server.url)
+    await server.stop()
+    await database.drop()
+  },
+  desk: async ({ page, url }, use) => {
+    const troubles: string[] = []
+    page.on('pageerror', (error) => troubles.push(String(error)))
+    await openDesk(page, url)
+    await use(page)
+    expect(troubles).toEqual([])
+  },
+})
+
+export { expect }
+
+export async function openDesk(page: Page, url: string): Promise<void> {
+  await page.goto(url)
+  await expect(page.getByRole('group', { name: 'Stage plan' })).toBeVisible()
+  await expect(page.getByText('Looking for the server')).toBeHidden()
+}
+
+/** Types a selection as a person would: the first digit anywhere in the room begins it. */
+export async function select(page: Page, entry: string): Promise<void> {
+  await page.keyboard.press('Escape')
+  await page.keyboard.type(entry)
+  await page.keyboard.press('Enter')
+}
+
+/** Waits until exactly these are selected, in this order. */
+export async function expectSelected(page: Page, numbers: readonly number[]): Promise<void> {
+  const heads = page.getByRole('complementary', { name: 'In hand' }).getByRole('rowheader')
+  await expect(heads).toHaveText(numbers.map((number, i) => new RegExp(`^\\s*${i + 1}\\s*${number}\\s*$`)))
+}
+
+/** The cells of the aim table for one fixture: pan, tilt, throw, pool. */
+export function aimOf(page: Page, fixture: number): Locator {
+  return page
+    .getByRole('complementary', { name: 'In hand' })
+    .getByRole('row', { name: new RegExp(`\\b${fixture}\\b`) })
+    .first()
+}
+
+/** The middle of something on the screen. */
+export async function middle(of: Locator): Promise<{ x: number; y: number }> {
+  const box = await of.boundingBox()
+  if (!box) throw new Error('it is not on the screen')
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+}
+
+/** The mark of a target on the plan, without its name. */
+export function targetMark(page: Page, name: string): Locator {
+  return page
+    .getByRole('img', { name: `Target ${name}`, exact: true })
+    .locator('circle')
+    .last()
+}
+
+export async function drag(page: Page, from: { x: number; y: number }, to: { x: number; y: number }): Promise<void> {
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  await page.mouse.move((from.x + to.x) / 2, (from.y + to.y) / 2, { steps: 4 })
+  await page.mouse.move(to.x, to.y, { steps: 4 })
+  await page.mouse.up()
+}
+
+export async function record(
+  page: Page,
+  what: 'palette' | 'cue',
+  fields: { shelf?: string; number?: string; name: string },
+): Promise<void> {
+  const hand = page.getByRole('complementary', { name: 'In hand' })
+  await hand.getByRole('button', { name: what === 'cue' ? 'Cue' : /^Record/, exact: what === 'cue' }).click()
+  const form = page.getByRole('form', { name: `Record a ${what}` })
+  if (fields.shelf) await form.getByLabel('shelf').selectOption(fields.shelf)
+  if (fields.number) await form.getByLabel('number').fill(fields.number)
+  await form.getByLabel('name').fill(fields.name)
+  await form.getByRole('button', { name: /^Record/ }).click()
+  await expect(form).toBeHidden()
+}
+
+/** No fault that axe can find, WCAG A and AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze()
+  const faults = violations.map(
+    ({ id, nodes }) =>
+      `${id}: ${nodes
+        .map((node) => node.target.join(' '))
+        .slice(0, 4)
+        .join(' | ')}`,
+  )
+  expect(faults).toEqual([])
+}

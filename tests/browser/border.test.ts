@@ -1,0 +1,72 @@
+import { expect, openDesk, test } from './app'
+
+test.describe('the border of the application', () => {
+  test('answers every fault in one shape a person can act on', async ({ url, request }) => {
+    const post = (path: string, data: string | object, headers: Record<string, string> = {}) =>
+      request.post(`${url}${path}`, { data, headers: { 'content-type': 'application/json', ...headers } })
+    const commands = '/api/shows/salt-lantern/commands'
+    const faults = [
+      [await post(commands, '{'), 400],
+      [await post(commands, { id: 'x' }), 400],
+      [
+        await post('/api/shows/nowhere/commands', {
+          id: 'x',
+          name: 'clearHand',
+          input: {},
+          window: 'w',
+          seenRevision: 0,
+        }),
+        404,
+      ],
+      [
+        await post(commands, {
+          id: 'x',
+          name: 'clearHand',
+          input: { families: ['smell'] },
+          window: 'w',
+          seenRevision: 0,
+        }),
+        422,
+      ],
+      [await post('/api/shows', { name: ' ' }), 400],
+      [await request.get(`${url}/api/nothing`), 404],
+      [await request.get(`${url}/api/shows/salt-lantern/events?since=soon`), 400],
+      [await post('/api/shows', { name: 'Stolen' }, { origin: 'http://elsewhere.example' }), 403],
+      [await request.get(`${url}/api/shows`, { headers: { host: 'elsewhere.example' } }), 403],
+    ] as const
+    for (const [response, status] of faults) {
+      expect([response.url(), response.status()]).toEqual([response.url(), status])
+      const { error } = await response.json()
+      expect(error.code).toBeTruthy()
+      expect(error.message).toMatch(/\.$/)
+    }
+    const { shows } = await (await request.get(`${url}/api/shows`)).json()
+    expect(shows).toHaveLength(1)
+  })
+
+  test('has a strict content policy and gives nothing to other origins', async ({ url, request }) => {
+    const headers = (await request.get(url)).headers()
+    const policy = headers['content-security-policy'] ?? ''
+    expect(policy).toContain("script-src 'self' 'nonce-")
+    expect(policy).not.toContain('unsafe-inline')
+    expect(policy).not.toContain('unsafe-eval')
+    expect(headers['access-control-allow-origin']).toBeUndefined()
+  })
+
+  test('refuses a body too large and keeps running', async ({ url, request }) => {
+    const response = await request.post(`${url}/api/shows`, { data: { name: 'x'.repeat(9_000_000) } })
+    expect(response.status()).toBe(413)
+    expect((await request.get(`${url}/api/health`)).ok()).toBe(true)
+  })
+})
+
+test('a hand survives reload, and a page that finds no server says so and comes back', async ({ desk, url }) => {
+  await desk.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
+  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await openDesk(desk, url)
+  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await desk.goto(`${url}/shows/nowhere/focus`)
+  await expect(desk.getByRole('alert')).toHaveText('There is no such show here.')
+  await desk.getByRole('link', { name: 'Open another show' }).click()
+  await expect(desk.getByRole('group', { name: 'Stage plan' })).toBeVisible()
+})

@@ -1,0 +1,77 @@
+import { readFileSync } from 'node:fs'
+import { expect, expectAccessible, record, select, test } from './app'
+
+const rig = (name: string) => `tests/browser/rigs/quay-studio-${name}.csv`
+
+test('builds a show from tables made elsewhere, and one trim carries through its cues', async ({ desk }) => {
+  await desk.getByRole('button', { name: /show menu/ }).click()
+  await desk.getByRole('menuitem', { name: 'New show' }).click()
+  await desk.getByRole('textbox', { name: 'Name of the show' }).fill('Quay Studio')
+  await desk.getByRole('button', { name: 'Make show' }).click()
+  await expect(desk.getByText('Hangs and their fixtures belong here.')).toBeVisible()
+  await expectAccessible(desk)
+
+  const importRig = async () => {
+    await desk.getByRole('button', { name: /show menu/ }).click()
+    await desk.getByRole('menuitem', { name: 'Import a rig' }).click()
+  }
+  const dialog = desk.getByRole('dialog')
+  await importRig()
+  await dialog.getByLabel('Choose files').setInputFiles([rig('rig'), rig('hangs'), rig('targets')])
+  await expect(dialog.getByRole('status')).toHaveText('7 hangs, 27 fixtures, 10 targets will come in.')
+  await dialog.getByRole('button', { name: 'Import', exact: true }).click()
+  await expect(dialog).toBeHidden()
+
+  await importRig()
+  await dialog.getByLabel(/paste a table/).fill(readFileSync(rig('rig-with-mistakes'), 'utf8'))
+  await dialog.getByRole('button', { name: 'Read it' }).click()
+  const report = dialog.getByRole('table', { name: /Rows to look at/ })
+  await expect(report.getByRole('row')).toHaveCount(7)
+  for (const words of [
+    /^5 whole row has 14 cells/,
+    /^10 hang .*Bar Q/,
+    /^14 universe .*70000/,
+    /^18 number “131”/,
+    /^19 yaw “east”/,
+    /^22 address 3\.121 overlaps fixture 134/,
+  ])
+    await expect(report.getByRole('row', { name: words })).toBeVisible()
+  await expect(dialog.getByRole('region', { name: 'Pasted table' })).toContainText('already in the show')
+  await expectAccessible(desk)
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
+
+  for (const [i, target] of ['Cello', 'Crate', 'Clock face'].entries()) {
+    await select(desk, '101-116')
+    await desk.getByRole('combobox', { name: 'Aim at a target' }).fill(target)
+    await desk.getByRole('option', { name: target }).click()
+    await expect(desk.getByText('12 solved, all reach').first()).toBeVisible()
+    await record(desk, 'palette', { shelf: 'position', name: target })
+    await record(desk, 'cue', { name: `To the ${target}` })
+    await expect(desk.getByRole('group', { name: 'Cue on stage' })).toContainText(`${i + 1} To the ${target}`)
+  }
+  await select(desk, '113')
+  await desk.getByRole('button', { name: /^Trim height of Bar B/ }).click()
+  await desk.keyboard.type('5.3')
+  await desk.keyboard.press('Enter')
+  const proposal = desk.getByRole('region', { name: 'Proposed change' })
+  await expect(proposal.getByRole('status')).toHaveText('Move Bar B 0.60 m down: 3 palettes, 3 cues follow')
+  const before = await desk
+    .getByRole('complementary', { name: 'In hand' })
+    .getByRole('row', { name: /113/ })
+    .innerText()
+  await proposal.getByRole('button', { name: /Keep/ }).click()
+  await expect(desk.getByRole('button', { name: 'Trim height of Bar B, 5.30 metres' })).toBeVisible()
+  await expect(desk.getByRole('complementary', { name: 'In hand' }).getByRole('row', { name: /113/ })).toHaveText(
+    before,
+    { useInnerText: true },
+  )
+
+  await desk.getByRole('tab', { name: 'Position' }).click()
+  const download = desk.waitForEvent('download')
+  await desk.getByRole('link', { name: 'Export the aims of Cello as CSV' }).click()
+  const csv = readFileSync(await (await download).path(), 'utf8')
+  expect(csv.split('\n')[0]).toBe(
+    'number,name,target,pan (deg),tilt (deg),throw (m),zoom (deg),pool (m),state,short (deg),miss (m)',
+  )
+  expect(csv).toMatch(/^101,Tern 101,Cello,-?\d+\.\d{4},-?\d+\.\d{4},\d+\.\d{3},,,reached,,$/m)
+})
