@@ -32,11 +32,17 @@ const matching = computed(() => {
   return wanted ? targets.value.filter(({ target }) => target.name.toLowerCase().includes(wanted)) : targets.value
 })
 
-/** Gives the keys back to the room. */
+/**
+ * Gives the keys back to the room. The combobox takes the focus once more in the next frame after a
+ * click on an option, so it is let go of then as well.
+ */
 function leave() {
-  requestAnimationFrame(() => {
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
-  })
+  const input = document.activeElement
+  if (!(input instanceof HTMLInputElement)) return
+  const letGo = () => input.blur()
+  letGo()
+  input.addEventListener('focus', letGo)
+  requestAnimationFrame(() => requestAnimationFrame(() => input.removeEventListener('focus', letGo)))
 }
 
 function pick(placed: PlacedTarget | null) {
