@@ -5,10 +5,10 @@ import { vec3 } from '#core/geometry/vector'
 export const HANGS: readonly HangRow[] = [
   { name: 'Bridge', form: 'bridge', origin: vec3(0, -3.2, 7.4), yaw: 0, rise: 0, length: 10.4 },
   { name: 'Bar 1', form: 'bar', origin: vec3(0, 1.35, 7.0), yaw: 0, rise: 0, length: 12 },
-  { name: 'Bar 2', form: 'bar', origin: vec3(0, 4.1, 7.2), yaw: 0, rise: 0, length: 11 },
+  { name: 'Bar 2', form: 'bar', origin: vec3(0, 4.1, 7.2), yaw: 0, rise: 0, length: 10.4 },
   { name: 'Bar 3', form: 'bar', origin: vec3(0, 7.3, 6.9), yaw: 0, rise: 0, length: 12 },
-  { name: 'Boom right', form: 'boom', origin: vec3(-6.6, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
-  { name: 'Boom left', form: 'boom', origin: vec3(6.6, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
+  { name: 'Boom right', form: 'boom', origin: vec3(-6.9, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
+  { name: 'Boom left', form: 'boom', origin: vec3(6.9, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
   { name: 'Floor row', form: 'floor', origin: vec3(0, 9.1, 0), yaw: 0, rise: 0, length: 9 },
 ]
 

@@ -3,7 +3,8 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Locator, type Page } from '@playwright/test'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
-import { freshDatabase } from '../database/freshDatabase'
+import { freshDatabase } from '../../scripts/freshDatabase'
+import { TEST_CLUSTER } from '../testCluster'
 
 interface Fixtures {
   /** Address of the application; going there opens the demo show. */
@@ -14,7 +15,7 @@ interface Fixtures {
 
 export const test = base.extend<Fixtures>({
   url: async ({}, use, { workerIndex }) => {
-    const database = await freshDatabase()
+    const database = await freshDatabase(TEST_CLUSTER)
     const server = await startServer(database.address, '127.0.0.1', await freePort(4500 + workerIndex * 100))
     await use(server.url)
     await server.stop()

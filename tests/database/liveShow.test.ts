@@ -6,7 +6,8 @@ import { loadShow } from '../../server/database/showRepository'
 import { entriesSince } from '../../server/database/journalRepository'
 import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
-import { freshDatabase, type FreshDatabase } from './freshDatabase'
+import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
 let house: House
@@ -36,7 +37,7 @@ const move = (person: string, target: string, y: number, seen?: number) =>
   run(person, 'moveTarget', { target: choose(live.show).target(target), position: { x: 0, y, z: 0 } }, seen)
 
 beforeAll(async () => {
-  database = await freshDatabase()
+  database = await freshDatabase(TEST_CLUSTER)
   house = await House.open(database.address)
   await house.loadDemoWhenEmpty()
   id = showId.parse('salt-lantern')

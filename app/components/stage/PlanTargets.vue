@@ -30,8 +30,9 @@ const drawn = computed(() => {
     const { x, y } = toScreen(spot)
     return [NUMBER_BASE, GLYPH_BASE].map((base) => ({ x: x - 9, y: y + base, width: 18 }))
   })
-  return [...targetsOf(props.show).values()]
-    .map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
+  const marks = [...targetsOf(props.show).values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
+  for (const { at } of marks) taken.push({ x: at.x - 6, y: at.y + 4, width: 12 })
+  return marks
     .sort((a, b) => a.at.y - b.at.y)
     .map(({ placed, at }) => {
       const { form, name } = placed.target
@@ -50,7 +51,7 @@ const drawn = computed(() => {
     })
 })
 
-/** Beside the mark, on the side or at the height where no other name stands. */
+/** Beside the mark, on the side and at the height where it runs into least. */
 function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; y: number; width: number }[]) {
   const tries = [
     { x: at.x + 9, y: at.y + 4 },
@@ -62,12 +63,13 @@ function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; 
     { x: at.x - width / 2, y: at.y + 19 },
     { x: at.x - width / 2, y: at.y - 11 },
   ]
-  const isFree = (place: ScreenPoint) =>
-    taken.every(
+  const collisions = (place: ScreenPoint) =>
+    taken.filter(
       (other) =>
-        Math.abs(other.y - place.y) >= LABEL_HEIGHT || place.x + width < other.x || other.x + other.width < place.x,
-    )
-  return { ...(tries.find(isFree) ?? tries[0] ?? at), width }
+        Math.abs(other.y - place.y) < LABEL_HEIGHT && place.x + width >= other.x && other.x + other.width >= place.x,
+    ).length
+  const best = tries.reduce((a, b) => (collisions(b) < collisions(a) ? b : a))
+  return { ...best, width }
 }
 
 /** Where moved targets stood before. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Says what a change of the stage carries along, before it is done. Never covers the plan. */
 import { computed } from 'vue'
+import { SAME_PLACE } from '#core/geometry/tolerance'
 import { effectsInWords, metresInWords } from '#core/refocus/words'
 import { rigOf } from '#core/show/rig'
 import { useProposal } from '../../stores/proposal'
@@ -14,6 +15,7 @@ const named = computed(() => {
   const show = store.view
   if (!current || !show) return null
   const { palettes, cues, losingReach, staysBehind } = current.effects
+  const nameOf = (palette: string) => show.all.palette.get(palette)?.name ?? ''
   const numbers = (ids: readonly string[]) => ids.map((id) => show.all.cue.get(id)?.number ?? '?').join(', ')
   const set = cues.filter((cue) => cue.how === 'set').map((cue) => cue.cue)
   const carried = cues.filter((cue) => cue.how === 'carried').map((cue) => cue.cue)
@@ -25,10 +27,14 @@ const named = computed(() => {
   return {
     title: current.title.charAt(0).toUpperCase() + current.title.slice(1),
     words: effectsInWords(current.effects),
-    palettes: palettes.map((p) => {
-      const name = show.all.palette.get(p.palette)?.name ?? ''
-      return p.shiftMetres < 0.0005 ? `${name} re-aimed in place` : `${name} moves ${metresInWords(p.shiftMetres)}`
-    }),
+    moving: palettes
+      .filter((palette) => palette.shiftMetres >= SAME_PLACE)
+      .map((palette) => `${nameOf(palette.palette)} moves ${metresInWords(palette.shiftMetres)}`)
+      .join(', '),
+    inPlace: palettes
+      .filter((palette) => palette.shiftMetres < SAME_PLACE)
+      .map((palette) => nameOf(palette.palette))
+      .join(', '),
     set: numbers(set),
     carried: numbers(carried),
     losing: losingReach.map((id) => rigOf(show).get(id)?.fixture.number ?? '?').join(', '),
@@ -49,9 +55,13 @@ const named = computed(() => {
           <strong class="text-sail">{{ named.title }}</strong><span class="text-mist">: {{ named.words }}</span>
         </p>
         <dl class="mt-1.5 grid max-h-28 grid-cols-[auto_1fr] gap-x-3 overflow-y-auto text-sm">
-          <template v-if="named.palettes.length">
+          <template v-if="named.moving">
             <dt class="text-haze">Palettes</dt>
-            <dd class="text-mist">{{ named.palettes.join(', ') }}</dd>
+            <dd class="text-mist">{{ named.moving }}</dd>
+          </template>
+          <template v-if="named.inPlace">
+            <dt class="text-haze">Re-aimed in place</dt>
+            <dd class="text-mist">{{ named.inPlace }}</dd>
           </template>
           <template v-if="named.set">
             <dt class="text-haze">Set in cues</dt>

@@ -1,0 +1,92 @@
+/** `npm run pictures`: takes the pictures in docs/screenshots anew, from the demo show. */
+import { chromium, type Page } from '@playwright/test'
+import { freshDatabase } from './freshDatabase'
+import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './browser'
+import { buildWhenStale } from './build'
+import { startCluster } from './cluster'
+import { freePort } from './ports'
+import { startServer } from './serve'
+
+interface Picture {
+  readonly name: string
+  readonly room: 'focus' | 'cues'
+  /** What a person does before the picture is taken. */
+  readonly prepare: (page: Page) => Promise<void>
+}
+
+async function select(page: Page, entry: string): Promise<void> {
+  await page.keyboard.type(entry)
+  await page.keyboard.press('Enter')
+}
+
+async function recall(page: Page, palette: RegExp): Promise<void> {
+  await page.getByRole('button', { name: palette }).click()
+  await page.getByText('In hand: ').waitFor()
+}
+
+const PICTURES: readonly Picture[] = [
+  {
+    name: 'focus',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '12-17')
+      await recall(page, /Palette 1 Dory bow/)
+      await page.keyboard.press('ArrowUp')
+      await page.keyboard.press('ArrowUp')
+      await page.getByText('0.20 m upstage of it').waitFor()
+      await page.mouse.move(640, 20)
+    },
+  },
+  {
+    name: 'proposal',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '31-38')
+      await page.getByRole('button', { name: /^Trim height of Bar 3/ }).click()
+      await page.keyboard.type('6.1')
+      await page.keyboard.press('Enter')
+      await page.getByRole('region', { name: 'Proposed change' }).waitFor()
+    },
+  },
+  { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },
+]
+
+async function take(page: Page, url: string, { name, room, prepare }: Picture): Promise<void> {
+  await page.goto(`${url}/shows/salt-lantern/${room}`)
+  await page.getByRole('link', { name: 'Focus' }).waitFor()
+  await page.getByText('Looking for the server').waitFor({ state: 'hidden' })
+  await prepare(page)
+  await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' })
+}
+
+const say = (line: string) => console.log(line)
+
+async function takeAll(): Promise<void> {
+  ensureChromium(say)
+  await buildWhenStale(say)
+  const cluster = await startCluster('data/test', say)
+  const database = await freshDatabase(cluster.address)
+  const server = await startServer(database.address, '127.0.0.1', await freePort(4400))
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
+  try {
+    for (const picture of PICTURES) {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+      await take(await context.newPage(), server.url, picture)
+      await context.close()
+      say(`docs/screenshots/${picture.name}.png`)
+    }
+  } finally {
+    await browser.close()
+    await server.stop()
+    await database.drop()
+    await cluster.stop()
+  }
+}
+
+takeAll().then(
+  () => process.exit(0),
+  (error: unknown) => {
+    console.error(error)
+    process.exit(1)
+  },
+)
