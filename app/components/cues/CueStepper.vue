@@ -23,7 +23,7 @@ defineExpose({ step })
 <template>
   <div
     v-if="list && list.cues.length"
-    class="flex items-center gap-1 rounded-lg border border-rule-2 bg-deck p-0.5"
+    class="flex min-w-0 items-center gap-1 rounded-lg border border-rule-2 bg-deck p-0.5"
     role="group"
     aria-label="Cue on stage"
   >
@@ -37,7 +37,7 @@ defineExpose({ step })
     >
       <ChevronLeft :size="15" />
     </button>
-    <p class="min-w-36 truncate px-1 text-center text-sm" aria-live="polite">
+    <p class="min-w-0 truncate lg:min-w-36 px-1 text-center text-sm" aria-live="polite">
       <template v-if="current"
         ><span class="font-mono text-coral">{{ current.cue.number }}</span> {{ current.cue.name }}</template
       >

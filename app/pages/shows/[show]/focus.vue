@@ -36,11 +36,16 @@ useFocusKeys(
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
       <StagePlan v-if="desk.drawn" ref="plan" class="flex-1" :show="desk.drawn" :pools-at-floor="poolsAtFloor" />
       <div
-        class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between *:pointer-events-auto"
+        class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between gap-2 *:pointer-events-auto"
       >
         <ToolSwitch />
         <CueStepper ref="stepper" :show="store.view" />
-        <button type="button" class="pill bg-deck" :aria-pressed="poolsAtFloor" @click="poolsAtFloor = !poolsAtFloor">
+        <button
+          type="button"
+          class="pill shrink-0 bg-deck whitespace-nowrap"
+          :aria-pressed="poolsAtFloor"
+          @click="poolsAtFloor = !poolsAtFloor"
+        >
           {{ poolsAtFloor ? 'Pools at floor' : 'Pools at target' }}
         </button>
       </div>
