@@ -3,7 +3,9 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   // The tsconfig is Nuxt's and there only once it is prepared; these tests need none.
   esbuild: { tsconfigRaw: '{}' },
+  // Property tests run thousands of cases: a busy machine must not make them fail.
   test: {
+    testTimeout: 120_000,
     include: [
       'core/**/*.test.ts',
       'cli/**/*.test.ts',

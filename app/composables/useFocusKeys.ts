@@ -29,6 +29,11 @@ const ARROWS: Readonly<Record<string, { x: number; y: number }>> = {
 }
 const TOOLS: Readonly<Record<string, Tool>> = { s: 'select', a: 'aim', m: 'move' }
 
+/** A button of the proposal that has the focus answers Enter itself. */
+function isInProposal(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('[data-proposal]') !== null
+}
+
 export function useFocusKeys(
   plan: () => PlanKeys | null,
   startEntry: (digit: string) => void,
@@ -81,7 +86,7 @@ export function useFocusKeys(
       event.preventDefault()
       startEntry(event.key)
     } else if (event.key === 'Enter') {
-      if (!proposal.current?.settled || event.target instanceof HTMLButtonElement) return
+      if (!proposal.current?.settled || isInProposal(event.target)) return
       event.preventDefault()
       void proposal.keep()
     } else if (arrow) onArrow(event, arrow)

@@ -120,6 +120,18 @@ describe('undo with several people', () => {
     expect(anyway.all.group.has('new')).toBe(false)
   })
 
+  it('refuses to bring back what someone has since taken the number of', () => {
+    const desk = new Desk()
+    const make = (id: string) => desk.change('anna', (draft) => draft.put('group', id, { number: 9, name: id }))
+    const made = make('first')
+    desk.undo('anna')
+    make('second')
+    expect(desk.toggle('anna', made, 'live')).toMatchObject({
+      ok: false,
+      refusal: { code: 'clashes', clash: { field: 'number', value: '9' } },
+    })
+  })
+
   it('takes back a removal with the fields as they were last', () => {
     const desk = new Desk()
     desk.rename('anna', 'a', 'two')

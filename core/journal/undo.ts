@@ -11,6 +11,7 @@ import equal from 'fast-deep-equal'
 import { applyChanges, EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
 import { Draft } from '../show/draft'
 import { danglingReferences } from '../show/references'
+import { clashIn, type Clash } from '../show/uniqueness'
 import type { ChangeGroupId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { JournalIndex, RegisterWrite } from './journalIndex'
@@ -24,6 +25,7 @@ export interface Kept {
 export type ToggleRefusal =
   | { readonly code: 'unknown' }
   | { readonly code: 'built on'; readonly register: string; readonly by: PersonId }
+  | { readonly code: 'clashes'; readonly clash: Clash }
   | { readonly code: 'leaned on'; readonly kind: string; readonly id: string; readonly missing: string }
 
 export type TogglePlan =
@@ -47,7 +49,7 @@ export function planToggle(show: Show, index: JournalIndex, group: ChangeGroupId
     const overlaid = writes.findLast((write) => isLive(write) || write.group === group)
     if (overlaid && overlaid.group !== group) kept.push({ register, by: overlaid.person })
   }
-  const refusal = builtOn(show, index, changes, group) ?? leanedOn(show, changes)
+  const refusal = builtOn(show, index, changes, group) ?? unsound(show, changes)
   return refusal ? { ok: false, refusal } : { ok: true, changes, kept }
 }
 
@@ -65,9 +67,13 @@ function builtOn(show: Show, index: JournalIndex, changes: ChangeSet, group: Cha
   return null
 }
 
-function leanedOn(show: Show, changes: ChangeSet): ToggleRefusal | null {
+/** What would be left pointing at nothing, or standing twice. */
+function unsound(show: Show, changes: ChangeSet): ToggleRefusal | null {
+  const after = applyChanges(show, changes)
+  const clash = clashIn(after, changes)
+  if (clash) return { code: 'clashes', clash }
   if (!changes.some((change) => partsOf(change.register).field === EXISTENCE)) return null
-  const dangling = danglingReferences(applyChanges(show, changes))[0]
+  const dangling = danglingReferences(after)[0]
   if (!dangling) return null
   return { code: 'leaned on', kind: dangling.kind, id: dangling.id, missing: dangling.missing }
 }

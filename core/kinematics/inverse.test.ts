@@ -170,14 +170,15 @@ describe('aiming, for any hang, head and place', () => {
         const mount = hung(head, 0, 2, 6)
         const solved = solveAim(mount, target)
         if (solved.reachable) return
+        let nearest = Infinity
         for (let i = 0; i <= 40; i++) {
           for (let j = 0; j <= 40; j++) {
             const pan = head.pan.min + ((head.pan.max - head.pan.min) * i) / 40
             const tilt = head.tilt.min + ((head.tilt.max - head.tilt.min) * j) / 40
-            const miss = missDistance(beamAt(mount, { pan, tilt }), target)
-            expect(solved.missMetres).toBeLessThanOrEqual(miss + 1e-6)
+            nearest = Math.min(nearest, missDistance(beamAt(mount, { pan, tilt }), target))
           }
         }
+        expect(solved.missMetres).toBeLessThanOrEqual(nearest + 1e-6)
       }),
       { numRuns: 60 },
     )

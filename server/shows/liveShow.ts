@@ -19,10 +19,11 @@ import {
   type WindowId,
 } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { clashIn } from '#core/show/uniqueness'
 import { CHANNEL } from '../database/announcements'
 import { appendEntry, entriesSince } from '../database/journalRepository'
 import { loadShow, lockShow, writeTouched } from '../database/showRepository'
-import { keptInWords, toggleRefusalInWords } from './undoWording'
+import { clashInWords, keptInWords, toggleRefusalInWords } from './undoWording'
 
 /** Who asks, from which window, and the last revision that window has seen. */
 export interface Asker {
@@ -142,6 +143,8 @@ export class LiveShow {
         if ('nothing' in planned) return { ok: true, entry: null, note: planned.nothing }
         const entry: JournalEntry = { ...planned.entry, seq: revision + 1, at: new Date().toISOString() }
         const after = applyChanges(this.#show, entry.changes)
+        const clash = clashIn(after, entry.changes)
+        if (clash) return refused(422, { code: 'stands twice', message: clashInWords(clash) })
         await writeTouched(transaction, after, entry.changes, entry.seq)
         await appendEntry(transaction, this.#show.id, entry)
         await transaction.raw('select pg_notify(?, ?)', [CHANNEL, this.#show.id])

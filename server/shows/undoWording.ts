@@ -3,7 +3,9 @@ import type { ChangeGroup } from '#core/journal/journalIndex'
 import type { Kept, ToggleRefusal } from '#core/journal/undo'
 import { partsOf } from '#core/show/changes'
 import type { PersonId } from '#core/show/ids'
+import type { Kind } from '#core/show/entities'
 import type { Show } from '#core/show/show'
+import type { Clash } from '#core/show/uniqueness'
 
 function nameOf(show: Show, person: PersonId | undefined): string {
   return (person && show.all.person.get(person)?.name) ?? 'someone else'
@@ -21,12 +23,24 @@ function thingInWords(show: Show, kind: string, id: string): string {
   return `a ${kind}`
 }
 
+/** "There is another palette with the number 9." */
+export function clashInWords({ kind, field, value }: Clash): string {
+  return `There is another ${KIND_IN_WORDS[kind] ?? kind} with the ${field} ${value}.`
+}
+
+const KIND_IN_WORDS: Readonly<Partial<Record<Kind, string>>> = {
+  fixtureType: 'fixture type',
+  setPiece: 'set piece',
+  cueList: 'cue list',
+}
+
 export function toggleRefusalInWords(show: Show, group: ChangeGroup, refusal: ToggleRefusal): string {
   if (refusal.code === 'unknown') return 'This step is no longer known.'
   if (refusal.code === 'built on') {
     const { kind, id } = partsOf(refusal.register)
     return `“${group.label}” cannot be taken back: ${nameOf(show, refusal.by)} has since changed ${thingInWords(show, kind, id)}.`
   }
+  if (refusal.code === 'clashes') return `“${group.label}” cannot be done again: ${clashInWords(refusal.clash)}`
   return `“${group.label}” cannot be taken back: ${thingInWords(show, refusal.kind, refusal.id)} leans on it.`
 }
 

@@ -112,6 +112,14 @@ describe('commands', () => {
     expect(entry).toMatchObject({ seq: before + 1, person: 'anna', label: expect.stringContaining('Shore mark') })
   })
 
+  it('that would make something stand twice are refused in words', async () => {
+    const twin = { name: 'Dory', solids: [{ kind: 'person', height: 1.7 }], position: { x: 0, y: 0, z: 0 }, yaw: 0 }
+    expect(await run('anna', 'addSetPiece', twin)).toMatchObject({
+      ok: false,
+      refusal: { message: 'There is another set piece with the name Dory.' },
+    })
+  })
+
   it('sent twice under one id are done once', async () => {
     const request = {
       id: commandId.parse('same'),

@@ -48,6 +48,7 @@ const named = computed(() => {
     v-if="named && proposal.current"
     class="flex flex-col justify-center border-t border-coral/60 bg-deck px-5 py-3"
     aria-label="Proposed change"
+    data-proposal
   >
     <div class="flex items-start gap-4">
       <div class="min-w-0 flex-1">

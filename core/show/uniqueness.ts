@@ -1,0 +1,45 @@
+/** What may stand only once in a show. The database guards the same; here it is told in words. */
+import { touchedBy, type ChangeSet } from './changes'
+import type { Kind } from './entities'
+import type { Show } from './show'
+
+const UNIQUE_BY: Readonly<Partial<Record<Kind, readonly string[]>>> = {
+  fixtureType: ['maker', 'name'],
+  venue: ['name'],
+  hang: ['name'],
+  fixture: ['number'],
+  setPiece: ['name'],
+  target: ['name'],
+  group: ['number'],
+  palette: ['number'],
+  cueList: ['number'],
+  cue: ['list', 'number'],
+}
+
+/** Two things of a kind that would carry the same name or number. */
+export interface Clash {
+  readonly kind: Kind
+  readonly id: string
+  readonly other: string
+  /** The field that is the same, and what stands in it. */
+  readonly field: string
+  readonly value: string
+}
+
+/** The first clash that a change set brings into the show it leads to; null when it brings none. */
+export function clashIn(after: Show, changes: ChangeSet): Clash | null {
+  for (const [kind, ids] of touchedBy(changes)) {
+    const fields = UNIQUE_BY[kind]
+    if (!fields) continue
+    const first = new Map<string, string>()
+    for (const [id, entity] of after.all[kind]) {
+      const key = JSON.stringify(fields.map((field): unknown => Reflect.get(entity, field)))
+      const other = first.get(key)
+      const field = fields.at(-1) ?? ''
+      if (other === undefined) first.set(key, id)
+      else if (ids.has(id) || ids.has(other))
+        return { kind, id, other, field, value: String(Reflect.get(entity, field)) }
+    }
+  }
+  return null
+}
