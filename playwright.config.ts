@@ -3,8 +3,9 @@ import { CHROMIUM, CHROMIUM_FLAGS } from './scripts/browser'
 
 export default defineConfig({
   testDir: 'tests/browser',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Caps for a busy machine, not expectations: what is awaited usually comes at once.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,

@@ -11,10 +11,7 @@ export const CHROMIUM_FLAGS = [
   '--disable-component-update',
   '--disable-sync',
   '--disable-dev-shm-usage',
-  '--use-gl=angle',
-  '--use-angle=swiftshader',
-  '--enable-unsafe-swiftshader',
-  '--ignore-gpu-blocklist',
+  '--disable-gpu',
 ]
 
 /** Installs Chromium from Debian's packages where it is missing and we may. */

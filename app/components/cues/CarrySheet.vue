@@ -37,15 +37,34 @@ const rows = computed(() => {
   })
 })
 
+/** Cells of one look are one path: a row is a handful of elements, however many fixtures there are. */
 function drawnCells(cells: ReadonlyMap<FixtureId, SheetCell>) {
-  return fixtures.value.flatMap(({ id, x }) => {
+  const paths = new Map<string, { look: 'carried' | 'loose' | 'set'; fill: string; d: string }>()
+  for (const { id, x } of fixtures.value) {
     const cell = cells.get(id)
-    if (!cell) return []
+    if (!cell) continue
     const palette = cell.palette && props.show.all.palette.get(cell.palette)
-    return [
-      { id, x, how: cell.how, isLoose: palette === null, fill: palette ? PALETTE_FILL[palette.colour] : 'fill-mist' },
-    ]
-  })
+    const fill = palette ? PALETTE_FILL[palette.colour] : 'fill-mist'
+    const isLoose = !palette && props.family !== 'intensity'
+    const look = cell.how === 'carried' ? 'carried' : isLoose ? 'loose' : 'set'
+    const key = `${look} ${fill}`
+    const d = (paths.get(key)?.d ?? '') + SHAPES[look](x)
+    paths.set(key, { look, fill, d })
+  }
+  return [...paths.values()]
+}
+
+const SHAPES = {
+  set: (x: number) => roundedBox(x, 2.5, CELL - 2, 13),
+  loose: (x: number) => roundedBox(x + 0.7, 3.2, CELL - 3.4, 11.6),
+  carried: (x: number) => `M${x - 1} 8h${CELL}v2.5h-${CELL}Z`,
+}
+
+function roundedBox(x: number, y: number, width: number, height: number): string {
+  const r = 2
+  const across = width - 2 * r
+  const down = height - 2 * r
+  return `M${x + r} ${y}h${across}a${r} ${r} 0 0 1 ${r} ${r}v${down}a${r} ${r} 0 0 1 -${r} ${r}h-${across}a${r} ${r} 0 0 1 -${r} -${r}v-${down}a${r} ${r} 0 0 1 ${r} -${r}Z`
 }
 
 const legend = computed(() => {
@@ -114,29 +133,15 @@ const legend = computed(() => {
             <td class="border-b border-rule/60 pr-4 text-right font-mono text-mist">{{ row.cueRecord.rise }}</td>
             <td class="border-b border-rule/60 pl-2">
               <svg :width="width" height="18" class="block" aria-hidden="true">
-                <template v-for="cell in row.drawn" :key="cell.id">
-                  <rect
-                    v-if="cell.how === 'carried'"
-                    :x="cell.x - 1"
-                    y="8"
-                    :width="CELL"
-                    height="2.500"
-                    :class="cell.fill"
-                    opacity="0.4"
-                  />
-                  <rect
-                    v-else-if="cell.isLoose && family !== 'intensity'"
-                    :x="cell.x + 0.7"
-                    y="3"
-                    :width="CELL - 3.4"
-                    height="12"
-                    rx="2"
-                    class="fill-none stroke-coral"
-                    stroke-width="1.4"
-                    stroke-dasharray="2.500 2"
-                  />
-                  <rect v-else :x="cell.x" y="2.500" :width="CELL - 2" height="13" rx="2" :class="cell.fill" />
-                </template>
+                <path
+                  v-for="cells in row.drawn"
+                  :key="`${cells.look} ${cells.fill}`"
+                  :d="cells.d"
+                  :class="cells.look === 'loose' ? 'fill-none stroke-coral' : cells.fill"
+                  :opacity="cells.look === 'carried' ? 0.4 : 1"
+                  :stroke-width="cells.look === 'loose' ? 1.4 : undefined"
+                  :stroke-dasharray="cells.look === 'loose' ? '2.5 2' : undefined"
+                />
               </svg>
             </td>
           </tr>
