@@ -7,6 +7,7 @@ export default defineConfig({
   test: {
     testTimeout: 120_000,
     include: [
+      'app/**/*.test.ts',
       'core/**/*.test.ts',
       'cli/**/*.test.ts',
       'demo/**/*.test.ts',

@@ -7,6 +7,8 @@ export interface ServerProcess {
   /** Resolves when the server ends, by itself or stopped. */
   readonly ended: Promise<void>
   stop(): Promise<void>
+  /** Ends it at once, without a chance to tidy up. */
+  kill(): Promise<void>
 }
 
 /** Starts the built server against a database; throws with its last words when it does not come up. */
@@ -43,6 +45,10 @@ export async function startServer(databaseAddress: string, host: string, port: n
       const force = setTimeout(() => child.kill('SIGKILL'), 8000)
       await ended
       clearTimeout(force)
+    },
+    kill: async () => {
+      child.kill('SIGKILL')
+      await ended
     },
   }
 }

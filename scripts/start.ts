@@ -24,7 +24,8 @@ async function start(): Promise<void> {
     if (port !== settings.PORT) say(`Port ${settings.PORT} is taken; using ${port}.`)
     server = await startServer(cluster.address, settings.HOST, port)
     say(`Rhopander is ready: ${server.url}\nCtrl C stops it.`)
-    await Promise.race([interrupted, server.ended])
+    const reason = await Promise.race([interrupted, server.ended.then(() => 'crash' as const)])
+    if (reason === 'crash') throw new Error('The server ended by itself; what it answered is kept. Start it again.')
   } finally {
     await server?.stop()
     await cluster.stop()
@@ -33,9 +34,9 @@ async function start(): Promise<void> {
 }
 
 /** Resolves at the first Ctrl C or SIGTERM; later ones wait for the tidy end. */
-function interruption(): Promise<void> {
+function interruption(): Promise<'asked'> {
   return new Promise((resolve) => {
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve())
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve('asked'))
   })
 }
 

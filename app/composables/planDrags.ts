@@ -6,6 +6,9 @@ import { pointOn, type PlacedTarget } from '#core/show/targets'
 import type { AimDrag } from '../stores/desk'
 import type { PlanView, ScreenPoint } from './usePlanView'
 
+/** The two ways between the stage and the screen: all that a drag needs of a plan. */
+type Mapping = Pick<PlanView, 'toScreen' | 'toStage'>
+
 export interface Drag {
   move(at: ScreenPoint): void
   drop(at: ScreenPoint): void
@@ -26,7 +29,7 @@ function isClick(from: ScreenPoint, to: ScreenPoint): boolean {
   return Math.hypot(to.x - from.x, to.y - from.y) < CLICK
 }
 
-function nearestTarget(plan: PlanView, targets: Iterable<PlacedTarget>, point: ScreenPoint): TargetId | null {
+function nearestTarget(plan: Mapping, targets: Iterable<PlacedTarget>, point: ScreenPoint): TargetId | null {
   for (const placed of targets) {
     const mark = plan.toScreen(pointOn(placed, null))
     if (Math.hypot(mark.x - point.x, mark.y - point.y) <= SNAP) return placed.id
@@ -35,7 +38,7 @@ function nearestTarget(plan: PlanView, targets: Iterable<PlacedTarget>, point: S
 }
 
 interface AimDragContext {
-  readonly plan: PlanView
+  readonly plan: Mapping
   readonly start: ScreenPoint
   /** Where the light was taken by its handle; null for a press on the stage. */
   readonly from: AimDrag | null
@@ -94,7 +97,7 @@ function fixturesIn(spots: ReadonlyMap<FixtureId, ScreenPoint>, from: ScreenPoin
 }
 
 interface MoveDragContext {
-  readonly plan: PlanView
+  readonly plan: Mapping
   readonly start: ScreenPoint
   /** Called with how far the pointer has gone on the stage, metres. */
   readonly propose: (by: Vec3, settled: boolean) => void

@@ -1,4 +1,8 @@
-import { expect, openDesk, test } from './app'
+import { freshDatabase } from '../../scripts/freshDatabase'
+import { freePort } from '../../scripts/ports'
+import { startServer } from '../../scripts/serve'
+import { TEST_CLUSTER } from '../testCluster'
+import { expect, openDesk, record, select, test } from './app'
 
 test.describe('the border of the application', () => {
   test('answers every fault in one shape a person can act on', async ({ url, request }) => {
@@ -69,4 +73,26 @@ test('a hand survives reload, and a page that finds no server says so and comes 
   await expect(desk.getByRole('alert')).toHaveText('There is no such show here.')
   await desk.getByRole('link', { name: 'Open another show' }).click()
   await expect(desk.getByRole('group', { name: 'Stage plan' })).toBeVisible()
+})
+
+test('a server that is killed loses nothing it answered', async ({ page }) => {
+  const database = await freshDatabase(TEST_CLUSTER)
+  const first = await startServer(database.address, '127.0.0.1', await freePort(4800))
+  await openDesk(page, first.url)
+  await select(page, '12-17')
+  await page.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
+  await record(page, 'cue', { number: '77', name: 'Kept' })
+  await page.getByRole('button', { name: /Palette 4 Jetty end/ }).click()
+  await expect(page.getByRole('button', { name: /^Undo: recall Jetty end/ })).toBeEnabled()
+  await first.kill()
+  await expect(page.getByText('Looking for the server')).toBeVisible()
+
+  const again = await startServer(database.address, '127.0.0.1', Number(new URL(first.url).port))
+  await openDesk(page, again.url)
+  await expect(page.getByRole('group', { name: 'Cue on stage' })).toContainText('77 Kept')
+  await expect(page.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await page.getByRole('button', { name: /^Undo: recall Jetty end/ }).click()
+  await expect(page.getByText('In hand: 6 fixtures')).toBeHidden()
+  await again.stop()
+  await database.drop()
 })

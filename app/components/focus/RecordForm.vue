@@ -78,6 +78,7 @@ watch([what, shelf, listId], suggest)
 
 async function begin(kind: What) {
   what.value = what.value === kind ? null : kind
+  listId.value ??= list.value?.id ?? null
   if (kind === 'palette')
     shelf.value = takenNow.value?.families.includes('position')
       ? takenNow.value.families.includes('beam')
