@@ -5,8 +5,8 @@
 import { hangDirection } from '#core/geometry/frame'
 import { add, scale, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId } from '#core/show/ids'
-import { hangsOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
-import type { Show } from '#core/show/show'
+import { derived } from '#core/show/derived'
+import { hangsOf, RIG_KINDS, type RiggedFixture, type RiggedHang } from '#core/show/rig'
 
 export interface DrawnFixture {
   readonly rigged: RiggedFixture
@@ -24,8 +24,9 @@ export interface DrawnHang {
 const UPRIGHT_RISE = 45
 const APART = 1.6
 
-export function drawnHangs(show: Show): DrawnHang[] {
-  return hangsOf(show).map((hang) => {
+/** The hangs of the venue in play as a plan draws them; the same ones as long as the rig is. */
+export const drawnHangs = derived(RIG_KINDS, (show): readonly DrawnHang[] =>
+  hangsOf(show).map((hang) => {
     const isUpright = Math.abs(hang.place.rise) >= UPRIGHT_RISE
     const { origin, length } = hang.place
     if (!isUpright) {
@@ -37,10 +38,12 @@ export function drawnHangs(show: Show): DrawnHang[] {
     const fixtures = hang.fixtures.map((rigged, i) => ({ rigged, at: add(origin, vec3(0, (i - middle) * APART, 0)) }))
     const reach = vec3(0, (middle + 0.35) * APART, 0)
     return { hang, from: add(origin, scale(reach, -1)), to: add(origin, reach), isUpright, fixtures }
-  })
-}
+  }),
+)
 
 /** The drawn spot of every fixture. */
-export function drawnSpots(hangs: readonly DrawnHang[]): Map<FixtureId, Vec3> {
-  return new Map(hangs.flatMap(({ fixtures }) => fixtures.map(({ rigged, at }) => [rigged.id, at] as const)))
-}
+export const drawnSpots = derived(
+  RIG_KINDS,
+  (show): ReadonlyMap<FixtureId, Vec3> =>
+    new Map(drawnHangs(show).flatMap(({ fixtures }) => fixtures.map(({ rigged, at }) => [rigged.id, at] as const))),
+)

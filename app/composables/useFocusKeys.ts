@@ -48,7 +48,7 @@ export function useFocusKeys(
   function nudge(by: { x: number; y: number }, isFine: boolean) {
     const fixtures = [...selection.fixtures]
     const step = isFine ? FINE : COARSE
-    const isAimed = fixtures.some((id) => desk.picture.get(id)?.positionValue?.kind === 'aim')
+    const isAimed = fixtures.some((id) => desk.seen(id)?.positionValue?.kind === 'aim')
     if (isAimed) return store.send('nudgeAim', { fixtures, by: vec3(by.x * step.metres, by.y * step.metres, 0) })
     const turn = (amount: number) => (amount === 0 ? null : ({ how: 'by', degrees: amount * step.degrees } as const))
     return store.send('turnHeads', { fixtures, pan: turn(by.x), tilt: turn(by.y) })

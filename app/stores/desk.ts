@@ -1,7 +1,7 @@
 /** What this window is doing on the stage: its tool, a drag of the light, a palette looked at. */
 import { defineStore } from 'pinia'
 import { computed, shallowRef, ref } from 'vue'
-import { stagePicture, type StageFixture } from '#core/cues/onStage'
+import { pictureOfSome, stagePicture, type StageFixture } from '#core/cues/onStage'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import type { Vec3 } from '#core/geometry/vector'
 import { useProposal } from './proposal'
@@ -24,16 +24,24 @@ export const useDesk = defineStore('desk', () => {
   const aimDrag = shallowRef<AimDrag | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)
 
-  const drawn = computed(() => {
+  /** The stage as it stands, by fixture: with what is proposed, without a drag of the light. */
+  const standing = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
+    proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
+  )
+
+  /** The selection while its light is dragged: only what moves is worked out anew. */
+  const dragged = computed<ReadonlyMap<FixtureId, StageFixture>>(() => {
     const drag = aimDrag.value
-    if (!drag || selection.fixtures.length === 0) return proposal.drawn
-    return show.preview('aimAtTarget', { fixtures: [...selection.fixtures], ...drag, along: null }) ?? proposal.drawn
+    const fixtures = [...selection.fixtures]
+    if (!drag || !show.person || fixtures.length === 0) return new Map()
+    const aimed = show.preview('aimAtTarget', { fixtures, ...drag, along: null })
+    return aimed ? pictureOfSome(aimed, show.person, fixtures) : new Map()
   })
 
-  /** The stage as drawn, by fixture. */
-  const picture = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
-    drawn.value && show.person ? stagePicture(drawn.value, show.person) : new Map(),
-  )
+  /** What the stage shows of a fixture now. */
+  function seen(id: FixtureId): StageFixture | undefined {
+    return dragged.value.get(id) ?? standing.value.get(id)
+  }
 
   /** Lets the light go where it was dragged to. */
   async function dropAim() {
@@ -44,5 +52,5 @@ export const useDesk = defineStore('desk', () => {
     await sent
   }
 
-  return { tool, aimDrag, hoveredPalette, drawn, picture, dropAim }
+  return { tool, aimDrag, hoveredPalette, standing, seen, dropAim }
 })

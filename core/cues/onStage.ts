@@ -124,10 +124,23 @@ export function stageLookup(show: Show, person: PersonId): Lookup {
   }
 }
 
+/** The stage picture of some fixtures as a person sees it; those without a place here are left out. */
+export function pictureOfSome(
+  show: Show,
+  person: PersonId,
+  fixtures: Iterable<FixtureId>,
+): ReadonlyMap<FixtureId, StageFixture> {
+  const lookup = stageLookup(show, person)
+  const rig = rigOf(show)
+  const picture = new Map<FixtureId, StageFixture>()
+  for (const id of fixtures) {
+    const rigged = rig.get(id)
+    if (rigged) picture.set(id, pictureOf(show, rigged, lookup))
+  }
+  return picture
+}
+
 /** The whole stage picture as a person sees it, by fixture. */
 export function stagePicture(show: Show, person: PersonId): ReadonlyMap<FixtureId, StageFixture> {
-  const lookup = stageLookup(show, person)
-  const picture = new Map<FixtureId, StageFixture>()
-  for (const [id, rigged] of rigOf(show)) picture.set(id, pictureOf(show, rigged, lookup))
-  return picture
+  return pictureOfSome(show, person, rigOf(show).keys())
 }

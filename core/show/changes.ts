@@ -54,9 +54,18 @@ export function readRegister(show: Show, register: string): Json | undefined {
   return isWholeKind(kind) ? toJson(entity) : true
 }
 
-/** A stored value as JSON. Entities hold nothing else, so this only tells the type checker. */
+/** A stored value as JSON, itself and not a copy; throws RangeError for what is none, a programmer's fault. */
 export function toJson(stored: unknown): Json {
-  return json.parse(stored)
+  if (!isJson(stored)) throw new RangeError(`a show holds only JSON, not ${typeof stored}`)
+  return stored
+}
+
+function isJson(value: unknown): value is Json {
+  if (value === null) return true
+  if (typeof value === 'object') return Array.isArray(value) ? value.every(isJson) : Object.values(value).every(isJson)
+  return (
+    typeof value === 'string' || typeof value === 'boolean' || (typeof value === 'number' && Number.isFinite(value))
+  )
 }
 
 const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS

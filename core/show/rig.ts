@@ -36,6 +36,9 @@ export const rigOf = derived(
   },
 )
 
+/** What the rig as a whole is worked out from. */
+export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show', 'hang'] as const
+
 /** The hangs of the venue in play, with their fixtures in order along the line. */
 export interface RiggedHang {
   readonly id: HangId
@@ -44,21 +47,18 @@ export interface RiggedHang {
   readonly fixtures: readonly RiggedFixture[]
 }
 
-export const hangsOf = derived(
-  ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show', 'hang'],
-  (show): readonly RiggedHang[] => {
-    const { venue } = showRecordOf(show)
-    const fixturesOn = groupByHang(rigOf(show).values())
-    const hangs: RiggedHang[] = []
-    for (const place of show.all.hangPlace.values()) {
-      const hang = show.all.hang.get(place.hang)
-      if (place.venue !== venue || !hang) continue
-      const fixtures = [...(fixturesOn.get(place.hang) ?? [])].sort((a, b) => a.place.along - b.place.along)
-      hangs.push({ id: place.hang, hang, place, fixtures })
-    }
-    return hangs.sort((a, b) => b.place.origin.y - a.place.origin.y)
-  },
-)
+export const hangsOf = derived(RIG_KINDS, (show): readonly RiggedHang[] => {
+  const { venue } = showRecordOf(show)
+  const fixturesOn = groupByHang(rigOf(show).values())
+  const hangs: RiggedHang[] = []
+  for (const place of show.all.hangPlace.values()) {
+    const hang = show.all.hang.get(place.hang)
+    if (place.venue !== venue || !hang) continue
+    const fixtures = [...(fixturesOn.get(place.hang) ?? [])].sort((a, b) => a.place.along - b.place.along)
+    hangs.push({ id: place.hang, hang, place, fixtures })
+  }
+  return hangs.sort((a, b) => b.place.origin.y - a.place.origin.y)
+})
 
 function groupByHang(fixtures: Iterable<RiggedFixture>): Map<HangId, RiggedFixture[]> {
   const groups = new Map<HangId, RiggedFixture[]>()

@@ -17,7 +17,7 @@ function trouble({ position }: StageFixture): string | null {
 
 <template>
   <div class="-mx-1 max-h-64 overflow-y-auto">
-    <table class="w-full font-mono text-sm">
+    <table class="w-full table-fixed font-mono text-sm">
       <thead class="sticky top-0 bg-deck">
         <tr class="text-right text-haze">
           <th scope="col" class="px-1 py-0.5 text-left font-normal">fixture</th>

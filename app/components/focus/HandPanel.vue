@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import { metresInWords } from '#core/refocus/words'
 import { familyOf, FAMILIES, type Family } from '#core/show/families'
+import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import type { TargetId } from '#core/show/ids'
 import { useHand } from '../../composables/useHand'
@@ -15,12 +16,13 @@ import NumberEntry from './NumberEntry.vue'
 import RecordForm from './RecordForm.vue'
 import TargetPicker from './TargetPicker.vue'
 
-defineProps<{ show: Show }>()
+const props = defineProps<{ show: Show }>()
 const store = useShow()
 const selection = useSelection()
 const hand = useHand()
 const { chosen, none, shared, aim, positionSummary, zoom, intensity } = useSelectionSummary()
 
+const targets = computed(() => targetsOf(props.show))
 const fixtures = () => [...selection.fixtures]
 const fixed = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits))
 
@@ -64,7 +66,7 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
 </script>
 
 <template>
-  <aside class="flex min-h-0 flex-col border-l border-rule bg-deck" aria-label="In hand">
+  <aside class="flex min-h-0 flex-col border-l border-rule bg-deck contain-strict" aria-label="In hand">
     <header class="flex items-baseline justify-between border-b border-rule px-3 py-2.5">
       <h2 class="text-mist">In hand</h2>
       <span class="text-sm" :class="hand.inWords.value ? 'text-coral' : 'text-haze'">{{
@@ -80,7 +82,7 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
       >
         <div class="mt-2 flex flex-col gap-2">
           <TargetPicker
-            :show="show"
+            :targets="targets"
             :current="aim.id"
             :current-name="aim.name"
             :offset="aim.offset"

@@ -5,6 +5,7 @@ import { parseEntry } from '#core/selection/entry'
 import { hangsOf, membersOf, rigOf, type RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import type { FixtureId } from '#core/show/ids'
+import { useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -14,6 +15,7 @@ const props = defineProps<{ show: Show }>()
 const store = useShow()
 const selection = useSelection()
 const proposal = useProposal()
+const dialogs = useDialogs()
 
 const entry = ref('')
 const trouble = ref<string | null>(null)
@@ -92,9 +94,10 @@ defineExpose({ startWith })
         {{ trouble }}
       </p>
     </form>
-    <p v-if="hangs.length === 0" class="rounded-md border border-dashed border-rule-2 p-3 text-mist">
-      Hangs and their fixtures belong here. Bring them in from a table: show menu, “Import a rig”.
-    </p>
+    <div v-if="hangs.length === 0" class="rounded-md border border-dashed border-rule-2 p-3 text-mist">
+      <p>Hangs and their fixtures belong here. Bring them in from a table.</p>
+      <button type="button" class="chip mt-2" @click="dialogs.open = 'import'">Import a rig</button>
+    </div>
     <HangStrip v-for="hang in hangs" :key="hang.id" :hang="hang" @retrim="retrim(hang, $event)" />
     <section aria-labelledby="groups-title" class="mt-1">
       <div class="mb-1.5 flex items-baseline justify-between">

@@ -10,12 +10,11 @@ import {
 } from '@headlessui/vue'
 import { ChevronsUpDown, Diamond } from '@lucide/vue'
 import { computed, ref } from 'vue'
-import { targetsOf, type PlacedTarget } from '#core/show/targets'
-import type { Show } from '#core/show/show'
+import type { PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
 
 const props = defineProps<{
-  show: Show
+  targets: ReadonlyMap<string, PlacedTarget>
   current: TargetId | null
   currentName: string
   offset: string
@@ -24,12 +23,10 @@ const props = defineProps<{
 const emit = defineEmits<{ pick: [target: TargetId] }>()
 
 const query = ref('')
-const targets = computed(() =>
-  [...targetsOf(props.show).values()].sort((a, b) => a.target.name.localeCompare(b.target.name)),
-)
+const byName = computed(() => [...props.targets.values()].sort((a, b) => a.target.name.localeCompare(b.target.name)))
 const matching = computed(() => {
   const wanted = query.value.trim().toLowerCase()
-  return wanted ? targets.value.filter(({ target }) => target.name.toLowerCase().includes(wanted)) : targets.value
+  return wanted ? byName.value.filter(({ target }) => target.name.toLowerCase().includes(wanted)) : byName.value
 })
 
 /**

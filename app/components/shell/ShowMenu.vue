@@ -8,16 +8,16 @@ import { showRecordOf, type Show } from '#core/show/show'
 import { request } from '../../session/request'
 import { showList } from '../../session/wire'
 import { useTheme } from '../../composables/useTheme'
+import { useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import ImportDialog from '../exchange/ImportDialog.vue'
 import NewShowDialog from './NewShowDialog.vue'
 
 const props = defineProps<{ show: Show }>()
 const proposal = useProposal()
+const dialogs = useDialogs()
 const theme = useTheme()
 const shows = ref<{ id: string; name: string; venue: string }[]>([])
-const importing = ref(false)
-const naming = ref(false)
 
 const record = computed(() => showRecordOf(props.show))
 const venues = computed(() => [...props.show.all.venue].map(([id, venue]) => ({ id, name: venue.name })))
@@ -66,10 +66,10 @@ const item = (active: boolean) => [
       </MenuItem>
       <div class="my-1 border-t border-rule" role="separator" />
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="naming = true">New show</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'new show'">New show</button></MenuItem
       >
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="importing = true">Import a rig</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'import'">Import a rig</button></MenuItem
       >
       <MenuItem v-slot="{ active }">
         <button type="button" :class="item(active)" @click="theme.toggle()">
@@ -78,6 +78,6 @@ const item = (active: boolean) => [
       </MenuItem>
     </MenuItems>
   </Menu>
-  <ImportDialog :open="importing" :show="show" @close="importing = false" />
-  <NewShowDialog :open="naming" @close="naming = false" />
+  <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
+  <NewShowDialog :open="dialogs.open === 'new show'" @close="dialogs.close()" />
 </template>

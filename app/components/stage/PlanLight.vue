@@ -21,6 +21,9 @@ const { toScreen, scale } = usePlan()
 
 /** Opacities of one pool. Many overlap, so each is faint. */
 const STRENGTH = { faintest: 0.03, more: 0.09, chosen: 0.12 }
+/** With more pools than this chosen, each is fainter still, or the middle would wash out. */
+const MANY = 6
+const chosenStrength = computed(() => STRENGTH.chosen * Math.min(1, Math.sqrt(MANY / props.fixtures.length)))
 
 const lights = computed(() =>
   props.fixtures.map((fixture) => {
@@ -37,7 +40,7 @@ const lights = computed(() =>
       end: to,
       ellipse: pool?.kind === 'closed' ? ellipseOf(pool) : null,
       open: pool?.kind === 'open' ? pathOf(pool.outline.map(toScreen)) : null,
-      strength: props.look === 'lit' ? STRENGTH.faintest + STRENGTH.more * intensity : STRENGTH.chosen,
+      strength: props.look === 'lit' ? STRENGTH.faintest + STRENGTH.more * intensity : chosenStrength.value,
       tint: `rgb(${[colour.red, colour.green, colour.blue].map((c) => Math.round(110 + 145 * c)).join(' ')})`,
     }
   }),

@@ -3,35 +3,32 @@
 import { computed } from 'vue'
 import { turnLevel } from '#core/geometry/rotation'
 import { add, vec3 } from '#core/geometry/vector'
-import { asSetPieceId, type SetPieceId } from '#core/show/ids'
-import { placeId, showRecordOf, type Show } from '#core/show/show'
+import type { SetPieceId } from '#core/show/ids'
+import type { PlacedSetPiece } from '#core/show/setPieces'
 import { usePlan } from '../../composables/planKey'
 import { pathOf } from './svgPath'
 
-const props = defineProps<{ show: Show; movable: boolean }>()
+const props = defineProps<{ pieces: readonly PlacedSetPiece[]; movable: boolean }>()
 const emit = defineEmits<{ grab: [event: PointerEvent, piece: SetPieceId] }>()
 const { toScreen, scale } = usePlan()
 
-const pieces = computed(() => {
-  const { venue } = showRecordOf(props.show)
-  return [...props.show.all.setPiece].flatMap(([id, piece]) => {
-    const place = props.show.all.setPiecePlace.get(placeId(venue, id))
-    if (!place) return []
+const drawn = computed(() =>
+  props.pieces.map(({ id, piece, place }) => {
     const at = (x: number, y: number) => toScreen(add(place.position, turnLevel(vec3(x, y, 0), place.yaw)))
     const paths = piece.solids.flatMap((solid) =>
       solid.kind === 'prism' ? [pathOf(solid.outline.map((p) => at(p.x, p.y)))] : [],
     )
     const circles = piece.solids.flatMap((solid) => (solid.kind === 'cylinder' ? [solid.radius * scale.value] : []))
     const isPerson = piece.solids.some((solid) => solid.kind === 'person')
-    return [{ id: asSetPieceId(id), name: piece.name, centre: at(0, 0), paths, circles, isPerson }]
-  })
-})
+    return { id, name: piece.name, centre: at(0, 0), paths, circles, isPerson }
+  }),
+)
 </script>
 
 <template>
   <g>
     <g
-      v-for="piece in pieces"
+      v-for="piece in drawn"
       :key="piece.id"
       :class="movable ? 'cursor-move' : ''"
       :data-set-piece="piece.name"

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 /** Targets in plan: points, lines and rings, with their names kept clear of each other. */
 import { computed } from 'vue'
-import { pointOn, targetsOf } from '#core/show/targets'
+import { pointOn, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
-import type { Show } from '#core/show/show'
 import type { Vec3 } from '#core/geometry/vector'
 import { usePlan } from '../../composables/planKey'
 import type { ScreenPoint } from '../../composables/usePlanView'
 
 const props = defineProps<{
-  show: Show
-  before: Show | null
+  targets: ReadonlyMap<string, PlacedTarget>
+  /** Where they stood before what is proposed, or the same. */
+  before: ReadonlyMap<string, PlacedTarget>
   lit: ReadonlySet<string>
   tool: 'select' | 'aim' | 'move'
   /** Where fixtures are drawn: names keep clear of them. */
@@ -30,7 +30,7 @@ const drawn = computed(() => {
     const { x, y } = toScreen(spot)
     return [NUMBER_BASE, GLYPH_BASE].map((base) => ({ x: x - 9, y: y + base, width: 18 }))
   })
-  const marks = [...targetsOf(props.show).values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
+  const marks = [...props.targets.values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
   for (const { at } of marks) taken.push({ x: at.x - 6, y: at.y + 4, width: 12 })
   return marks
     .sort((a, b) => a.at.y - b.at.y)
@@ -74,10 +74,9 @@ function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; 
 
 /** Where moved targets stood before. */
 const moved = computed(() => {
-  if (!props.before || props.before === props.show) return []
-  const earlier = targetsOf(props.before)
-  return [...targetsOf(props.show).values()].flatMap((placed) => {
-    const was = earlier.get(placed.id)
+  if (props.before === props.targets) return []
+  return [...props.targets.values()].flatMap((placed) => {
+    const was = props.before.get(placed.id)
     if (!was) return []
     const from = toScreen(pointOn(was, null))
     const to = toScreen(pointOn(placed, null))

@@ -5,7 +5,9 @@ import { Maximize, Minus, Plus } from '@lucide/vue'
 import { pictureOf, type StageFixture } from '#core/cues/onStage'
 import { paletteValueFor } from '#core/palettes/resolve'
 import { rigOf } from '#core/show/rig'
+import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf } from '#core/show/show'
+import { targetsOf } from '#core/show/targets'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { drawnHangs, drawnSpots } from '../../composables/fixtureSpots'
@@ -31,7 +33,10 @@ const svg = ref<SVGSVGElement | null>(null)
 
 const venue = computed(() => entity(props.show, 'venue', showRecordOf(props.show).venue))
 const hangs = computed(() => drawnHangs(props.show))
-const spots = computed(() => drawnSpots(hangs.value))
+const spots = computed(() => drawnSpots(props.show))
+const pieces = computed(() => setPiecesOf(props.show))
+const targets = computed(() => targetsOf(props.show))
+const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
 const extent = computed(() => {
   const half = venue.value.opening.width / 2 + 1.2
   const points = [...venue.value.outline, ...venue.value.keepClear.flatMap((zone) => zone.outline)]
@@ -49,10 +54,9 @@ const view = usePlanView(svg, () => extent.value)
 providePlan(view)
 const pointer = usePlanPointer(svg, view, spots)
 
-const picture = computed(() => desk.picture)
-const chosen = computed(() => selection.fixtures.flatMap((id) => picture.value.get(id) ?? []))
+const chosen = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? []))
 const lit = computed(() =>
-  [...picture.value.values()].filter((f) => f.intensity > 0.01 && !selection.order.has(f.rigged.id)),
+  [...desk.standing.values()].filter((f) => f.intensity > 0.01 && !selection.order.has(f.rigged.id)),
 )
 const litTargets = computed(() => {
   const targets = new Set<string>()
@@ -90,7 +94,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
 </script>
 
 <template>
-  <div class="relative h-full min-h-0 w-full overflow-hidden bg-night">
+  <div class="relative h-full min-h-0 w-full overflow-hidden bg-night contain-strict">
     <svg
       ref="svg"
       class="block h-full w-full touch-none select-none"
@@ -109,7 +113,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
       </defs>
       <template v-if="view.width.value > 0">
         <PlanGround :venue="venue" />
-        <PlanSet :show="show" :movable="desk.tool === 'move'" @grab="pointer.onSetPiece" />
+        <PlanSet :pieces="pieces" :movable="desk.tool === 'move'" @grab="pointer.onSetPiece" />
         <PlanLight :fixtures="lit" :spots="spots" :at-floor="poolsAtFloor" look="lit" />
         <PlanLight :fixtures="ghost" :spots="spots" :at-floor="poolsAtFloor" look="ghost" />
         <PlanLight :fixtures="chosen" :spots="spots" :at-floor="poolsAtFloor" look="chosen" />
@@ -122,8 +126,8 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
           @grab-hang="pointer.onHang"
         />
         <PlanTargets
-          :show="show"
-          :before="proposal.current ? store.view : null"
+          :targets="targets"
+          :before="targetsBefore"
           :lit="litTargets"
           :tool="desk.tool"
           :spots="spots"

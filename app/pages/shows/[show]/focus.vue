@@ -34,7 +34,13 @@ useFocusKeys(
   >
     <SelectPanel ref="select" :show="store.view" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
-      <StagePlan v-if="desk.drawn" ref="plan" class="flex-1" :show="desk.drawn" :pools-at-floor="poolsAtFloor" />
+      <StagePlan
+        v-if="proposal.drawn"
+        ref="plan"
+        class="flex-1"
+        :show="proposal.drawn"
+        :pools-at-floor="poolsAtFloor"
+      />
       <div
         class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between gap-2 *:pointer-events-auto"
       >
@@ -62,7 +68,7 @@ useFocusKeys(
         Select fixtures first; then press anywhere on the stage.
       </p>
     </section>
-    <HandPanel :show="desk.drawn ?? store.view" />
+    <HandPanel :show="store.view" />
     <!-- A proposal stands where the shelf is, so that the plan keeps its size under the pointer. -->
     <div class="relative col-span-3 h-[172px]">
       <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view" />
