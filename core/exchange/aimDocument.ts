@@ -6,10 +6,12 @@ import { issueInWords } from '../show/faults'
 import { allWays, solveAim } from '../kinematics/inverse'
 
 const id = z.string().min(1)
+/** Ten turns either way: beyond that the ways to reach a place would be without number. */
+const stop = z.number().min(-3600).max(3600)
 const axis = z
   .object({
-    min: z.number(),
-    max: z.number(),
+    min: stop,
+    max: stop,
     speed: z.number().positive().optional(),
     acceleration: z.number().positive().optional(),
   })
