@@ -5,8 +5,10 @@
  */
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
+import type { Outcome } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { effectsOf, type Effects } from '#core/refocus/effects'
+import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'
 import { useMessages } from './messages'
 import { useShow } from './show'
@@ -19,45 +21,47 @@ export interface Proposal {
   readonly effects: Effects
   /** False while the pointer still drags. */
   readonly settled: boolean
+}
+
+interface Asked {
+  readonly attempt: () => Outcome
   readonly send: () => Promise<boolean>
+  readonly settled: boolean
 }
 
 export const useProposal = defineStore('proposal', () => {
   const show = useShow()
   const messages = useMessages()
-  const current = shallowRef<Proposal | null>(null)
+  const asked = shallowRef<Asked | null>(null)
+
+  /** What is proposed, on the show as it is now: when someone else changes it, so does what follows. */
+  const current = computed<Proposal | null>(() => {
+    const outcome = asked.value?.attempt()
+    if (!asked.value || !show.view || !outcome?.ok || outcome.changes.length === 0) return null
+    const after = applyChanges(show.view, outcome.changes)
+    return { title: outcome.label, after, effects: effectsOf(show.view, after), settled: asked.value.settled }
+  })
+
   /** The show to draw: with the proposed change, if there is one. */
   const drawn = computed(() => current.value?.after ?? show.view)
 
-  /** Works out what a change does and shows it. A refused one is told and shows nothing. */
+  /** Shows what a change does. A refused one is told and shows nothing. */
   function propose<N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean) {
-    const outcome = show.attempt(name, input)
-    if (!outcome.ok) {
-      messages.say(outcome.refusal.message, 'trouble')
-      return
-    }
-    const after = show.preview(name, input)
-    if (!show.view || !after || outcome.changes.length === 0) {
-      current.value = null
-      return
-    }
-    const effects = effectsOf(show.view, after)
-    current.value = { title: outcome.label, after, effects, settled, send: () => show.send(name, input) }
-  }
-
-  function settle() {
-    if (current.value) current.value = { ...current.value, settled: true }
+    const attempt = () => show.attempt(name, input)
+    const outcome = attempt()
+    if (!outcome.ok) messages.say(outcome.refusal.message, 'trouble')
+    asked.value = { attempt, send: () => show.send(name, input), settled }
   }
 
   async function keep() {
-    const proposal = current.value
-    current.value = null
-    await proposal?.send()
+    const kept = asked.value
+    asked.value = null
+    await kept?.send()
   }
 
   function putBack() {
-    current.value = null
+    asked.value = null
   }
 
-  return { current, drawn, propose, settle, keep, putBack }
+  return { current, drawn, propose, keep, putBack }
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The shelf: palettes by family, previewed by hovering, recalled by a click. */
 import { Tab, TabGroup, TabList } from '@headlessui/vue'
-import { computed, ref } from 'vue'
+import { computed, onUnmounted, ref, watch } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { servedBy } from '#core/palettes/use'
 import { SHELVES } from '#core/show/families'
@@ -27,6 +27,11 @@ const inHand = computed(() => {
   for (const value of hand.values.value.values()) if (value.kind === 'link') linked.add(value.palette)
   return linked
 })
+
+/** A card that leaves the screen is no longer looked at. */
+const lookAway = () => (desk.hoveredPalette = null)
+watch(tab, lookAway)
+onUnmounted(lookAway)
 
 /** Recalls for the selection; without one, selects what the palette serves and recalls for that. */
 function recall(palette: PaletteId) {
