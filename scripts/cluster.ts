@@ -23,8 +23,14 @@ export interface Cluster {
   stop(): Promise<void>
 }
 
-/** Makes the cluster in `folder` if it is not there, starts it if it does not run, and says where it is. */
-export async function startCluster(folder: string, say: (line: string) => void): Promise<Cluster> {
+/** For what may be lost when the machine fails: tests and pictures need not wait for the disk. */
+export const THROWAWAY = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off'
+
+/**
+ * Makes the cluster in `folder` if it is not there, starts it if it does not run, and says where it
+ * is. `settings` are PostgreSQL's own.
+ */
+export async function startCluster(folder: string, say: (line: string) => void, settings = ''): Promise<Cluster> {
   const programs = installedPrograms() ?? installPrograms(say)
   const data = resolve(folder, 'cluster')
   const passwordFile = join(folder, 'password')
@@ -39,7 +45,7 @@ export async function startCluster(folder: string, say: (line: string) => void):
   if (running !== null) return { address: addressOf(password, running), stop: async () => undefined }
   const port = await freePort(54310)
   const socket = Buffer.byteLength(data) < LONGEST_SOCKET_FOLDER ? data : ''
-  const options = `-h 127.0.0.1 -p ${port} -k '${socket}'`
+  const options = `-h 127.0.0.1 -p ${port} -k '${socket}' ${settings}`
   await asOwner(programs, 'pg_ctl', [
     '-D',
     data,

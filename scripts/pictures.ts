@@ -3,7 +3,7 @@ import { chromium, type Page } from '@playwright/test'
 import { freshDatabase } from './freshDatabase'
 import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './browser'
 import { buildWhenStale } from './build'
-import { startCluster } from './cluster'
+import { startCluster, THROWAWAY } from './cluster'
 import { freePort } from './ports'
 import { startServer } from './serve'
 
@@ -64,7 +64,7 @@ const say = (line: string) => console.log(line)
 async function takeAll(): Promise<void> {
   ensureChromium(say)
   await buildWhenStale(say)
-  const cluster = await startCluster('data/test', say)
+  const cluster = await startCluster('data/test', say, THROWAWAY)
   const database = await freshDatabase(cluster.address)
   const server = await startServer(database.address, '127.0.0.1', await freePort(4400))
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })

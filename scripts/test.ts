@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { buildWhenStale } from './build'
 import { ensureChromium } from './browser'
-import { startCluster } from './cluster'
+import { startCluster, THROWAWAY } from './cluster'
 
 interface Tally {
   passed: number
@@ -65,7 +65,7 @@ async function runAll(): Promise<void> {
     ['run', '--config', 'vitest.unit.config.ts', '--reporter=default'],
     PLAIN,
   )
-  const cluster = await startCluster('data/test', say)
+  const cluster = await startCluster('data/test', say, THROWAWAY)
   const database = { RHOPANDER_TEST_DATABASE: cluster.address }
   try {
     await tests(
