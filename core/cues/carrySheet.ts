@@ -14,8 +14,6 @@ export interface SheetCell {
 export interface SheetRow {
   readonly cue: CueId
   readonly cells: ReadonlyMap<FixtureId, SheetCell>
-  /** Values of any family set in this cue without a palette, intensity levels left out. */
-  readonly loose: number
 }
 
 /** The sheet of a list for one family. A fixture's first value of the family in a cue stands for it. */
@@ -23,19 +21,14 @@ export function carrySheet(show: Show, list: ListInOrder, family: Family): Sheet
   const byCue = valuesByCue(show)
   let carried: ReadonlyMap<FixtureId, SheetCell> = new Map()
   return list.cues.map(({ id }) => {
-    const values = byCue.get(id) ?? []
     const cells = new Map<FixtureId, SheetCell>(carried)
-    for (const value of values)
+    for (const value of byCue.get(id) ?? [])
       if (familyOf(value.attribute) === family) cells.set(value.fixture, { how: 'set', palette: paletteOf(value) })
     carried = new Map([...cells].map(([fixture, { palette }]) => [fixture, { how: 'carried', palette }]))
-    return { cue: id, cells, loose: values.filter(isLoose).length }
+    return { cue: id, cells }
   })
 }
 
 function paletteOf({ value }: CueValue): PaletteId | null {
   return value.kind === 'link' ? value.palette : null
-}
-
-function isLoose(value: CueValue): boolean {
-  return value.attribute !== 'intensity' && value.value.kind !== 'link'
 }

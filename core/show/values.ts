@@ -31,11 +31,7 @@ export const linkValue = z.strictObject({ kind: z.literal('link'), palette: pale
 
 export const value = z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, poolValue, linkValue])
 
-export type AimChoice = z.infer<typeof aimChoice>
 export type AimValue = z.infer<typeof aimValue>
-export type AnglesValue = z.infer<typeof anglesValue>
-export type NumberValue = z.infer<typeof numberValue>
-export type PoolValue = z.infer<typeof poolValue>
 export type LinkValue = z.infer<typeof linkValue>
 export type Value = z.infer<typeof value>
 /** A value that says itself what it is, not by way of a palette. */
