@@ -34,6 +34,7 @@ export function generateShow(fixtures: number, palettes: number): Show {
       number: i + 1,
       name: '',
       type: OSTREL_TYPES[i % OSTREL_TYPES.length]?.name ?? '',
+      mode: null,
       hang: `Bar ${Math.floor(i / ON_A_BAR) + 1}`,
       along: (i % ON_A_BAR) * 0.75 - 7.2,
       out: 0,

@@ -35,6 +35,36 @@ const stageChange: fc.Arbitrary<Request> = fc.oneof(
   oneOf(show.all.venue.keys()).map((id) => request('switchVenue')({ venue: id })),
 )
 const fixtures = fc.uniqueArray(oneOf(show.all.fixture.keys()), { minLength: 1, maxLength: 6 })
+const small = fc.integer({ min: -40, max: 40 }).map((n) => n / 10)
+/** What the Rig room does, taking things out not least. */
+const rigChange: fc.Arbitrary<Request> = fc.oneof(
+  fixtures.map((chosen) => request('deleteFixtures')({ fixtures: chosen })),
+  fc
+    .record({ hang: oneOf(show.all.hang.keys()), to: oneOf(show.all.hang.keys()), moves: fc.boolean() })
+    .map(({ hang, to, moves }) =>
+      request('deleteHang')({ hang, fixtures: moves ? { kind: 'move', to } : { kind: 'delete' } }),
+    ),
+  fc
+    .record({ target: oneOf(show.all.target.keys()), aims: fc.constant('keep the place') })
+    .map(request('deleteTarget')),
+  fc.record({ setPiece: oneOf(show.all.setPiece.keys()) }).map(request('deleteSetPiece')),
+  fc
+    .record({ type: oneOf(show.all.fixtureType.keys()), fixtures: fc.constant({ kind: 'leave without' }) })
+    .map(request('deleteType')),
+  fc
+    .record({ fixture: oneOf(show.all.fixture.keys()), type: oneOf(show.all.fixtureType.keys()), along: small })
+    .map((change) => request('changeFixtures')({ changes: [change] })),
+  fc
+    .record({
+      hang: oneOf(show.all.hang.keys()),
+      name: fc.constantFrom('Bar 7', 'Bar 8'),
+      numberFrom: fc.constant(700),
+    })
+    .map(request('mirrorHang')),
+  fc
+    .record({ target: oneOf(show.all.target.keys()), setPiece: fc.option(oneOf(show.all.setPiece.keys())) })
+    .map(request('changeTarget')),
+)
 const anyRequest: fc.Arbitrary<Request> = fc.oneof(
   stageChange,
   fc
@@ -42,6 +72,7 @@ const anyRequest: fc.Arbitrary<Request> = fc.oneof(
     .map(request('aimAtTarget')),
   fc.record({ fixtures, palette: oneOf(show.all.palette.keys()) }).map(request('recallPalette')),
   fc.record({ fixtures, by: point }).map(request('nudgeAim')),
+  rigChange,
   fc
     .record({
       number: fc.integer({ min: 1, max: 120 }),
@@ -113,6 +144,8 @@ describe('for any commands, in any order', () => {
         const numbers = [...after.all.palette.values()].map((p) => p.number)
         expect(new Set(numbers).size).toBe(numbers.length)
         for (const id of after.all.hang.keys()) expect(after.all.hangPlace.has(placeId(venue, id))).toBe(true)
+        for (const { mode, type } of after.all.fixture.values())
+          expect(mode === null || after.all.fixtureMode.get(mode)?.type === type).toBe(true)
       }),
       { numRuns: 60 },
     )

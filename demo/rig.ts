@@ -70,6 +70,7 @@ export const FIXTURES: readonly FixtureRow[] = ROWS.flatMap((row) =>
     number: row.first + i,
     name: `${row.type.split(' ')[0] ?? ''} ${row.first + i}`,
     type: row.type,
+    mode: null,
     hang: row.hang,
     along,
     out: 0,

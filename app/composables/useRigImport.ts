@@ -3,6 +3,8 @@ import Papa from 'papaparse'
 import { computed, ref, shallowRef } from 'vue'
 import type { FixtureRow, HangRow, TargetRow } from '#core/commands/importRig'
 import { readRigTable, type KnownNames, type TableReading } from '#core/exchange/rigTable'
+import { footprint } from '#core/patch/span'
+import { modesOf } from '#core/show/modes'
 import type { Show } from '#core/show/show'
 
 /** Larger files are no rig. Bytes. */
@@ -78,7 +80,10 @@ export function useRigImport(show: () => Show) {
 function knownNames(show: Show): KnownNames {
   return {
     hangs: [...show.all.hang.values()].map((hang) => hang.name),
-    types: [...show.all.fixtureType.values()].map(({ name, channels }) => ({ name, channels })),
+    types: [...show.all.fixtureType].map(([id, { name }]) => ({
+      name,
+      modes: modesOf(show, id).map(({ mode }) => ({ name: mode.name, channels: footprint(mode) })),
+    })),
     numbers: new Set([...show.all.fixture.values()].map((fixture) => fixture.number)),
     targets: [...show.all.target.values()].map((target) => target.name),
   }

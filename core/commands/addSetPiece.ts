@@ -4,15 +4,19 @@ import { Draft } from '../show/draft'
 import { setPieceId } from '../show/ids'
 import { placeId, showRecordOf } from '../show/show'
 import { command, done } from './command'
+import { gone, lockedLayer, nameTaken } from './refusals'
 
 export const addSetPiece = command({
   input: setPieceSchema.extend(setPiecePlace.pick({ position: true, yaw: true }).shape),
   undoable: true,
-  run(show, { name, solids, position, yaw }, { newId }) {
+  run(show, { name, solids, layer, position, yaw }, { newId }) {
+    const refusal = nameTaken(show, 'setPiece', name) ?? lockedLayer(show, layer, name)
+    if (refusal) return refusal
+    if (layer && !show.all.layer.has(layer)) return gone('layer', 'layer')
     const { venue } = showRecordOf(show)
     const id = setPieceId.parse(newId())
     const draft = new Draft(show)
-    draft.put('setPiece', id, { name, solids })
+    draft.put('setPiece', id, { name, solids, layer })
     draft.put('setPiecePlace', placeId(venue, id), { venue, setPiece: id, position, yaw })
     return done(draft.changes(), `add ${name}`)
   },

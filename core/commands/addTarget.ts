@@ -6,6 +6,7 @@ import { setPieceId, targetId } from '../show/ids'
 import { placeId, showRecordOf } from '../show/show'
 import { point } from '../show/values'
 import { command, done, refuse } from './command'
+import { nameTaken } from './refusals'
 
 export const addTarget = command({
   input: z.strictObject({
@@ -17,6 +18,8 @@ export const addTarget = command({
   }),
   undoable: true,
   run(show, { name, form, setPiece, position }, { newId }) {
+    const taken = nameTaken(show, 'target', name)
+    if (taken) return taken
     const id = targetId.parse(newId())
     const draft = new Draft(show)
     if (setPiece !== null) {

@@ -6,7 +6,7 @@ import { metresInWords, offsetInWords } from '../refocus/words'
 import { Draft } from '../show/draft'
 import { asFixtureId, fixtureId, targetId } from '../show/ids'
 import { rigOf } from '../show/rig'
-import { aimPoint, targetsOf } from '../show/targets'
+import { aimPoint, stationsOf, targetsOf, type PlacedTarget } from '../show/targets'
 import { point, type AimValue } from '../show/values'
 import { length } from '../geometry/vector'
 import { command, done, refuse } from './command'
@@ -18,8 +18,13 @@ export const aimAtTarget = command({
     /** Null aims at a free place on the stage, given by the offset from its origin. */
     target: targetId.nullable(),
     offset: point,
-    /** Spreads the fixtures in their order between two places along the target; null: all in its middle. */
-    along: z.strictObject({ from: z.number().min(0).max(1), to: z.number().min(0).max(1) }).nullable(),
+    /**
+     * Spreads the fixtures in their order between two places along the target, or over its numbered
+     * stations, beginning again when there are more fixtures; null: all in its middle.
+     */
+    along: z
+      .union([z.literal('stations'), z.strictObject({ from: z.number().min(0).max(1), to: z.number().min(0).max(1) })])
+      .nullable(),
   }),
   undoable: true,
   run(show, { fixtures, target, offset, along }, { person }) {
@@ -36,8 +41,7 @@ export const aimAtTarget = command({
       const rigged = rigOf(show).get(id)
       if (!rigged)
         return refuse('unknown fixture', 'One of the fixtures no longer hangs in this venue. Select again.', 'fixtures')
-      const step = fixtures.length > 1 ? i / (fixtures.length - 1) : 0.5
-      const at = along ? along.from + (along.to - along.from) * step : null
+      const at = placeAlong(along, placed, i, fixtures.length)
       const aim: AimValue = { kind: 'aim', target, at, offset, choice: null }
       const place = aimPoint(targetsOf(show), aim)
       if (!place) return refuse('unknown target', 'This target has no place in this venue.', 'target')
@@ -57,3 +61,13 @@ export const aimAtTarget = command({
     return done(draft.changes(), `aim ${who} at ${placed.target.name}${off}`)
   },
 })
+
+type Along = 'stations' | { readonly from: number; readonly to: number } | null
+
+/** Where along the target the fixture of an order aims, 0 to 1; null for its middle. */
+function placeAlong(along: Along, placed: PlacedTarget | null, index: number, count: number): number | null {
+  if (along === null) return null
+  if (along !== 'stations') return along.from + (along.to - along.from) * (count > 1 ? index / (count - 1) : 0.5)
+  const stations = placed ? stationsOf(placed.target.form) : []
+  return stations[index % Math.max(1, stations.length)] ?? null
+}

@@ -1,15 +1,16 @@
 /** Fills an empty show with what every show needs: a venue, fixture types and a cue list. */
 import { z } from 'zod'
 import { Draft } from '../show/draft'
-import { fixtureType, showRecord, venue as venueSchema } from '../show/entities'
+import { showRecord, venue as venueSchema } from '../show/entities'
 import { cueListId, venueId } from '../show/ids'
 import { command, done, refuse } from './command'
+import { putType, typeWithModes } from './typeDraft'
 
 export const beginShow = command({
   input: z.strictObject({
     name: showRecord.shape.name,
     venue: venueSchema,
-    types: z.array(fixtureType),
+    types: z.array(typeWithModes),
   }),
   undoable: false,
   run(show, { name, venue, types }, { newId }) {
@@ -18,7 +19,7 @@ export const beginShow = command({
     const draft = new Draft(show)
     draft.put('venue', venueKey, venue)
     draft.put('show', show.id, { name, venue: venueKey })
-    for (const type of types) draft.put('fixtureType', newId(), type)
+    for (const type of types) putType(draft, type, newId)
     draft.put('cueList', cueListId.parse(newId()), { number: 1, name: 'Main', intensityRule: 'highest', onStage: null })
     return done(draft.changes(), `begin ${name}`)
   },

@@ -9,6 +9,7 @@ const row: FixtureRow = {
   number: 1,
   name: '',
   type: 'plover 250',
+  mode: null,
   hang: ' BRIDGE ',
   along: 2,
   out: 0.1,

@@ -5,15 +5,22 @@
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import * as entities from '../show/entities'
-import { fixtureId, hangId, targetId } from '../show/ids'
+import { fixtureId, fixtureTypeId, hangId, targetId } from '../show/ids'
+import { firstMode, modesOf } from '../show/modes'
+import { plain } from '../show/names'
 import { placeId, showRecordOf, type Show } from '../show/show'
 import { command, done, refuse } from './command'
 
 export const hangRow = entities.hangPlace.omit({ venue: true, hang: true }).extend(entities.hang.shape)
 export const fixtureRow = entities.fixturePlace
   .omit({ venue: true, fixture: true, hang: true })
-  .extend(entities.fixture.omit({ type: true }).shape)
-  .extend({ hang: z.string(), type: z.string() })
+  .extend(entities.fixture.omit({ type: true, mode: true }).shape)
+  .extend({
+    hang: z.string(),
+    type: z.string(),
+    /** By name; null takes the type's first mode. */
+    mode: z.string().nullable().default(null),
+  })
 export const targetRow = z.strictObject({
   name: entities.hang.shape.name,
   position: entities.targetPlace.shape.position,
@@ -66,7 +73,7 @@ function addFixtures(
   const types = new Map<string, string>([...show.all.fixtureType].map(([id, type]) => [plain(type.name), id]))
   const numbers = new Set([...show.all.fixture.values()].map((f) => f.number))
   for (const row of rows) {
-    const { number, name, universe, address, note, type, hang, ...place } = row
+    const { number, name, universe, address, note, type, mode, hang, ...place } = row
     const onHang = hangIds.get(plain(hang))
     const ofType = types.get(plain(type))
     if (numbers.has(number)) return refuse('number taken', `Number ${number} is taken.`, 'fixtures')
@@ -74,15 +81,17 @@ function addFixtures(
     if (!ofType) return refuse('unknown type', `Fixture ${number}: there is no type called ${type}.`, 'fixtures')
     numbers.add(number)
     const id = fixtureId.parse(newId())
-    draft.put('fixture', id, { number, name, type: entities.fixture.shape.type.parse(ofType), universe, address, note })
+    const inMode = mode === null ? firstMode(show, ofType) : modeCalled(show, ofType, mode)
+    if (mode !== null && inMode === null)
+      return refuse('unknown mode', `Fixture ${number}: ${type} has no mode called ${mode}.`, 'fixtures')
+    draft.put('fixture', id, { number, name, type: fixtureTypeId.parse(ofType), mode: inMode, universe, address, note })
     draft.put('fixturePlace', placeId(venue, id), { venue, fixture: id, hang: hangId.parse(onHang), ...place })
   }
   return null
 }
 
-/** Names are compared whatever their case and spaces. */
-export function plain(name: string): string {
-  return name.trim().toLowerCase().replace(/\s+/g, ' ')
+function modeCalled(show: Show, type: string, name: string) {
+  return modesOf(show, type).find(({ mode }) => plain(mode.name) === plain(name))?.id ?? null
 }
 
 function namesOf(collection: ReadonlyMap<string, { readonly name: string }>): Map<string, string> {

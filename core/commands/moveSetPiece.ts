@@ -7,6 +7,7 @@ import { setPieceId } from '../show/ids'
 import { placeId, showRecordOf } from '../show/show'
 import { degrees, point } from '../show/values'
 import { command, done, refuse } from './command'
+import { lockedLayer } from './refusals'
 
 export const moveSetPiece = command({
   input: z.strictObject({ setPiece: setPieceId, position: point, yaw: degrees }),
@@ -16,6 +17,8 @@ export const moveSetPiece = command({
     const place = show.all.setPiecePlace.get(id)
     const piece = show.all.setPiece.get(setPiece)
     if (!place || !piece) return refuse('unknown set piece', 'This set piece has no place in this venue.', 'setPiece')
+    const locked = lockedLayer(show, piece.layer, piece.name)
+    if (locked) return locked
     const draft = new Draft(show).set('setPiecePlace', id, 'position', position).set('setPiecePlace', id, 'yaw', yaw)
     const by = offsetInWords(subtract(position, place.position)) || `${Math.round(yaw - place.yaw)}° round`
     return done(draft.changes(), `move ${piece.name} ${by}`)

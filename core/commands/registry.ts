@@ -1,50 +1,94 @@
 /** All commands by name: what the server runs, the app previews and scripts use. */
 import { addCueList } from './addCueList'
+import { addHang } from './addHang'
+import { addLayer } from './addLayer'
 import { addSetPiece } from './addSetPiece'
 import { addTarget } from './addTarget'
+import { addType } from './addType'
 import { addVenue } from './addVenue'
 import { aimAtTarget } from './aimAtTarget'
 import { beginShow } from './beginShow'
+import { changeFixtures } from './changeFixtures'
+import { changeHang } from './changeHang'
+import { changeLayer } from './changeLayer'
+import { changeSetPiece } from './changeSetPiece'
+import { changeTarget } from './changeTarget'
+import { changeType } from './changeType'
+import { changeVenue } from './changeVenue'
 import { clearHand } from './clearHand'
-import { environmentFor, type Outcome } from './command'
+import { copyFixtures } from './copyFixtures'
+import { copyHang } from './copyHang'
+import { deleteFixtures } from './deleteFixtures'
+import { deleteHang } from './deleteHang'
+import { deleteLayer } from './deleteLayer'
+import { deleteSetPiece } from './deleteSetPiece'
+import { deleteTarget } from './deleteTarget'
+import { deleteType } from './deleteType'
 import { goToCue } from './goToCue'
 import { importRig } from './importRig'
 import { joinShow } from './joinShow'
+import { mirrorHang } from './mirrorHang'
 import { moveHang } from './moveHang'
 import { moveSetPiece } from './moveSetPiece'
 import { moveTarget } from './moveTarget'
 import { nudgeAim } from './nudgeAim'
+import { patchFixtures } from './patchFixtures'
+import { placeFixtures } from './placeFixtures'
 import { recallPalette } from './recallPalette'
 import { recordCue } from './recordCue'
 import { recordGroup } from './recordGroup'
 import { recordPalette } from './recordPalette'
+import { renumberFixtures } from './renumberFixtures'
 import { setTake } from './setTake'
 import { setValue } from './setValue'
 import { switchVenue } from './switchVenue'
 import { turnHeads } from './turnHeads'
+import { environmentFor, type Outcome } from './command'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { z } from 'zod'
 
 export const COMMANDS = {
   addCueList,
+  addHang,
+  addLayer,
   addSetPiece,
   addTarget,
+  addType,
   addVenue,
   aimAtTarget,
   beginShow,
+  changeFixtures,
+  changeHang,
+  changeLayer,
+  changeSetPiece,
+  changeTarget,
+  changeType,
+  changeVenue,
   clearHand,
+  copyFixtures,
+  copyHang,
+  deleteFixtures,
+  deleteHang,
+  deleteLayer,
+  deleteSetPiece,
+  deleteTarget,
+  deleteType,
   goToCue,
   importRig,
   joinShow,
+  mirrorHang,
   moveHang,
   moveSetPiece,
   moveTarget,
   nudgeAim,
+  patchFixtures,
+  placeFixtures,
   recallPalette,
   recordCue,
   recordGroup,
   recordPalette,
+  renumberFixtures,
   setTake,
   setValue,
   switchVenue,

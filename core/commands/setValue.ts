@@ -1,10 +1,11 @@
 /** Puts a plain value for one attribute in the hand: a number, or a pool diameter for zoom. */
 import { z } from 'zod'
 import { handValueId } from '../cues/onStage'
+import { zoomRange } from '../light/optics'
 import { Draft } from '../show/draft'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import { fixtureId } from '../show/ids'
-import type { FixtureType } from '../show/entities'
+import type { FixtureType, Wheel } from '../show/entities'
 import { rigOf } from '../show/rig'
 import { numberValue, poolValue } from '../show/values'
 import { command, done, refuse } from './command'
@@ -43,7 +44,15 @@ export const setValue = command({
 
 /** What a type takes for an attribute: degrees for zoom, a slot from 0 for gobo, else a level. */
 function limitsOf(type: FixtureType, attribute: Exclude<Attribute, 'position'>): { min: number; max: number } {
-  if (attribute === 'zoom') return type.zoom ?? { min: 0, max: 0 }
-  if (attribute === 'gobo') return { min: 0, max: 20 }
+  if (attribute === 'zoom') return zoomRange(type.optics) ?? { min: 0, max: 0 }
+  if (attribute === 'colourWheel') return slotsOf(type, 'colour', 0)
+  if (attribute === 'gobo') return slotsOf(type, 'gobo', 0)
+  if (attribute === 'gobo2') return slotsOf(type, 'gobo', 1)
   return { min: 0, max: 1 }
+}
+
+/** The slots of the first or second wheel of a kind, counted from 0, which is open. */
+function slotsOf(type: FixtureType, kind: Wheel['kind'], index: number): { min: number; max: number } {
+  const wheel = type.wheels.filter((w) => w.kind === kind)[index]
+  return { min: 0, max: wheel ? wheel.slots.length - 1 : 0 }
 }

@@ -1,5 +1,4 @@
 /** Wording that several commands share. */
-import { rigOf } from '../show/rig'
 import type { FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 
@@ -7,7 +6,7 @@ import type { Show } from '../show/show'
 export function fixturesInWords(show: Show, fixtures: readonly FixtureId[]): string {
   const [only] = fixtures
   if (only === undefined || fixtures.length !== 1) return `${fixtures.length} fixtures`
-  return `fixture ${rigOf(show).get(only)?.fixture.number ?? only}`
+  return `fixture ${show.all.fixture.get(only)?.number ?? only}`
 }
 
 /** "position, beam and colour". */

@@ -5,6 +5,7 @@
  */
 import { beamAt, type Beam } from '../kinematics/forward'
 import { HOME, type Pose } from '../kinematics/head'
+import { zoomRange } from '../light/optics'
 import { resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derived } from '../show/derived'
@@ -95,7 +96,7 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, ref
   }
   const level = (attribute: Exclude<Attribute, 'position' | 'zoom'>) => {
     const plain = resolve(attribute)?.value
-    return plain?.kind === 'number' ? plain.number : restingNumber(attribute, rigged.type.zoom)
+    return plain?.kind === 'number' ? plain.number : restingNumber(attribute, zoomRange(rigged.type.optics))
   }
   const resolved = resolve('position')
   const positionValue = resolved?.value ?? null

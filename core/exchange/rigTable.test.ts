@@ -4,8 +4,8 @@ import { headerName, readRigTable, type KnownNames } from './rigTable'
 const known: KnownNames = {
   hangs: ['Bar A', 'Bar B'],
   types: [
-    { name: 'Tern 700', channels: 40 },
-    { name: 'Dunlin 400', channels: 24 },
+    { name: 'Tern 700', modes: [{ name: 'Full', channels: 40 }] },
+    { name: 'Dunlin 400', modes: [{ name: 'Full', channels: 24 }] },
   ],
   numbers: new Set([7]),
   targets: [],

@@ -4,15 +4,8 @@
  */
 import type { z } from 'zod'
 import { issueInWords } from '../show/faults'
-import {
-  fixtureRow,
-  hangRow,
-  plain,
-  targetRow,
-  type FixtureRow,
-  type HangRow,
-  type TargetRow,
-} from '../commands/importRig'
+import { plain } from '../show/names'
+import { fixtureRow, hangRow, targetRow, type FixtureRow, type HangRow, type TargetRow } from '../commands/importRig'
 
 export type TableKind = 'hangs' | 'fixtures' | 'targets'
 
@@ -24,11 +17,16 @@ export interface Problem {
   readonly severity: 'refused' | 'look'
 }
 
+export interface KnownType {
+  readonly name: string
+  readonly modes: readonly { readonly name: string; readonly channels: number }[]
+}
+
 /** What the show already has, so that rows can be checked against it. Names as they are written. */
 export interface KnownNames {
   readonly hangs: readonly string[]
-  /** Type name and the number of channels it uses. */
-  readonly types: readonly { readonly name: string; readonly channels: number }[]
+  /** Each type's name and its modes in order, with the number of channels they take. */
+  readonly types: readonly KnownType[]
   readonly numbers: ReadonlySet<number>
   readonly targets: readonly string[]
 }
@@ -250,15 +248,15 @@ const FIXTURE_NUMBERS = ['number', 'along', 'out', 'drop', 'yaw', 'pitch', 'roll
 function readFixtures(reader: RowReader, known: KnownNames): Read<FixtureRow> {
   const rows: FixtureRow[] = []
   const hangs = new Set(known.hangs.map(plain))
-  const channels = new Map(known.types.map((type) => [plain(type.name), type.channels]))
+  const types = new Map(known.types.map((type) => [plain(type.name), type]))
   const lines = new Map<string, number>()
   const patched: { line: number; row: FixtureRow; last: number }[] = []
   let alreadyThere = 0
   for (const placed of reader.rows) {
-    const row = fixtureIn(reader, placed, hangs, channels, lines)
+    const row = fixtureIn(reader, placed, hangs, types, lines)
     if (!row) continue
     if (row.universe !== null && row.address !== null) {
-      const last = row.address + (channels.get(plain(row.type)) ?? 1) - 1
+      const last = row.address + channelsOf(types, row) - 1
       lookForClash(reader, patched, placed.line, row, last)
       patched.push({ line: placed.line, row, last })
     }
@@ -272,7 +270,7 @@ function fixtureIn(
   reader: RowReader,
   placed: Placed<ReadonlyMap<string, string>>,
   hangs: ReadonlySet<string>,
-  channels: ReadonlyMap<string, number>,
+  types: ReadonlyMap<string, KnownType>,
   lines: Map<string, number>,
 ): FixtureRow | null {
   const { line, row } = placed
@@ -280,14 +278,17 @@ function fixtureIn(
   const before = reader.problems.length
   const n = numbersIn(reader, placed, FIXTURE_NUMBERS, ['number', 'along'])
   if (!hangs.has(plain(text('hang')))) reader.refuse(line, 'hang', `there is no hang called “${text('hang')}”`)
-  if (!channels.has(plain(text('type'))))
-    reader.refuse(line, 'type', `there is no fixture type called “${text('type')}”`)
+  const type = types.get(plain(text('type')))
+  if (!type) reader.refuse(line, 'type', `there is no fixture type called “${text('type')}”`)
+  else if (text('mode') && !type.modes.some((mode) => plain(mode.name) === plain(text('mode'))))
+    reader.refuse(line, 'mode', `${type.name} has no mode called “${text('mode')}”`)
   const isRepeated = n !== null && repeats(reader, lines, line, 'number', text('number'))
   if (!n || isRepeated) return null
   const made = {
     number: n.get('number'),
     name: text('name'),
     type: text('type'),
+    mode: text('mode') || null,
     hang: text('hang'),
     along: n.get('along'),
     out: n.get('out') ?? 0,
@@ -301,6 +302,13 @@ function fixtureIn(
   }
   const checked = reader.check(line, fixtureRow, made, (path) => path)
   return reader.problems.length > before ? null : checked
+}
+
+/** How many channels a row takes: by its mode, else by its type's first one. */
+function channelsOf(types: ReadonlyMap<string, KnownType>, { type, mode }: FixtureRow): number {
+  const modes = types.get(plain(type))?.modes ?? []
+  const taken = mode === null ? modes[0] : modes.find(({ name }) => plain(name) === plain(mode))
+  return taken?.channels ?? 1
 }
 
 function lookForClash(

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { DEGREE } from '../geometry/rotation'
 import { angleBetween, normalise, subtract, vec3 } from '../geometry/vector'
-import { poolOnLevel } from './pool'
+import { poolOnLevel, poolOnPlane } from './pool'
 import { poolDiameter, zoomForPool } from './zoom'
 
 const straightDown = { lens: vec3(1, 2, 6), direction: vec3(0, 0, -1) }
@@ -72,5 +72,27 @@ describe('zoom and pool size', () => {
     const zoom = zoomForPool(1.8, 30, { min: 6, max: 48 })
     expect(zoom).toMatchObject({ fits: false, angle: 6 })
     expect(zoom.diameter).toBeCloseTo(2 * 30 * Math.tan(3 * DEGREE), 9)
+  })
+})
+
+describe('the pool on any plane', () => {
+  const down = { lens: vec3(0, 0, 4), direction: normalise(vec3(1, 0, -1)) }
+
+  it('has the size the level pool has, on the level', () => {
+    const onLevel = poolOnLevel(down, 20, 0)
+    const size = poolOnPlane(down, 20, { point: vec3(9, 9, 0), normal: vec3(0, 0, 1) })
+    expect(size?.incidence).toBeCloseTo(45, 9)
+    if (onLevel?.kind !== 'closed') throw new Error('it is closed')
+    expect(size?.axes?.long).toBeCloseTo(2 * onLevel.halfLong, 9)
+    expect(size?.axes?.short).toBeCloseTo(2 * onLevel.halfShort, 9)
+  })
+
+  it('is round on a plane square to the beam, open past the horizon and nothing behind', () => {
+    const facing = { point: vec3(3, 0, 1), normal: normalise(vec3(-1, 0, 1)) }
+    const size = poolOnPlane(down, 20, facing)
+    expect(size?.incidence).toBeCloseTo(0, 5)
+    expect(size?.axes?.long).toBeCloseTo(size?.axes?.short ?? NaN, 5)
+    expect(poolOnPlane(down, 100, { point: vec3(0, 0, 0), normal: vec3(0, 0, 1) })?.axes).toBeNull()
+    expect(poolOnPlane(down, 20, { point: vec3(-5, 0, 0), normal: vec3(1, 0, 0) })).toBeNull()
   })
 })

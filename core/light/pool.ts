@@ -8,7 +8,7 @@
  * `H·sin h / √(cos(i + h)·cos(i − h))`. From i + h = 90° on, the pool is open towards the horizon.
  */
 import { DEGREE } from '../geometry/rotation'
-import { cross, normalise, vec3, type Vec3 } from '../geometry/vector'
+import { cross, dot, normalise, subtract, vec3, type Vec3 } from '../geometry/vector'
 import type { Beam } from '../kinematics/forward'
 
 /** A closed pool. Metres; `turn` is the bearing of the long axis in degrees from +x. */
@@ -44,17 +44,50 @@ export function poolOnLevel(beam: Beam, angle: number, height: number, reach = 4
   if (incidence - half >= Math.PI / 2) return null
   if (incidence + half >= Math.PI / 2 - 1e-6) return openPool(beam, half, height, reach)
 
-  const near = rise * Math.tan(incidence - half)
-  const far = rise * Math.tan(incidence + half)
-  const middle = (near + far) / 2
+  const axes = cutAxes(rise, incidence, half)
   const heading = level > 1e-12 ? vec3(beam.direction.x / level, beam.direction.y / level, 0) : vec3(1, 0, 0)
   return {
     kind: 'closed',
-    centre: vec3(beam.lens.x + heading.x * middle, beam.lens.y + heading.y * middle, height),
-    halfLong: (far - near) / 2,
-    halfShort: (rise * Math.sin(half)) / Math.sqrt(Math.cos(incidence + half) * Math.cos(incidence - half)),
+    centre: vec3(beam.lens.x + heading.x * axes.middle, beam.lens.y + heading.y * axes.middle, height),
+    halfLong: axes.halfLong,
+    halfShort: axes.halfShort,
     turn: Math.atan2(heading.y, heading.x) / DEGREE,
   }
+}
+
+/** Axes of the ellipse a closed cut makes; `middle` is its centre's distance from the apex's foot. Metres, radians. */
+function cutAxes(rise: number, incidence: number, half: number) {
+  const near = rise * Math.tan(incidence - half)
+  const far = rise * Math.tan(incidence + half)
+  return {
+    middle: (near + far) / 2,
+    halfLong: (far - near) / 2,
+    halfShort: (rise * Math.sin(half)) / Math.sqrt(Math.cos(incidence + half) * Math.cos(incidence - half)),
+  }
+}
+
+/** A plane by a point on it and its unit normal. */
+export interface Plane {
+  readonly point: Vec3
+  readonly normal: Vec3
+}
+
+/** How big a pool is on a plane: its axes in metres (null when it is open) and the incidence in degrees. */
+export interface PoolSize {
+  readonly incidence: number
+  readonly axes: { readonly long: number; readonly short: number } | null
+}
+
+/** The size of the pool of a beam with the given full angle (degrees) on any plane; null behind it. */
+export function poolOnPlane(beam: Beam, angle: number, plane: Plane): PoolSize | null {
+  const height = dot(subtract(beam.lens, plane.point), plane.normal)
+  const towards = -dot(beam.direction, plane.normal) * Math.sign(height)
+  if (height === 0 || towards <= 0) return null
+  const incidence = Math.acos(Math.min(1, towards))
+  const half = (angle / 2) * DEGREE
+  if (incidence + half >= Math.PI / 2 - 1e-6) return { incidence: incidence / DEGREE, axes: null }
+  const { halfLong, halfShort } = cutAxes(Math.abs(height), incidence, half)
+  return { incidence: incidence / DEGREE, axes: { long: 2 * halfLong, short: 2 * halfShort } }
 }
 
 function openPool(beam: Beam, half: number, height: number, reach: number): OpenPool {

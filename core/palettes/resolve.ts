@@ -61,7 +61,7 @@ export function paletteValueFor(show: Show, palette: string, served: Served, att
   const contents = contentsOf(show).get(palette) ?? NOTHING
   const stored =
     contents.own.get(attribute)?.get(served.id) ??
-    contents.kind.get(attribute)?.get(served.fixture.type) ??
+    contents.kind.get(attribute)?.get(served.fixture.type ?? '') ??
     contents.any.get(attribute)
   return stored ? stored.value : null
 }

@@ -86,8 +86,9 @@ describe('a zoom value', () => {
     expect(solveZoom(rigged, { kind: 'pool', diameter: 2 }, null)).toMatchObject({ pool: null, fits: false })
   })
 
-  it('is nothing for a type without zoom', () => {
-    const fixed = { ...rigged, type: { ...rigged.type, zoom: null } }
-    expect(solveZoom(fixed, { kind: 'pool', diameter: 2 }, 5)).toEqual({ angle: 0, pool: null, fits: true })
+  it('is the one angle of a fixed lens, and its pool what that gives', () => {
+    const fixed = { ...rigged, type: { ...rigged.type, optics: [{ beam: 20, field: 26, candela: 4e4 }] } }
+    expect(solveZoom(fixed, { kind: 'pool', diameter: 2 }, 5)).toMatchObject({ angle: 20, fits: false })
+    expect(solveZoom(fixed, null, 5).pool).toBeCloseTo(10 * Math.tan((10 * Math.PI) / 180), 9)
   })
 })

@@ -3,6 +3,7 @@ import { add, scale, type Vec3 } from '../geometry/vector'
 import { beamAt, type Beam } from '../kinematics/forward'
 import type { Mount, Pose } from '../kinematics/head'
 import { solveAim, type Choice, type Side } from '../kinematics/inverse'
+import { zoomRange } from '../light/optics'
 import { poolDiameter, zoomForPool } from '../light/zoom'
 import { restingNumber } from '../show/families'
 import type { RiggedFixture } from '../show/rig'
@@ -95,9 +96,8 @@ export interface SolvedZoom {
 
 /** Solves a zoom value: an angle, or the angle that makes a pool of a given diameter at the throw. */
 export function solveZoom(rigged: RiggedFixture, value: PlainValue | null, throwMetres: number | null): SolvedZoom {
-  const range = rigged.type.zoom
+  const range = zoomRange(rigged.type.optics) ?? fixedLens(rigged)
   const resting = restingNumber('zoom', range)
-  if (!range) return { angle: resting, pool: null, fits: true }
   if (value?.kind === 'pool') {
     if (throwMetres === null) return { angle: resting, pool: null, fits: false }
     const zoom = zoomForPool(value.diameter, throwMetres, range)
@@ -106,4 +106,9 @@ export function solveZoom(rigged: RiggedFixture, value: PlainValue | null, throw
   const asked = value?.kind === 'number' ? value.number : resting
   const angle = Math.min(range.max, Math.max(range.min, asked))
   return { angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle), fits: angle === asked }
+}
+
+function fixedLens(rigged: RiggedFixture): { min: number; max: number } {
+  const beam = rigged.type.optics[0]?.beam ?? 0
+  return { min: beam, max: beam }
 }

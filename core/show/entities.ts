@@ -3,7 +3,7 @@
  * apart, so that the same palettes and cues play in every venue.
  */
 import { z } from 'zod'
-import { ATTRIBUTES, FAMILIES, SHELVES } from './families'
+import { ATTRIBUTES, CHANNEL_ROLES, FAMILIES, SHELVES } from './families'
 import * as ids from './ids'
 import { degrees, metres, point, value } from './values'
 
@@ -19,23 +19,98 @@ const families = z.array(z.enum(FAMILIES))
 const colour = z.enum(['brass', 'coral', 'kelp', 'shoal', 'heather', 'rose', 'amber', 'sail'])
 export const PALETTE_COLOURS = colour.options
 
+/** An axis of a head: stops and speeds in degrees and seconds; `reversed` where its lowest value is its upper stop. */
 const axis = z
   .strictObject({
     min: degrees,
     max: degrees,
-    speed: z.number().positive(),
-    acceleration: z.number().positive(),
+    speed: z.number().positive().max(10000),
+    acceleration: z.number().positive().max(100000),
+    reversed: z.boolean(),
   })
   .refine((a) => a.min < a.max, 'the lower stop must lie below the upper one')
 const plainPoint = z.strictObject({ x: metres, y: metres })
-const ring = z.array(plainPoint).min(2).max(500)
+const ring = z.array(plainPoint).min(3, 'an outline needs three corners').max(500)
+const size = z.number().positive().max(1000)
 
-/** A solid in a set piece's own frame, standing on its origin. Metres. */
-const solid = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('cylinder'), radius: metres, base: metres, height: metres }),
-  z.strictObject({ kind: z.literal('prism'), outline: ring, base: metres, height: metres }),
-  z.strictObject({ kind: z.literal('person'), height: metres }),
+/** Where a solid stands on its set piece: metres, degrees about the vertical, metres up. */
+const seat = {
+  at: plainPoint.default({ x: 0, y: 0 }),
+  turn: degrees.default(0),
+  base: metres.default(0),
+}
+/** A solid in a set piece's own frame. Metres; a box's width runs along x, steps rise along +y. */
+export const solid = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('box'), ...seat, width: size, depth: size, height: size }),
+  z.strictObject({ kind: z.literal('cylinder'), ...seat, radius: size, height: size }),
+  z.strictObject({ kind: z.literal('prism'), ...seat, outline: ring, height: size }),
+  z.strictObject({
+    kind: z.literal('steps'),
+    ...seat,
+    width: size,
+    depth: size,
+    height: size,
+    count: z.number().int().min(1).max(100),
+  }),
+  z.strictObject({ kind: z.literal('flat'), ...seat, width: size, thickness: size, height: size }),
+  z.strictObject({ kind: z.literal('person'), ...seat, height: size }),
 ])
+
+/**
+ * What a zoom does, from narrow to wide: full beam angle (half of the peak) and field angle (a
+ * tenth) in degrees, and the peak in candela. One row is a fixed lens.
+ */
+export const optics = z
+  .array(
+    z
+      .strictObject({
+        beam: z.number().positive().max(160),
+        field: z.number().positive().max(170),
+        candela: z.number().positive().max(1e9),
+      })
+      .refine((row) => row.field > row.beam, 'the field angle must be wider than the beam angle'),
+  )
+  .min(1, 'a type needs at least one row: its beam angle, field angle and candela')
+  .max(40)
+  .refine(
+    (rows) => rows.every((row, i) => row.beam > (rows[i - 1]?.beam ?? 0)),
+    'the beam angles must rise from row to row',
+  )
+
+export const GOBO_PATTERNS = ['open', 'dots', 'breakup', 'bars', 'ring', 'window', 'ripples', 'star', 'net'] as const
+const slot = z.strictObject({
+  name,
+  /** What a colour slot looks like, as #rrggbb; null for a gobo. */
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/, 'a colour reads #rrggbb')
+    .nullable(),
+  pattern: z.enum(GOBO_PATTERNS).nullable(),
+})
+const wheel = z.strictObject({ kind: z.enum(['colour', 'gobo']), name, slots: z.array(slot).min(2).max(40) })
+
+/**
+ * One channel of a mode. `coarse` and `fine` count from 1; `from` and `to` are what its lowest and
+ * highest value mean (degrees for pan, tilt and zoom, a slot for wheels, else 0 to 1), `rest` what
+ * it is worth when nothing sets it.
+ */
+export const channel = z.strictObject({
+  name,
+  does: z.enum(CHANNEL_ROLES),
+  coarse: z.number().int().min(1).max(512),
+  fine: z.number().int().min(1).max(512).nullable(),
+  from: z.number().min(-1e6).max(1e6),
+  to: z.number().min(-1e6).max(1e6),
+  rest: z.number().min(-1e6).max(1e6),
+})
+
+/** A raised part of the stage. `height` is that of its lowest edge; a rake climbs `percent` towards `bearing` (90 is upstage). */
+const level = z.strictObject({
+  name,
+  outline: ring,
+  height: metres,
+  rake: z.strictObject({ percent: z.number().min(0).max(100), bearing: degrees }),
+})
 
 export const showRecord = z.strictObject({ name, venue: ids.venueId })
 export const person = z.strictObject({ name, take: families })
@@ -47,15 +122,23 @@ export const fixtureType = z.strictObject({
   tilt: axis,
   pivotDrop: metres,
   lens: z.strictObject({ across: metres, normal: metres, forward: metres }),
-  zoom: z.strictObject({ min: z.number().positive(), max: z.number().positive().max(170) }).nullable(),
+  optics,
+  wheels: z.array(wheel).max(8),
   has: z.array(z.enum(ATTRIBUTES)),
-  channels: z.number().int().min(1).max(512),
+})
+/** One way a type listens: what stands on which channel. */
+export const fixtureMode = z.strictObject({
+  type: ids.fixtureTypeId,
+  name,
+  order: z.number().int().min(1).max(1000),
+  channels: z.array(channel).min(1, 'a mode needs at least one channel').max(512),
 })
 export const venue = z.strictObject({
   name,
   outline: ring,
-  opening: z.strictObject({ width: metres, height: metres, depth: metres }),
-  keepClear: z.array(z.strictObject({ name, outline: ring })),
+  opening: z.strictObject({ width: size, height: size, depth: size }),
+  keepClear: z.array(z.strictObject({ name, outline: ring })).max(100),
+  levels: z.array(level).max(100),
 })
 export const hang = z.strictObject({ name, form: z.enum(['bar', 'bridge', 'boom', 'floor']) })
 export const hangPlace = z.strictObject({
@@ -69,7 +152,9 @@ export const hangPlace = z.strictObject({
 export const fixture = z.strictObject({
   number: z.number().int().min(1).max(99999),
   name: z.string().trim().max(120),
-  type: ids.fixtureTypeId,
+  /** Null when its type is not known (yet): it hangs, but cannot be aimed. */
+  type: ids.fixtureTypeId.nullable(),
+  mode: ids.fixtureModeId.nullable(),
   universe: z.number().int().min(1).max(63999).nullable(),
   address: z.number().int().min(1).max(512).nullable(),
   note: z.string().max(500),
@@ -85,17 +170,25 @@ export const fixturePlace = z.strictObject({
   pitch: degrees,
   roll: degrees,
 })
-export const setPiece = z.strictObject({ name, solids: z.array(solid).min(1).max(100) })
+/** Set pieces in a layer are shown, hidden and locked together. */
+export const layer = z.strictObject({ name, visible: z.boolean(), locked: z.boolean() })
+export const setPiece = z.strictObject({
+  name,
+  solids: z.array(solid).min(1, 'a set piece needs at least one solid').max(100),
+  layer: ids.layerId.nullable(),
+})
 export const setPiecePlace = z.strictObject({
   venue: ids.venueId,
   setPiece: ids.setPieceId,
   position: point,
   yaw: degrees,
 })
+/** Numbered places along a line or round a ring; 0 for none. */
+const stations = z.number().int().min(0).max(100).default(0)
 export const targetForm = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('point') }),
-  z.strictObject({ kind: z.literal('line'), to: point }),
-  z.strictObject({ kind: z.literal('ring'), radius: z.number().positive().max(1000) }),
+  z.strictObject({ kind: z.literal('line'), to: point, stations }),
+  z.strictObject({ kind: z.literal('ring'), radius: size, stations }),
 ])
 /** `local` is where a tied target sits in its set piece's frame; free targets have a place a venue. */
 export const target = z
@@ -155,11 +248,13 @@ export const ENTITY_SCHEMAS = {
   show: showRecord,
   person,
   fixtureType,
+  fixtureMode,
   venue,
   hang,
   hangPlace,
   fixture,
   fixturePlace,
+  layer,
   setPiece,
   setPiecePlace,
   target,
@@ -181,11 +276,13 @@ export const KINDS: readonly Kind[] = [
   'show',
   'person',
   'fixtureType',
+  'fixtureMode',
   'venue',
   'hang',
   'hangPlace',
   'fixture',
   'fixturePlace',
+  'layer',
   'setPiece',
   'setPiecePlace',
   'target',
@@ -210,12 +307,18 @@ export function isWholeKind(kind: Kind): kind is WholeKind {
 }
 
 export type FixtureType = EntityOf['fixtureType']
+export type FixtureMode = EntityOf['fixtureMode']
+export type Channel = FixtureMode['channels'][number]
+export type Optics = FixtureType['optics']
+export type Wheel = FixtureType['wheels'][number]
 export type Fixture = EntityOf['fixture']
 export type Venue = EntityOf['venue']
+export type Level = Venue['levels'][number]
 export type Palette = EntityOf['palette']
 export type PaletteValue = EntityOf['paletteValue']
 export type Cue = EntityOf['cue']
 export type CueValue = EntityOf['cueValue']
 export type HandValue = EntityOf['handValue']
 export type Target = EntityOf['target']
+export type TargetForm = Target['form']
 export type Solid = EntityOf['setPiece']['solids'][number]

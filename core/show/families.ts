@@ -13,7 +13,9 @@ const FAMILY_OF = {
   red: 'colour',
   green: 'colour',
   blue: 'colour',
+  colourWheel: 'colour',
   gobo: 'gobo',
+  gobo2: 'gobo',
   shutterTop: 'shutters',
   shutterRight: 'shutters',
   shutterBottom: 'shutters',
@@ -30,12 +32,36 @@ export const ATTRIBUTES = [
   'red',
   'green',
   'blue',
+  'colourWheel',
   'gobo',
+  'gobo2',
   'shutterTop',
   'shutterRight',
   'shutterBottom',
   'shutterLeft',
 ] as const satisfies readonly Attribute[]
+
+/** What a channel can do: turn an axis, drive an attribute, or something we do not drive. */
+export const CHANNEL_ROLES = [
+  'pan',
+  'tilt',
+  'intensity',
+  'zoom',
+  'edge',
+  'iris',
+  'red',
+  'green',
+  'blue',
+  'colourWheel',
+  'gobo',
+  'gobo2',
+  'shutterTop',
+  'shutterRight',
+  'shutterBottom',
+  'shutterLeft',
+  'other',
+] as const satisfies readonly (Attribute | 'pan' | 'tilt' | 'other')[]
+export type ChannelRole = (typeof CHANNEL_ROLES)[number]
 
 export function familyOf(attribute: Attribute): Family {
   return FAMILY_OF[attribute]

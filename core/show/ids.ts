@@ -10,6 +10,8 @@ export const commandId = text.brand<'CommandId'>()
 export const changeGroupId = text.brand<'ChangeGroupId'>()
 export const venueId = text.brand<'VenueId'>()
 export const fixtureTypeId = text.brand<'FixtureTypeId'>()
+export const fixtureModeId = text.brand<'FixtureModeId'>()
+export const layerId = text.brand<'LayerId'>()
 export const fixtureId = text.brand<'FixtureId'>()
 export const hangId = text.brand<'HangId'>()
 export const setPieceId = text.brand<'SetPieceId'>()
@@ -26,6 +28,8 @@ export type CommandId = z.infer<typeof commandId>
 export type ChangeGroupId = z.infer<typeof changeGroupId>
 export type VenueId = z.infer<typeof venueId>
 export type FixtureTypeId = z.infer<typeof fixtureTypeId>
+export type FixtureModeId = z.infer<typeof fixtureModeId>
+export type LayerId = z.infer<typeof layerId>
 export type FixtureId = z.infer<typeof fixtureId>
 export type HangId = z.infer<typeof hangId>
 export type SetPieceId = z.infer<typeof setPieceId>
@@ -44,3 +48,6 @@ export const asCueListId = (key: string): CueListId => cueListId.parse(key)
 export const asHangId = (key: string): HangId => hangId.parse(key)
 export const asVenueId = (key: string): VenueId => venueId.parse(key)
 export const asSetPieceId = (key: string): SetPieceId => setPieceId.parse(key)
+export const asFixtureTypeId = (key: string): FixtureTypeId => fixtureTypeId.parse(key)
+export const asFixtureModeId = (key: string): FixtureModeId => fixtureModeId.parse(key)
+export const asLayerId = (key: string): LayerId => layerId.parse(key)

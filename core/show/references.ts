@@ -15,12 +15,17 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
     { field: 'venue', to: 'venue' },
     { field: 'hang', to: 'hang' },
   ],
-  fixture: [{ field: 'type', to: 'fixtureType' }],
+  fixtureMode: [{ field: 'type', to: 'fixtureType' }],
+  fixture: [
+    { field: 'type', to: 'fixtureType' },
+    { field: 'mode', to: 'fixtureMode' },
+  ],
   fixturePlace: [
     { field: 'venue', to: 'venue' },
     { field: 'fixture', to: 'fixture' },
     { field: 'hang', to: 'hang' },
   ],
+  setPiece: [{ field: 'layer', to: 'layer' }],
   setPiecePlace: [
     { field: 'venue', to: 'venue' },
     { field: 'setPiece', to: 'setPiece' },
@@ -101,8 +106,10 @@ function kindsWithReferences(): [Kind, readonly Reference[]][] {
 const KINDS_IN_ORDER = [
   'show',
   'hangPlace',
+  'fixtureMode',
   'fixture',
   'fixturePlace',
+  'setPiece',
   'setPiecePlace',
   'target',
   'targetPlace',

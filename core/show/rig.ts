@@ -25,7 +25,7 @@ export const rigOf = derived(
     for (const place of show.all.fixturePlace.values()) {
       if (place.venue !== venue) continue
       const fixture = show.all.fixture.get(place.fixture)
-      const type = fixture && show.all.fixtureType.get(fixture.type)
+      const type = fixture?.type && show.all.fixtureType.get(fixture.type)
       const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
       if (!fixture || !type || !hangPlace) continue
       const mount = mountHead(type, fixtureFrame(hangPlace, place))

@@ -11,11 +11,16 @@ function withForms(): Desk {
   const onDory = asSetPieceId(desk.idOf('setPiece', 'Dory'))
   desk.do('addTarget', {
     name: 'Gunwale',
-    form: { kind: 'line', to: vec3(2, 0, 0) },
+    form: { kind: 'line', to: vec3(2, 0, 0), stations: 0 },
     setPiece: onDory,
     position: vec3(-1, 0.5, 0.6),
   })
-  desk.do('addTarget', { name: 'Around', form: { kind: 'ring', radius: 2 }, setPiece: onDory, position: vec3(0, 0, 0) })
+  desk.do('addTarget', {
+    name: 'Around',
+    form: { kind: 'ring', radius: 2, stations: 0 },
+    setPiece: onDory,
+    position: vec3(0, 0, 0),
+  })
   return desk
 }
 const placed = (desk: Desk, name: string) => {

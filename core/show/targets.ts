@@ -67,3 +67,14 @@ export function aimPoint(targets: ReadonlyMap<string, PlacedTarget>, aim: AimVal
   const placed = targets.get(aim.target)
   return placed ? add(pointOn(placed, aim.at), aim.offset) : null
 }
+
+/**
+ * The numbered stations of a line or ring, as places along it (0 to 1): a line's from its start to
+ * its end, a ring's evenly round from stage left. Empty without any.
+ */
+export function stationsOf(form: EntityOf['target']['form']): number[] {
+  if (form.kind === 'point') return []
+  const count = form.stations
+  if (form.kind === 'ring') return Array.from({ length: count }, (_, i) => i / count)
+  return Array.from({ length: count }, (_, i) => (count === 1 ? 0.5 : i / (count - 1)))
+}

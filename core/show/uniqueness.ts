@@ -5,9 +5,11 @@ import type { Show } from './show'
 
 const UNIQUE_BY: Readonly<Partial<Record<Kind, readonly string[]>>> = {
   fixtureType: ['maker', 'name'],
+  fixtureMode: ['type', 'name'],
   venue: ['name'],
   hang: ['name'],
   fixture: ['number'],
+  layer: ['name'],
   setPiece: ['name'],
   target: ['name'],
   group: ['number'],

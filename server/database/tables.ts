@@ -8,7 +8,7 @@ interface Table<K extends Kind> {
   readonly columns: { readonly [F in keyof EntityOf[K]]: Column }
 }
 
-const AXIS = ['min', 'max', 'speed', 'acceleration']
+const AXIS = ['min', 'max', 'speed', 'acceleration', 'reversed']
 const value = { attribute: plain('attribute'), value: json('value') }
 
 const TABLES: { readonly [K in Kind]: Table<K> } = {
@@ -24,10 +24,14 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       tilt: parts('tilt', AXIS),
       pivotDrop: plain('pivot_drop'),
       lens: parts('lens', ['across', 'normal', 'forward']),
-      zoom: json('zoom'),
+      optics: json('optics'),
+      wheels: json('wheels'),
       has: plain('has'),
-      channels: plain('channels'),
     },
+  },
+  fixtureMode: {
+    name: 'fixture_mode',
+    columns: { type: plain('type'), name: plain('name'), order: plain('order'), channels: json('channels') },
   },
   venue: {
     name: 'venue',
@@ -36,6 +40,7 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       outline: json('outline'),
       opening: parts('opening', ['width', 'height', 'depth']),
       keepClear: json('keep_clear'),
+      levels: json('levels'),
     },
   },
   hang: { name: 'hang', columns: { name: plain('name'), form: plain('form') } },
@@ -56,6 +61,7 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       number: plain('number'),
       name: plain('name'),
       type: plain('type'),
+      mode: plain('mode'),
       universe: plain('universe'),
       address: plain('address'),
       note: plain('note'),
@@ -75,7 +81,11 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       roll: plain('roll'),
     },
   },
-  setPiece: { name: 'set_piece', columns: { name: plain('name'), solids: json('solids') } },
+  layer: { name: 'layer', columns: { name: plain('name'), visible: plain('visible'), locked: plain('locked') } },
+  setPiece: {
+    name: 'set_piece',
+    columns: { name: plain('name'), solids: json('solids'), layer: plain('layer') },
+  },
   setPiecePlace: {
     name: 'set_piece_place',
     columns: { venue: plain('venue'), setPiece: plain('set_piece'), position: point('position'), yaw: plain('yaw') },

@@ -12,7 +12,18 @@ import { choose, type Choices } from '#demo/choices'
 import { harbourHall, SET_PIECES } from '#demo/stage'
 import { OSTREL_TYPES } from '#demo/types'
 
-const place = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0, universe: null, address: null, note: '', name: '' }
+const place = {
+  out: 0,
+  drop: 0,
+  yaw: 0,
+  pitch: 0,
+  roll: 0,
+  universe: null,
+  address: null,
+  note: '',
+  name: '',
+  mode: null,
+}
 
 function buildSmallShow(): Show {
   const builder = new ShowBuilder('small', 'anna')
@@ -37,7 +48,7 @@ function buildSmallShow(): Show {
   builder.run('addTarget', { name: 'Mark', form: { kind: 'point' }, setPiece: null, position: vec3(0, 2, 0) })
   builder.run('addTarget', {
     name: 'Shore',
-    form: { kind: 'line', to: vec3(6, 0, 0) },
+    form: { kind: 'line', to: vec3(6, 0, 0), stations: 4 },
     setPiece: null,
     position: vec3(-3, 1, 0),
   })
@@ -63,6 +74,12 @@ export class Desk {
 
   fixtures(entry: string): FixtureId[] {
     return this.choose.fixtures(entry)
+  }
+
+  fixture(number: number): FixtureId {
+    const [id] = this.fixtures(String(number))
+    if (!id) throw new Error(`no fixture ${number}`)
+    return id
   }
 
   attempt<N extends CommandName>(name: N, input: CommandInput<N>): Outcome {

@@ -8,7 +8,8 @@ const LAYERS = [
   ['kinematics', 'light'],
   ['show', 'journal'],
   ['selection', 'palettes', 'cues'],
-  ['refocus'],
+  ['venue', 'patch'],
+  ['refocus', 'rig'],
   ['commands'],
   ['exchange'],
 ]

@@ -1,8 +1,9 @@
 /** The migrations as modules, so that the built server, scripts and tests share them. */
 import type { Knex } from 'knex'
 import * as show from './001_show'
+import * as rigRoom from './002_rig_room'
 
-const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001_show': show }
+const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = { '001_show': show, '002_rig_room': rigRoom }
 
 export const migrationSource: Knex.MigrationSource<string> = {
   getMigrations: async () => Object.keys(MIGRATIONS),

@@ -1,0 +1,43 @@
+/** Takes a target out. One that is aimed at goes only when its aims may stay as free places. */
+import { z } from 'zod'
+import { add } from '../geometry/vector'
+import { Draft } from '../show/draft'
+import { targetId } from '../show/ids'
+import { leaningInWords, leaningOnTarget } from '../show/leaning'
+import { pointOn, targetsOf } from '../show/targets'
+import type { Value } from '../show/values'
+import { command, done, refuse } from './command'
+import { gone } from './refusals'
+
+export const deleteTarget = command({
+  input: z.strictObject({
+    target: targetId,
+    /** What becomes of the aims at it: they refuse, or stay at the place they light now, as free aims. */
+    aims: z.enum(['refuse', 'keep the place']),
+  }),
+  undoable: true,
+  run(show, { target, aims }) {
+    const known = show.all.target.get(target)
+    if (!known) return gone('target', 'target')
+    const leaning = leaningInWords(leaningOnTarget(show, target))
+    const placed = targetsOf(show).get(target)
+    if (leaning && (aims === 'refuse' || !placed))
+      return refuse(
+        'leaned on',
+        `${leaning} aim at ${known.name}. Keep their places as free aims, or aim them elsewhere.`,
+      )
+    const freed = (value: Value): Value | null => {
+      if (value.kind !== 'aim' || value.target !== target || !placed) return null
+      return { ...value, target: null, at: null, offset: add(pointOn(placed, value.at), value.offset) }
+    }
+    const draft = new Draft(show)
+    for (const kind of ['paletteValue', 'cueValue', 'handValue'] as const)
+      for (const [id, holder] of show.all[kind]) {
+        const value = freed(holder.value)
+        if (value) draft.put(kind, id, { ...holder, value })
+      }
+    for (const [id, place] of show.all.targetPlace) if (place.target === target) draft.remove('targetPlace', id)
+    draft.remove('target', target)
+    return done(draft.changes(), `take out the target ${known.name}`)
+  },
+})

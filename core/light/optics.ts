@@ -1,0 +1,60 @@
+/**
+ * Photometry of a zoom. The rows of a type's table run from narrow to wide; between them angles
+ * are interpolated straight and candela by logarithm, since light thins out by ratios.
+ *
+ * The beam angle is where the light has half of its peak, the field angle where it has a tenth;
+ * both are full angles in degrees.
+ */
+import { DEGREE } from '../geometry/rotation'
+
+export interface OpticsRow {
+  readonly beam: number
+  readonly field: number
+  readonly candela: number
+}
+type Table = readonly OpticsRow[]
+
+/** The beam angles a zoom runs between, degrees; null for a fixed lens. */
+export function zoomRange(table: Table): { readonly min: number; readonly max: number } | null {
+  const min = table[0]?.beam
+  const max = table.at(-1)?.beam
+  return min === undefined || max === undefined || table.length < 2 ? null : { min, max }
+}
+
+/** The rows on either side of a beam angle and how far it lies between them, 0 to 1; clamped to the table. */
+function around(table: Table, beam: number): { low: OpticsRow; high: OpticsRow; part: number } {
+  const above = table.findIndex((row) => row.beam >= beam)
+  const high = table[above === -1 ? table.length - 1 : above]
+  if (!high) throw new RangeError('an optics table has at least one row')
+  const low = above > 0 ? (table[above - 1] ?? high) : high
+  const part = low === high ? 0 : (beam - low.beam) / (high.beam - low.beam)
+  return { low, high, part }
+}
+
+/** Field angle at a beam angle, both full and in degrees. */
+export function fieldAngle(table: Table, beam: number): number {
+  const { low, high, part } = around(table, beam)
+  return low.field + (high.field - low.field) * part
+}
+
+/** Candela in the middle of the beam at a beam angle in degrees. */
+export function peakCandela(table: Table, beam: number): number {
+  const { low, high, part } = around(table, beam)
+  return low.candela * (high.candela / low.candela) ** part
+}
+
+/**
+ * Candela `off` degrees beside the axis. The fall-off is `2^−(off/b)^p`, which is a half at half
+ * the beam angle `b`; `p` is chosen so that it is a tenth at half the field angle `f`:
+ * `(f/b)^p = log2 10`.
+ */
+export function candelaOffAxis(table: Table, beam: number, off: number): number {
+  const half = beam / 2
+  const power = Math.log(Math.log2(10)) / Math.log(fieldAngle(table, beam) / beam)
+  return peakCandela(table, beam) * 2 ** -((Math.abs(off) / half) ** power)
+}
+
+/** Lux on a surface: `E = I · cos(incidence) / L²`; candela, degrees off its normal, metres. */
+export function illuminance(candela: number, incidence: number, throwMetres: number): number {
+  return (candela * Math.max(0, Math.cos(incidence * DEGREE))) / (throwMetres * throwMetres)
+}

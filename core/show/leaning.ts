@@ -1,0 +1,58 @@
+/** What leans on a thing: what would break, or lose something, if it went. */
+import type { CueId, FixtureId, GroupId, PaletteId } from './ids'
+import type { Show } from './show'
+import type { Value } from './values'
+
+export interface Leaning {
+  readonly groups: readonly GroupId[]
+  readonly palettes: readonly PaletteId[]
+  readonly cues: readonly CueId[]
+  /** Values people have in hand. */
+  readonly inHand: number
+}
+
+/** What holds something for any of these fixtures. */
+export function leaningOnFixtures(show: Show, fixtures: ReadonlySet<FixtureId>): Leaning {
+  const groups = [...show.all.groupMember.values()].filter((m) => fixtures.has(m.fixture)).map((m) => m.group)
+  const palettes = [...show.all.paletteValue.values()]
+    .filter((v) => v.fixture !== null && fixtures.has(v.fixture))
+    .map((v) => v.palette)
+  const cues = [...show.all.cueValue.values()].filter((v) => fixtures.has(v.fixture)).map((v) => v.cue)
+  const inHand = [...show.all.handValue.values()].filter((v) => fixtures.has(v.fixture)).length
+  return { groups: unique(groups), palettes: unique(palettes), cues: unique(cues), inHand }
+}
+
+/** What aims at a target. */
+export function leaningOnTarget(show: Show, target: string): Leaning {
+  const isAimed = ({ value }: { readonly value: Value }) => value.kind === 'aim' && value.target === target
+  return {
+    groups: [],
+    palettes: unique([...show.all.paletteValue.values()].filter(isAimed).map((v) => v.palette)),
+    cues: unique([...show.all.cueValue.values()].filter(isAimed).map((v) => v.cue)),
+    inHand: [...show.all.handValue.values()].filter(isAimed).length,
+  }
+}
+
+function unique<T>(ids: readonly T[]): T[] {
+  return [...new Set(ids)]
+}
+
+const count = (n: number, one: string, many: string) => (n === 0 ? [] : [`${n} ${n === 1 ? one : many}`])
+
+/** "2 groups, 3 palettes and 14 cues"; empty when nothing leans. */
+export function leaningInWords({ groups, palettes, cues, inHand }: Leaning): string {
+  const parts = [
+    ...count(groups.length, 'group', 'groups'),
+    ...count(palettes.length, 'palette', 'palettes'),
+    ...count(cues.length, 'cue', 'cues'),
+    ...count(inHand, 'value in hand', 'values in hand'),
+  ]
+  return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
+}
+
+/** Names the cues for a warning: "1, 2, 14.5 and 9 more". */
+export function cuesInWords(show: Show, cues: readonly CueId[], most = 12): string {
+  const numbers = cues.flatMap((id) => show.all.cue.get(id)?.number ?? []).sort((a, b) => a - b)
+  const rest = numbers.length - most
+  return rest > 0 ? `${numbers.slice(0, most).join(', ')} and ${rest} more` : numbers.join(', ')
+}
