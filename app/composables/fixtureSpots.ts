@@ -11,6 +11,9 @@ import { hangsOf, RIG_KINDS, type RiggedFixture, type RiggedHang } from '#core/s
 export interface DrawnFixture {
   readonly rigged: RiggedFixture
   readonly at: Vec3
+  /** All the fixtures this one sign stands for, and what is written at it. */
+  readonly members: readonly FixtureId[]
+  readonly label: string
 }
 
 export interface DrawnHang {
@@ -31,15 +34,19 @@ export const drawnHangs = derived(RIG_KINDS, (show): readonly DrawnHang[] =>
     const { origin, length } = hang.place
     if (!isUpright) {
       const half = scale(hangDirection(hang.place), length / 2)
-      const fixtures = hang.fixtures.map((rigged) => ({ rigged, at: rigged.mount.pivot }))
+      const fixtures = hang.fixtures.map((rigged) => alone(rigged, rigged.mount.pivot))
       return { hang, from: add(origin, scale(half, -1)), to: add(origin, half), isUpright, fixtures }
     }
     const middle = (hang.fixtures.length - 1) / 2
-    const fixtures = hang.fixtures.map((rigged, i) => ({ rigged, at: add(origin, vec3(0, (i - middle) * APART, 0)) }))
+    const fixtures = hang.fixtures.map((rigged, i) => alone(rigged, add(origin, vec3(0, (i - middle) * APART, 0))))
     const reach = vec3(0, (middle + 0.35) * APART, 0)
     return { hang, from: add(origin, scale(reach, -1)), to: add(origin, reach), isUpright, fixtures }
   }),
 )
+
+function alone(rigged: RiggedFixture, at: Vec3): DrawnFixture {
+  return { rigged, at, members: [rigged.id], label: String(rigged.fixture.number) }
+}
 
 /** The drawn spot of every fixture. */
 export const drawnSpots = derived(

@@ -9,7 +9,7 @@ import { aimDrag, boxDrag, moveDrag, type Box } from './planDrags'
 /** Ten pixels a metre, the stage's origin at 500, 500. */
 const plan = {
   toScreen: (p: { x: number; y: number }) => ({ x: 500 + 10 * p.x, y: 500 - 10 * p.y }),
-  toStage: (p: { x: number; y: number }) => ({ x: (p.x - 500) / 10, y: (500 - p.y) / 10 }),
+  toStage: (p: { x: number; y: number }) => vec3((p.x - 500) / 10, (500 - p.y) / 10, 0),
 }
 const bow: PlacedTarget = {
   id: asTargetId('bow'),

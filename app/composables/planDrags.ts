@@ -1,6 +1,6 @@
 /** The drags of the plan: the light, a box, and proposals of moving something. */
 import type { Ref } from 'vue'
-import { add, vec3, type Vec3 } from '#core/geometry/vector'
+import { add, subtract, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId, TargetId } from '#core/show/ids'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
 import type { AimDrag } from '../stores/desk'
@@ -29,7 +29,8 @@ function isClick(from: ScreenPoint, to: ScreenPoint): boolean {
   return Math.hypot(to.x - from.x, to.y - from.y) < CLICK
 }
 
-function nearestTarget(plan: Mapping, targets: Iterable<PlacedTarget>, point: ScreenPoint): TargetId | null {
+/** The target whose mark is under a point of the screen. */
+export function nearestTarget(plan: Mapping, targets: Iterable<PlacedTarget>, point: ScreenPoint): TargetId | null {
   for (const placed of targets) {
     const mark = plan.toScreen(pointOn(placed, null))
     if (Math.hypot(mark.x - point.x, mark.y - point.y) <= SNAP) return placed.id
@@ -47,15 +48,15 @@ interface AimDragContext {
   readonly drop: () => void
 }
 
-/** Drags the light: it snaps to targets, else keeps its own by an offset, else falls on the floor. */
+/** Drags the light: it snaps to targets, else keeps its own by an offset, else falls on the floor or, in a section, on the middle line. */
 export function aimDrag({ plan, start, from, targets, show, drop }: AimDragContext): Drag {
   const began = plan.toStage(start)
   const move = (point: ScreenPoint) => {
     const target = nearestTarget(plan, targets(), point)
     const here = plan.toStage(point)
     if (target) return show({ target, offset: vec3(0, 0, 0) })
-    if (!from) return show({ target: null, offset: vec3(here.x, here.y, 0) })
-    show({ target: from.target, offset: add(from.offset, vec3(here.x - began.x, here.y - began.y, 0)) })
+    if (!from) return show({ target: null, offset: here })
+    show({ target: from.target, offset: add(from.offset, subtract(here, began)) })
   }
   if (!from) move(start)
   return { move, drop, cancel: () => show(null) }
@@ -107,10 +108,7 @@ interface MoveDragContext {
 /** Moves something on the stage, as a proposal. */
 export function moveDrag({ plan, start, propose, putBack }: MoveDragContext): Drag {
   const began = plan.toStage(start)
-  const by = (point: ScreenPoint) => {
-    const here = plan.toStage(point)
-    return vec3(here.x - began.x, here.y - began.y, 0)
-  }
+  const by = (point: ScreenPoint) => subtract(plan.toStage(point), began)
   return {
     move: (point) => propose(by(point), false),
     drop: (point) => (isClick(start, point) ? putBack() : propose(by(point), true)),

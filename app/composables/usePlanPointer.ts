@@ -1,19 +1,23 @@
 /**
- * What the pointer does on the plan. With the select tool it picks and draws boxes and can take the
- * light by its handle; with the aim tool it sends the selection's light anywhere; with the move
- * tool it takes targets, set pieces and hangs, which are proposed before they are done.
+ * What the pointer does on a drawing of the stage. With the select tool it picks and draws boxes
+ * and can take the light by its handle; with the aim tool it sends the selection's light anywhere;
+ * with the move tool it takes things; with the lens tool it says where light is wanted.
  */
 import { ref, type ComputedRef, type Ref } from 'vue'
-import { add, vec3, type Vec3 } from '#core/geometry/vector'
+import type { Vec3 } from '#core/geometry/vector'
 import type { FixtureId, HangId, SetPieceId, TargetId } from '#core/show/ids'
-import { placeId, showRecordOf } from '#core/show/show'
-import { targetsOf } from '#core/show/targets'
+import { entity, showRecordOf } from '#core/show/show'
+import { pointOn, targetsOf } from '#core/show/targets'
+import { floorAt } from '#core/venue/levels'
+import { useChosen } from '../stores/chosen'
 import { useDesk, type AimDrag } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
-import { aimDrag, boxDrag, moveDrag, type Box, type Drag } from './planDrags'
-import type { PlanView, ScreenPoint } from './usePlanView'
+import { aimDrag, boxDrag, nearestTarget, type Box } from './planDrags'
+import { usePlanDrag } from './usePlanDrag'
+import type { PlanView } from './usePlanView'
+import { useThingMoves } from './useThingMoves'
 
 export function usePlanPointer(
   svg: Ref<SVGSVGElement | null>,
@@ -22,102 +26,90 @@ export function usePlanPointer(
 ) {
   const store = useShow()
   const desk = useDesk()
+  const chosen = useChosen()
   const selection = useSelection()
   const proposal = useProposal()
+  const dragging = usePlanDrag(svg)
+  const things = useThingMoves(plan, dragging)
   const box = ref<Box | null>(null)
-  let drag: Drag | null = null
 
-  function at(event: PointerEvent): ScreenPoint {
-    const bounds = svg.value?.getBoundingClientRect()
-    return { x: event.clientX - (bounds?.left ?? 0), y: event.clientY - (bounds?.top ?? 0) }
-  }
-
-  function begin(event: PointerEvent, next: () => Drag) {
-    if (event.button !== 0 || drag) return
-    event.stopPropagation()
-    svg.value?.setPointerCapture(event.pointerId)
-    drag = next()
-  }
-
-  const venue = () => (store.view ? showRecordOf(store.view).venue : '')
   const isAiming = () => desk.tool === 'aim' && selection.fixtures.length > 0
 
   function aiming(event: PointerEvent, from: AimDrag | null) {
-    begin(event, () =>
+    dragging.begin(event, () =>
       aimDrag({
         plan,
-        start: at(event),
+        start: dragging.at(event),
         from,
-        targets: () => (store.view ? targetsOf(store.view).values() : []),
-        show: (next) => (desk.aimDrag = next),
+        targets: () => (proposal.drawn ? targetsOf(proposal.drawn).values() : []),
+        show: (drag) => (desk.aimDrag = drag),
         drop: () => void desk.dropAim(),
       }),
     )
   }
 
-  function moving(event: PointerEvent, propose: (by: Vec3, settled: boolean) => void) {
-    begin(event, () => moveDrag({ plan, start: at(event), propose, putBack: proposal.putBack }))
+  /** The place a lens is chosen for: a target pressed, else what lies there on the floor or a level. */
+  function placeLens(event: PointerEvent) {
+    if (event.button !== 0 || !store.view) return
+    event.stopPropagation()
+    const targets = targetsOf(store.view)
+    const placed = targets.get(nearestTarget(plan, targets.values(), dragging.at(event)) ?? '')
+    if (placed) return (desk.lensPlace = { target: placed.id, at: pointOn(placed, null) })
+    const here = plan.toStage(dragging.at(event))
+    const venue = entity(store.view, 'venue', showRecordOf(store.view).venue)
+    desk.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
   }
 
   function onBackground(event: PointerEvent) {
     if (isAiming()) return aiming(event, null)
-    begin(event, () =>
+    if (desk.tool === 'lens') return placeLens(event)
+    dragging.begin(event, () =>
       boxDrag({
-        start: at(event),
+        start: dragging.at(event),
         box,
         spots: () => new Map([...spots.value].map(([id, spot]) => [id, plan.toScreen(spot)])),
         select: (found) => (event.shiftKey ? selection.add(found) : selection.set(found)),
         click: () => {
-          if (!event.shiftKey && desk.tool === 'select') selection.clear()
+          if (event.shiftKey || desk.tool === 'aim') return
+          selection.clear()
+          chosen.clear()
         },
       }),
     )
   }
 
-  function onFixture(event: PointerEvent, id: FixtureId) {
-    if (event.button !== 0 || desk.tool === 'move') return
-    if (isAiming()) return onBackground(event)
+  /** Whether a press on a thing is for the stage behind it. */
+  function passesThrough(event: PointerEvent): boolean {
+    return event.button !== 0 || isAiming() || desk.tool === 'lens'
+  }
+
+  function onFixture(event: PointerEvent, ids: readonly FixtureId[]) {
+    const [id] = ids
+    if (id === undefined || event.button !== 0) return
+    if (passesThrough(event)) return onBackground(event)
     event.stopPropagation()
-    if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle(id)
-    else selection.set([id])
+    if (desk.tool === 'move') return things.onFixture(event, id)
+    if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle(ids)
+    else selection.set(ids)
   }
 
   function onTarget(event: PointerEvent, target: TargetId) {
-    if (desk.tool !== 'move') {
-      if (selection.fixtures.length > 0) aiming(event, null)
-      return
-    }
-    const from = (store.view && targetsOf(store.view).get(target)?.position) ?? vec3(0, 0, 0)
-    moving(event, (by, settled) => proposal.propose('moveTarget', { target, position: add(from, by) }, settled))
+    if (event.button !== 0 || desk.tool === 'lens') return
+    if (desk.room === 'rig' || desk.tool === 'move') return things.onTarget(event, target)
+    if (selection.fixtures.length > 0) aiming(event, null)
   }
 
   function onSetPiece(event: PointerEvent, setPiece: SetPieceId) {
-    const place = store.view?.all.setPiecePlace.get(placeId(venue(), setPiece))
-    if (!place) return
-    const { position, yaw } = place
-    moving(event, (by, settled) =>
-      proposal.propose('moveSetPiece', { setPiece, position: add(position, by), yaw }, settled),
-    )
+    if (!passesThrough(event)) things.onSetPiece(event, setPiece)
   }
 
   function onHang(event: PointerEvent, hang: HangId) {
-    const place = store.view?.all.hangPlace.get(placeId(venue(), hang))
-    if (!place) return
-    moving(event, (by, settled) => proposal.propose('moveHang', { hang, origin: add(place.origin, by) }, settled))
+    if (!passesThrough(event)) things.onHang(event, hang)
   }
 
-  function onUp(event: PointerEvent) {
-    const ended = drag
-    drag = null
-    ended?.drop(at(event))
-  }
-
-  /** Ends a drag without doing anything; tells whether there was one. */
   function cancel(): boolean {
-    const ended = drag
-    drag = null
-    ended?.cancel()
-    return ended !== null
+    things.release()
+    return dragging.cancel()
   }
 
   return {
@@ -128,8 +120,8 @@ export function usePlanPointer(
     onHandle: aiming,
     onSetPiece,
     onHang,
-    onMove: (event: PointerEvent) => drag?.move(at(event)),
-    onUp,
+    onMove: dragging.onMove,
+    onUp: dragging.onUp,
     cancel,
   }
 }

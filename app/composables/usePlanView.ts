@@ -1,12 +1,13 @@
 /**
- * The plan's view: metres on the stage to pixels on the screen. Stage left is to the right, upstage
- * is up, as the audience sees it. Wheel and pinch zoom, the middle button or two fingers pan.
+ * The view of a stage drawing: metres on the stage to pixels on the screen, by a projection. Wheel
+ * and pinch zoom, the middle button or two fingers pan.
  */
 import { useElementSize } from '@vueuse/core'
 import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { computed, onMounted, shallowRef, watch, type Ref } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
+import type { Projection, StagePoint } from './projections'
 
 export interface Extent {
   readonly left: number
@@ -26,7 +27,7 @@ const ABOVE = 52
 const BELOW = 44
 const STEP = 1.3
 
-export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Extent) {
+export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Extent, projection: () => Projection) {
   const { width, height } = useElementSize(element)
   const transform = shallowRef<ZoomTransform>(zoomIdentity)
 
@@ -41,16 +42,18 @@ export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Ex
   })
   const scale = computed(() => fitted.value.scale * transform.value.k)
 
-  function toScreen(point: { readonly x: number; readonly y: number }): ScreenPoint {
+  function toScreen(point: StagePoint): ScreenPoint {
     const { scale: base, x, y } = fitted.value
-    const [sx, sy] = transform.value.apply([x + base * point.x, y - base * point.y])
+    const { across, up } = projection().project(point)
+    const [sx, sy] = transform.value.apply([x + base * across, y - base * up])
     return { x: sx, y: sy }
   }
 
-  function toStage(screen: ScreenPoint): Pick<Vec3, 'x' | 'y'> {
+  /** The place on the stage behind a pixel; the coordinate the projection does not show is 0. */
+  function toStage(screen: ScreenPoint): Vec3 {
     const { scale: base, x, y } = fitted.value
     const [fx, fy] = transform.value.invert([screen.x, screen.y])
-    return { x: (fx - x) / base, y: (y - fy) / base }
+    return projection().place((fx - x) / base, (y - fy) / base)
   }
 
   const behaviour = zoom<SVGSVGElement, unknown>()

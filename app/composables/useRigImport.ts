@@ -1,10 +1,10 @@
 /** Tables being read for an import: hangs, a rig and targets, checked against the show and each other. */
 import Papa from 'papaparse'
 import { computed, ref, shallowRef } from 'vue'
-import type { FixtureRow, HangRow, TargetRow } from '#core/commands/importRig'
-import { readRigTable, type KnownNames, type TableReading } from '#core/exchange/rigTable'
-import { footprint } from '#core/patch/span'
-import { modesOf } from '#core/show/modes'
+import type { FixtureRow } from '#core/commands/fixtureRows'
+import type { HangRow, TargetRow } from '#core/commands/importRig'
+import { knownNames } from '#core/exchange/fixtureCells'
+import { readRigTable, type TableReading } from '#core/exchange/rigTable'
 import type { Show } from '#core/show/show'
 
 /** Larger files are no rig. Bytes. */
@@ -75,16 +75,4 @@ export function useRigImport(show: () => Show) {
   })
 
   return { tables, result, trouble, take, takeFiles, drop, reset }
-}
-
-function knownNames(show: Show): KnownNames {
-  return {
-    hangs: [...show.all.hang.values()].map((hang) => hang.name),
-    types: [...show.all.fixtureType].map(([id, { name }]) => ({
-      name,
-      modes: modesOf(show, id).map(({ mode }) => ({ name: mode.name, channels: footprint(mode) })),
-    })),
-    numbers: new Set([...show.all.fixture.values()].map((fixture) => fixture.number)),
-    targets: [...show.all.target.values()].map((target) => target.name),
-  }
 }

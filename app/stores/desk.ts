@@ -1,14 +1,30 @@
 /** What this window is doing on the stage: its tool, a drag of the light, a palette looked at. */
+import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, ref } from 'vue'
 import { pictureOfSome, stagePicture, type StageFixture } from '#core/cues/onStage'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import type { Vec3 } from '#core/geometry/vector'
+import type { SnappedPoint } from '#core/rig/snap'
 import { useProposal } from './proposal'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
-export type Tool = 'select' | 'aim' | 'move'
+export type Tool = 'select' | 'aim' | 'move' | 'lens'
+/** The room that draws the stage: in Focus one aims at what one presses, in Rig one looks at it. */
+export type StageRoom = 'focus' | 'rig'
+export type StageView = 'plan' | 'section' | 'space'
+/** Where a section is looked at from: stage left, or the house. */
+export type SectionSide = 'side' | 'front'
+
+/** Lines that what is dragged has caught on, metres; null where it caught none. */
+export type Guides = SnappedPoint['lines']
+
+/** The place a lens is chosen for: a target, or a free place on the stage. */
+export interface LensPlace {
+  readonly target: TargetId | null
+  readonly at: Vec3
+}
 
 /** Where the light is being dragged: at a target with an offset, or at a free place. */
 export interface AimDrag {
@@ -20,7 +36,12 @@ export const useDesk = defineStore('desk', () => {
   const show = useShow()
   const selection = useSelection()
   const proposal = useProposal()
+  const room = ref<StageRoom>('focus')
   const tool = ref<Tool>('select')
+  const view = useLocalStorage<StageView>('rhopander-stage-view', 'plan')
+  const section = useLocalStorage<SectionSide>('rhopander-section', 'side')
+  const guides = shallowRef<Guides | null>(null)
+  const lensPlace = shallowRef<LensPlace | null>(null)
   const aimDrag = shallowRef<AimDrag | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)
 
@@ -52,5 +73,5 @@ export const useDesk = defineStore('desk', () => {
     await sent
   }
 
-  return { tool, aimDrag, hoveredPalette, standing, seen, dropAim }
+  return { room, tool, view, section, guides, lensPlace, aimDrag, hoveredPalette, standing, seen, dropAim }
 })

@@ -5,7 +5,7 @@
  */
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import type { Outcome } from '#core/commands/command'
+import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { effectsOf, type Effects } from '#core/refocus/effects'
 import { applyChanges } from '#core/show/changes'
@@ -13,7 +13,17 @@ import type { Show } from '#core/show/show'
 import { useMessages } from './messages'
 import { useShow } from './show'
 
-type StageChange = Extract<CommandName, 'moveTarget' | 'moveSetPiece' | 'moveHang' | 'switchVenue'>
+export type StageChange = Extract<
+  CommandName,
+  | 'moveTarget'
+  | 'moveSetPiece'
+  | 'moveHang'
+  | 'switchVenue'
+  | 'changeFixtures'
+  | 'changeTarget'
+  | 'changeType'
+  | 'pasteFixtures'
+>
 
 export interface Proposal {
   readonly title: string
@@ -27,6 +37,10 @@ interface Asked {
   readonly attempt: () => Outcome
   readonly send: () => Promise<boolean>
   readonly settled: boolean
+}
+
+function isEmpty({ palettes, cues, losingReach, staysBehind }: Effects): boolean {
+  return palettes.length + cues.length + losingReach.length + staysBehind.length === 0
 }
 
 export const useProposal = defineStore('proposal', () => {
@@ -53,6 +67,28 @@ export const useProposal = defineStore('proposal', () => {
     asked.value = { attempt, send: () => show.send(name, input), settled }
   }
 
+  /**
+   * Does at once what nothing leans on; what palettes or cues lean on is shown before it is done.
+   * Resolves to the refusal, if there was one, for whoever asked to show it.
+   */
+  async function offer<N extends StageChange>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
+    const outcome = show.attempt(name, input)
+    if (!outcome.ok) return outcome.refusal
+    propose(name, input, true)
+    const effects = current.value?.effects
+    if (effects && !isEmpty(effects)) return null
+    putBack()
+    return show.ask(name, input)
+  }
+
+  /** Offers a change; a refusal is told to the person. */
+  async function offerOrSay<N extends StageChange>(name: N, input: CommandInput<N>) {
+    const refusal = await offer(name, input)
+    if (!refusal) return
+    putBack()
+    messages.say(refusal.message, 'trouble')
+  }
+
   async function keep() {
     const kept = asked.value
     asked.value = null
@@ -63,5 +99,5 @@ export const useProposal = defineStore('proposal', () => {
     asked.value = null
   }
 
-  return { current, drawn, propose, keep, putBack }
+  return { current, drawn, propose, offer, offerOrSay, keep, putBack }
 })

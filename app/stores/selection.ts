@@ -24,9 +24,10 @@ export const useSelection = defineStore('selection', () => {
     set([...chosen.value, ...ids])
   }
 
-  function toggle(id: FixtureId) {
-    if (chosen.value.includes(id)) chosen.value = chosen.value.filter((other) => other !== id)
-    else add([id])
+  /** Takes fixtures in, or lets go of them when all are in already. */
+  function toggle(ids: readonly FixtureId[]) {
+    if (ids.every((id) => chosen.value.includes(id))) chosen.value = chosen.value.filter((id) => !ids.includes(id))
+    else add(ids)
   }
 
   function clear() {

@@ -106,17 +106,19 @@ export const useShow = defineStore('show', () => {
     return outcome.ok && view.value ? applyChanges(view.value, outcome.changes) : null
   }
 
-  /** Carries a command out. Refusals are told to the person; resolves to whether it was done. */
-  async function send<N extends CommandName>(name: N, input: CommandInput<N>): Promise<boolean> {
+  /** Carries a command out; resolves to the refusal, if there was one, for whoever asked to show it. */
+  async function ask<N extends CommandName>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
     const outcome = attempt(name, input)
-    if (!outcome.ok) {
-      messages.say(outcome.refusal.message, 'trouble')
-      return false
-    }
-    if (outcome.changes.length === 0) return true
+    if (!outcome.ok) return outcome.refusal
+    if (outcome.changes.length === 0) return null
     const id = commandId.parse(crypto.randomUUID())
     pending.value = [...pending.value, { id, name, input }]
-    const refusal = await post('commands', { id, name, input })
+    return post('commands', { id, name, input })
+  }
+
+  /** Carries a command out. Refusals are told to the person; resolves to whether it was done. */
+  async function send<N extends CommandName>(name: N, input: CommandInput<N>): Promise<boolean> {
+    const refusal = await ask(name, input)
     if (refusal) messages.say(refusal.message, 'trouble')
     return refusal === null
   }
@@ -151,6 +153,7 @@ export const useShow = defineStore('show', () => {
     close,
     attempt,
     preview,
+    ask,
     send,
     post,
   }

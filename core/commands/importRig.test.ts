@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { vec3 } from '../geometry/vector'
 import { rigOf } from '../show/rig'
 import { Desk } from '../../tests/support/smallShow'
-import type { FixtureRow } from './importRig'
+import type { FixtureRow } from './fixtureRows'
 
 const hang = { name: 'Bridge', form: 'bridge', origin: vec3(0, -3, 7), yaw: 0, rise: 0, length: 8 } as const
 const row: FixtureRow = {

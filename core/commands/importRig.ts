@@ -5,29 +5,19 @@
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import * as entities from '../show/entities'
-import { fixtureId, fixtureTypeId, hangId, targetId } from '../show/ids'
-import { firstMode, modesOf } from '../show/modes'
+import { fixtureId, hangId, targetId } from '../show/ids'
 import { plain } from '../show/names'
 import { placeId, showRecordOf, type Show } from '../show/show'
 import { command, done, refuse } from './command'
+import { fixtureRow, namesOf, putFixtureRow, type FixtureRow } from './fixtureRows'
 
 export const hangRow = entities.hangPlace.omit({ venue: true, hang: true }).extend(entities.hang.shape)
-export const fixtureRow = entities.fixturePlace
-  .omit({ venue: true, fixture: true, hang: true })
-  .extend(entities.fixture.omit({ type: true, mode: true }).shape)
-  .extend({
-    hang: z.string(),
-    type: z.string(),
-    /** By name; null takes the type's first mode. */
-    mode: z.string().nullable().default(null),
-  })
 export const targetRow = z.strictObject({
   name: entities.hang.shape.name,
   position: entities.targetPlace.shape.position,
 })
 
 export type HangRow = z.infer<typeof hangRow>
-export type FixtureRow = z.infer<typeof fixtureRow>
 export type TargetRow = z.infer<typeof targetRow>
 
 export const importRig = command({
@@ -66,34 +56,16 @@ function addFixtures(
   show: Show,
   draft: Draft,
   rows: readonly FixtureRow[],
-  hangIds: Map<string, string>,
+  hangs: ReadonlyMap<string, string>,
   newId: () => string,
 ) {
-  const { venue } = showRecordOf(show)
-  const types = new Map<string, string>([...show.all.fixtureType].map(([id, type]) => [plain(type.name), id]))
+  const names = { hangs, types: namesOf(show.all.fixtureType) }
   const numbers = new Set([...show.all.fixture.values()].map((f) => f.number))
   for (const row of rows) {
-    const { number, name, universe, address, note, type, mode, hang, ...place } = row
-    const onHang = hangIds.get(plain(hang))
-    const ofType = types.get(plain(type))
-    if (numbers.has(number)) return refuse('number taken', `Number ${number} is taken.`, 'fixtures')
-    if (!onHang) return refuse('unknown hang', `Fixture ${number}: there is no hang called ${hang}.`, 'fixtures')
-    if (!ofType) return refuse('unknown type', `Fixture ${number}: there is no type called ${type}.`, 'fixtures')
-    numbers.add(number)
-    const id = fixtureId.parse(newId())
-    const inMode = mode === null ? firstMode(show, ofType) : modeCalled(show, ofType, mode)
-    if (mode !== null && inMode === null)
-      return refuse('unknown mode', `Fixture ${number}: ${type} has no mode called ${mode}.`, 'fixtures')
-    draft.put('fixture', id, { number, name, type: fixtureTypeId.parse(ofType), mode: inMode, universe, address, note })
-    draft.put('fixturePlace', placeId(venue, id), { venue, fixture: id, hang: hangId.parse(onHang), ...place })
+    if (numbers.has(row.number)) return refuse('number taken', `Number ${row.number} is taken.`, 'fixtures')
+    numbers.add(row.number)
+    const refusal = putFixtureRow(show, draft, fixtureId.parse(newId()), row, names)
+    if (refusal) return refusal
   }
   return null
-}
-
-function modeCalled(show: Show, type: string, name: string) {
-  return modesOf(show, type).find(({ mode }) => plain(mode.name) === plain(name))?.id ?? null
-}
-
-function namesOf(collection: ReadonlyMap<string, { readonly name: string }>): Map<string, string> {
-  return new Map([...collection].map(([id, { name }]) => [plain(name), id]))
 }

@@ -32,6 +32,7 @@ import { moveHang } from './moveHang'
 import { moveSetPiece } from './moveSetPiece'
 import { moveTarget } from './moveTarget'
 import { nudgeAim } from './nudgeAim'
+import { pasteFixtures } from './pasteFixtures'
 import { patchFixtures } from './patchFixtures'
 import { placeFixtures } from './placeFixtures'
 import { recallPalette } from './recallPalette'
@@ -82,6 +83,7 @@ export const COMMANDS = {
   moveSetPiece,
   moveTarget,
   nudgeAim,
+  pasteFixtures,
   patchFixtures,
   placeFixtures,
   recallPalette,

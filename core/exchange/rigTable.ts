@@ -5,7 +5,8 @@
 import type { z } from 'zod'
 import { issueInWords } from '../show/faults'
 import { plain } from '../show/names'
-import { fixtureRow, hangRow, targetRow, type FixtureRow, type HangRow, type TargetRow } from '../commands/importRig'
+import { fixtureRow, type FixtureRow } from '../commands/fixtureRows'
+import { hangRow, targetRow, type HangRow, type TargetRow } from '../commands/importRig'
 
 export type TableKind = 'hangs' | 'fixtures' | 'targets'
 
@@ -146,7 +147,7 @@ function foundAt(made: unknown, path: readonly PropertyKey[]): string {
 }
 
 /** A number as written: point or comma; null for an empty cell, NaN for what is no number. */
-function numberIn(cell: string | undefined): number | null {
+export function numberIn(cell: string | undefined): number | null {
   const text = (cell ?? '').trim()
   if (text === '') return null
   return /^[+-]?(\d+([.,]\d*)?|[.,]\d+)$/.test(text) ? Number(text.replace(',', '.')) : Number.NaN

@@ -1,4 +1,5 @@
 /** Snapping while something is dragged: to lines worth lining up with, else to a grid. */
+import type { Vec3 } from '../geometry/vector'
 
 export interface Snapped {
   readonly value: number
@@ -17,4 +18,30 @@ export function snap(value: number, lines: readonly number[], reach: number, gri
   )
   if (nearest !== null && Math.abs(nearest - value) <= reach) return { value: nearest, line: nearest }
   return { value: Math.round(Math.round(value / grid) * grid * 1e4) / 1e4 + 0, line: null }
+}
+
+/** Lines worth lining up with on each axis of the stage, metres. */
+export interface SnapLines {
+  readonly x: readonly number[]
+  readonly y: readonly number[]
+  readonly z: readonly number[]
+}
+
+/** A snapped point, and the line it caught on for each axis, null where it caught none. */
+export interface SnappedPoint {
+  readonly point: Vec3
+  readonly lines: { readonly x: number | null; readonly y: number | null; readonly z: number | null }
+}
+
+/** Snaps the axes along which a thing was moved; the others stay as they were. */
+export function snapPoint(from: Vec3, by: Vec3, lines: SnapLines, reach: number, grid: number): SnappedPoint {
+  const on = (axis: 'x' | 'y' | 'z'): Snapped =>
+    by[axis] === 0 ? { value: from[axis], line: null } : snap(from[axis] + by[axis], lines[axis], reach, grid)
+  const x = on('x')
+  const y = on('y')
+  const z = on('z')
+  return {
+    point: { x: x.value, y: y.value, z: z.value },
+    lines: { x: x.line, y: y.line, z: z.line },
+  }
 }

@@ -2,12 +2,7 @@
 import { DEGREE } from '../geometry/rotation'
 import { normalise, vec3, type Vec3 } from '../geometry/vector'
 import type { Level, Venue } from '../show/entities'
-import { isInside } from './outline'
-
-interface PlanPoint {
-  readonly x: number
-  readonly y: number
-}
+import { isInside, type PlanPoint } from './outline'
 
 /** How far a point lies towards the rake's bearing, metres from the level's lowest edge. */
 function climb(level: Level, p: PlanPoint): number {

@@ -1,6 +1,7 @@
 /** Outlines in plan. */
 
-interface PlanPoint {
+/** A point seen from above: metres to stage left and upstage. */
+export interface PlanPoint {
   readonly x: number
   readonly y: number
 }

@@ -8,11 +8,7 @@ import { derived } from '../show/derived'
 import type { Solid } from '../show/entities'
 import type { SetPieceId } from '../show/ids'
 import { setPiecesOf } from '../show/setPieces'
-
-interface PlanPoint {
-  readonly x: number
-  readonly y: number
-}
+import type { PlanPoint } from './outline'
 
 /** An upright prism. Outline in plan, against the clock; bottom and top in metres. */
 export interface Prism {

@@ -113,10 +113,11 @@ describe('commands', () => {
   })
 
   it('that would make something stand twice are refused in words', async () => {
-    const twin = { name: 'Dory', solids: [{ kind: 'person', height: 1.7 }], position: { x: 0, y: 0, z: 0 }, yaw: 0 }
+    const solids = [{ kind: 'person', height: 1.7 }]
+    const twin = { name: 'Dory', solids, layer: null, position: { x: 0, y: 0, z: 0 }, yaw: 0 }
     expect(await run('anna', 'addSetPiece', twin)).toMatchObject({
       ok: false,
-      refusal: { message: 'There is another set piece with the name Dory.' },
+      refusal: { message: 'There is a set piece called Dory already. Choose another name.' },
     })
   })
 

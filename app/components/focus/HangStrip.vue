@@ -48,7 +48,7 @@ function keep() {
 
 function pick(event: MouseEvent, id: string) {
   const fixture = asFixtureId(id)
-  if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle(fixture)
+  if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle([fixture])
   else selection.set([fixture])
 }
 

@@ -13,6 +13,7 @@ const steps = useUndo()
 const hand = useHand()
 const route = useRoute()
 const ROOMS = [
+  { path: 'rig', name: 'Rig' },
   { path: 'focus', name: 'Focus' },
   { path: 'cues', name: 'Cues' },
 ] as const
@@ -32,7 +33,7 @@ const ROOMS = [
         :to="`/shows/${show.id}/${room.path}`"
         class="rounded-full px-3.5 py-1"
         :class="
-          route.path.endsWith(`/${room.path}`)
+          route.path.startsWith(`/shows/${show.id}/${room.path}`)
             ? 'bg-sail font-semibold text-night'
             : 'text-mist hover:bg-plank-2 hover:text-sail'
         "

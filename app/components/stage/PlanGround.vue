@@ -2,6 +2,7 @@
 /** Grid, stage outline, opening, centre and setting line, keep-clear zones and the scale. */
 import { computed } from 'vue'
 import type { Venue } from '#core/show/entities'
+import { heightOf } from '#core/venue/levels'
 import { usePlan } from '../../composables/planKey'
 import { pathOf } from './svgPath'
 
@@ -14,6 +15,20 @@ const zones = computed(() =>
     const points = ring.map(toScreen)
     const lowest = points.reduce((a, b) => (b.y > a.y || (b.y === a.y && b.x < a.x) ? b : a))
     return { name, path: pathOf(points), label: { x: lowest.x + 8, y: lowest.y - 8 } }
+  }),
+)
+
+const levels = computed(() =>
+  props.venue.levels.map((level) => {
+    const points = level.outline.map(toScreen)
+    const first = points.reduce((a, b) => (b.y > a.y || (b.y === a.y && b.x < a.x) ? b : a))
+    const heights = level.outline.map((p) => heightOf(level, p))
+    const [low, high] = [Math.min(...heights).toFixed(2), Math.max(...heights).toFixed(2)]
+    return {
+      path: pathOf(points),
+      label: { x: first.x + 6, y: first.y - 6 },
+      text: `${level.name}, ${low === high ? low : `${low} to ${high}`} m`,
+    }
   }),
 )
 
@@ -57,11 +72,18 @@ const bar = computed(() => {
 <template>
   <g aria-hidden="true">
     <defs>
+      <pattern id="keep-clear" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0V8" class="stroke-coral/20" stroke-width="2" />
+      </pattern>
       <!-- Pools that never close are cut off at the stage's edge. -->
       <clipPath id="venue"><path :d="outline" /></clipPath>
     </defs>
     <path :d="grid" class="stroke-rule/35" stroke-width="1" fill="none" />
     <path :d="outline" class="fill-plank/40 stroke-rule-2" stroke-width="1.5" />
+    <g v-for="(level, i) in levels" :key="`l${i}`">
+      <path :d="level.path" class="fill-plank-2/50 stroke-rule-2" />
+      <text :x="level.label.x" :y="level.label.y" class="halo fill-haze text-[11px]">{{ level.text }}</text>
+    </g>
     <path v-for="(wall, i) in walls" :key="i" :d="wall" class="fill-plank-2 stroke-rule-2" />
     <g v-for="zone in zones" :key="zone.name">
       <path :d="zone.path" class="stroke-coral/45" fill="url(#keep-clear)" stroke-dasharray="4 4" />

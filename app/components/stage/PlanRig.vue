@@ -10,63 +10,104 @@ const props = defineProps<{
   hangs: readonly DrawnHang[]
   order: ReadonlyMap<FixtureId, number>
   marked: ReadonlySet<FixtureId>
+  /** Whether hangs answer the pointer, and whether they can be dragged. */
+  grabbable: boolean
   movable: boolean
+  chosen: string | null
 }>()
 const emit = defineEmits<{
-  pick: [event: PointerEvent, fixture: FixtureId]
+  pick: [event: PointerEvent, fixtures: readonly FixtureId[]]
   grabHang: [event: PointerEvent, hang: HangId]
 }>()
 const { toScreen } = usePlan()
 
-const drawn = computed(() =>
-  props.hangs.map((hang) => ({
+interface HangLabel {
+  readonly x: number
+  y: number
+  readonly anchor: 'middle' | 'end'
+  readonly width: number
+}
+
+/** Pixels: a hang shorter than this on the drawing is seen end on; a letter; a line of text. */
+const END_ON = 20
+const LETTER = 6
+const LINE = 13
+
+const drawn = computed(() => {
+  const labels: HangLabel[] = []
+  return props.hangs.map((hang) => ({
     id: hang.hang.id,
     name: hang.hang.hang.name,
     isUpright: hang.isUpright,
     from: toScreen(hang.from),
     to: toScreen(hang.to),
-    fixtures: hang.fixtures.map(({ rigged, at }) => ({
+    label: labelFor(hang, labels),
+    fixtures: hang.fixtures.map(({ rigged, at, members, label }) => ({
       id: rigged.id,
       number: rigged.fixture.number,
+      members,
+      label,
+      order: props.order.get(members.find((id) => props.order.has(id)) ?? rigged.id),
+      isMarked: members.some((id) => props.marked.has(id)),
       form: rigged.type.form,
       standing: Math.abs(rigged.place.roll) > 90,
       at: toScreen(at),
     })),
-  })),
-)
+  }))
+})
+
+/** A hang's name: below a boom in plan, above what is seen end on or upright, else at its left end. */
+function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
+  const [from, to] = [toScreen(hang.from), toScreen(hang.to)]
+  const [wide, tall] = [Math.abs(to.x - from.x), Math.abs(to.y - from.y)]
+  const top = Math.min(from.y, to.y)
+  const middle = (from.x + to.x) / 2
+  const label: HangLabel = hang.isUpright
+    ? { x: from.x, y: Math.max(from.y, to.y) + 16, anchor: 'middle', width: 0 }
+    : tall > wide
+      ? { x: middle, y: top - 8, anchor: 'middle', width: 0 }
+      : wide < END_ON
+        ? { x: middle, y: top - 14, anchor: 'middle', width: 0 }
+        : { x: Math.min(from.x, to.x) - 7, y: from.y + 4, anchor: 'end', width: 0 }
+  const free = { ...label, width: hang.hang.hang.name.length * LETTER }
+  while (placed.some((other) => overlaps(other, free))) free.y -= LINE
+  placed.push(free)
+  return free
+}
+
+function overlaps(a: HangLabel, b: HangLabel): boolean {
+  const left = (label: HangLabel) => label.x - label.width * (label.anchor === 'end' ? 1 : 0.5)
+  return Math.abs(a.y - b.y) < LINE && left(a) < left(b) + b.width && left(b) < left(a) + a.width
+}
 </script>
 
 <template>
   <g v-for="hang in drawn" :key="hang.id">
-    <g :class="movable ? 'cursor-move' : ''" @pointerdown="movable && emit('grabHang', $event, hang.id)">
+    <g
+      :class="movable ? 'cursor-move' : grabbable ? 'cursor-pointer' : ''"
+      role="img"
+      :aria-label="`Hang ${hang.name}${chosen === hang.id ? ', chosen' : ''}`"
+      @pointerdown="grabbable && emit('grabHang', $event, hang.id)"
+    >
       <path
-        v-if="movable"
+        v-if="grabbable"
         :d="`M${hang.from.x} ${hang.from.y}L${hang.to.x} ${hang.to.y}`"
         stroke="transparent"
         stroke-width="16"
       />
       <path
         :d="`M${hang.from.x} ${hang.from.y}L${hang.to.x} ${hang.to.y}`"
-        class="stroke-hang"
+        :class="chosen === hang.id ? 'stroke-coral' : 'stroke-hang'"
         stroke-width="3"
         stroke-linecap="round"
         :stroke-dasharray="hang.isUpright ? '2 5' : undefined"
       />
       <text
-        v-if="hang.isUpright"
-        :x="hang.from.x"
-        :y="Math.max(hang.from.y, hang.to.y) + 16"
-        text-anchor="middle"
-        class="halo fill-mist text-[11px]"
-      >
-        {{ hang.name }}
-      </text>
-      <text
-        v-else
-        :x="Math.min(hang.from.x, hang.to.x) - 7"
-        :y="hang.from.y + 4"
-        text-anchor="end"
-        class="halo fill-mist text-[11px]"
+        :x="hang.label.x"
+        :y="hang.label.y"
+        :text-anchor="hang.label.anchor"
+        class="halo text-[11px]"
+        :class="chosen === hang.id ? 'fill-coral' : 'fill-mist'"
       >
         {{ hang.name }}
       </text>
@@ -77,30 +118,30 @@ const drawn = computed(() =>
       :transform="`translate(${fixture.at.x.toFixed(1)} ${fixture.at.y.toFixed(1)})`"
       class="cursor-pointer"
       role="img"
-      :aria-label="`Fixture ${fixture.number}${order.has(fixture.id) ? `, selected ${order.get(fixture.id)}` : ''}`"
+      :aria-label="`Fixture ${fixture.label}${fixture.order ? `, selected ${fixture.order}` : ''}`"
       :data-fixture="fixture.number"
-      @pointerdown="emit('pick', $event, fixture.id)"
+      @pointerdown="emit('pick', $event, fixture.members)"
     >
       <rect x="-12" y="-20" width="24" height="32" fill="transparent" />
       <FixtureGlyph
         :form="fixture.form"
         stroke-width="1.4"
         :transform="fixture.standing ? 'scale(1 -1)' : undefined"
-        :class="order.has(fixture.id) ? 'fill-coral-deep stroke-coral' : 'fill-night stroke-mist'"
+        :class="fixture.order ? 'fill-coral-deep stroke-coral' : 'fill-night stroke-mist'"
       />
-      <circle v-if="marked.has(fixture.id)" r="11" class="fill-none stroke-coral" stroke-dasharray="2 3" />
+      <circle v-if="fixture.isMarked" r="11" class="fill-none stroke-coral" stroke-dasharray="2 3" />
       <text
         y="-12"
         text-anchor="middle"
         class="halo font-mono text-[11px]"
-        :class="order.has(fixture.id) ? 'fill-coral' : 'fill-mist'"
+        :class="fixture.order ? 'fill-coral' : 'fill-mist'"
       >
-        {{ fixture.number }}
+        {{ fixture.label }}
       </text>
-      <g v-if="order.has(fixture.id)" transform="translate(10 8)">
+      <g v-if="fixture.order && fixture.members.length === 1" transform="translate(10 8)">
         <circle r="6.500" class="fill-coral" />
         <text y="3.500" text-anchor="middle" class="fill-on-coral font-mono text-[9px] font-bold">{{
-          order.get(fixture.id)
+          fixture.order
         }}</text>
       </g>
     </g>

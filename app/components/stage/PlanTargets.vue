@@ -1,23 +1,28 @@
 <script setup lang="ts">
 /** Targets in plan: points, lines and rings, with their names kept clear of each other. */
 import { computed } from 'vue'
-import { pointOn, type PlacedTarget } from '#core/show/targets'
+import { pointOn, stationsOf, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
 import type { Vec3 } from '#core/geometry/vector'
 import { usePlan } from '../../composables/planKey'
 import type { ScreenPoint } from '../../composables/usePlanView'
+import type { Tool } from '../../stores/desk'
+import { pathOf } from './svgPath'
 
 const props = defineProps<{
   targets: ReadonlyMap<string, PlacedTarget>
   /** Where they stood before what is proposed, or the same. */
   before: ReadonlyMap<string, PlacedTarget>
   lit: ReadonlySet<string>
-  tool: 'select' | 'aim' | 'move'
+  chosen: string | null
+  tool: Tool
   /** Where fixtures are drawn: names keep clear of them. */
   spots: ReadonlyMap<string, Vec3>
 }>()
 const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
-const { toScreen, scale } = usePlan()
+const { toScreen } = usePlan()
+/** Corners a ring is drawn with. */
+const RING = 48
 
 const LABEL_HEIGHT = 13
 const LETTER = 6.1
@@ -38,18 +43,27 @@ const drawn = computed(() => {
       const { form, name } = placed.target
       const label = freePlace(at, name.length * LETTER, taken)
       taken.push(label)
-      const end = placed.end && toScreen(placed.end)
-      const start = toScreen(placed.position)
       return {
         id: placed.id,
         name,
         at,
         label,
-        line: end && `M${start.x} ${start.y}L${end.x} ${end.y}`,
-        radius: form.kind === 'ring' ? form.radius * scale.value : null,
+        path: shapeOf(placed),
+        stations: stationsOf(form).map((along, i) => ({ number: i + 1, at: toScreen(pointOn(placed, along)) })),
       }
     })
 })
+
+/** A line or ring as it lies on the stage; nothing for a point. */
+function shapeOf(placed: PlacedTarget): string | null {
+  if (placed.target.form.kind === 'point') return null
+  if (placed.target.form.kind === 'line')
+    return pathOf(
+      [0, 1].map((at) => toScreen(pointOn(placed, at))),
+      false,
+    )
+  return pathOf(Array.from({ length: RING }, (_, i) => toScreen(pointOn(placed, i / RING))))
+}
 
 /** Beside the mark, on the side and at the height where it runs into least. */
 function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; y: number; width: number }[]) {
@@ -60,6 +74,9 @@ function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; 
     { x: at.x + 9, y: at.y + 4 - LABEL_HEIGHT },
     { x: at.x - 9 - width, y: at.y + 4 + LABEL_HEIGHT },
     { x: at.x - 9 - width, y: at.y + 4 - LABEL_HEIGHT },
+    { x: at.x + 9, y: at.y + 4 + 2 * LABEL_HEIGHT },
+    { x: at.x - 9 - width, y: at.y + 4 + 2 * LABEL_HEIGHT },
+    { x: at.x + 9, y: at.y + 4 - 2 * LABEL_HEIGHT },
     { x: at.x - width / 2, y: at.y + 19 },
     { x: at.x - width / 2, y: at.y - 11 },
   ]
@@ -103,32 +120,40 @@ const moved = computed(() => {
       :key="target.id"
       :class="tool === 'move' ? 'cursor-move' : tool === 'aim' ? 'cursor-crosshair' : 'cursor-pointer'"
       role="img"
-      :aria-label="`Target ${target.name}`"
+      :aria-label="`Target ${target.name}${chosen === target.id ? ', chosen' : ''}`"
       :data-target="target.name"
       @pointerdown="emit('grab', $event, target.id)"
     >
       <path
-        v-if="target.line"
-        :d="target.line"
-        class="stroke-brass/60"
-        stroke-dasharray="6 4"
-        fill="none"
-        pointer-events="none"
-      />
-      <circle
-        v-if="target.radius"
-        :cx="target.at.x"
-        :cy="target.at.y"
-        :r="target.radius"
-        class="fill-none stroke-brass/50"
+        v-if="target.path"
+        :d="target.path"
+        class="fill-none"
+        :class="chosen === target.id ? 'stroke-coral' : 'stroke-brass/55'"
         stroke-dasharray="6 4"
         pointer-events="none"
       />
+      <g
+        v-for="station in target.stations"
+        :key="station.number"
+        pointer-events="none"
+        :transform="`translate(${station.at.x.toFixed(1)} ${station.at.y.toFixed(1)})`"
+      >
+        <circle r="2" class="fill-brass" />
+        <text
+          v-if="chosen === target.id || lit.has(target.id)"
+          y="-5"
+          text-anchor="middle"
+          class="halo fill-brass font-mono text-[10px]"
+          >{{ station.number }}</text
+        >
+      </g>
       <circle :cx="target.at.x" :cy="target.at.y" r="12" fill="transparent" />
       <path
         :d="`M${target.at.x} ${target.at.y - 6}l6 6l-6 6l-6 -6Z`"
-        class="stroke-brass"
-        :class="lit.has(target.id) ? 'fill-brass' : 'fill-night'"
+        :class="[
+          chosen === target.id ? 'stroke-coral' : 'stroke-brass',
+          lit.has(target.id) ? 'fill-brass' : 'fill-night',
+        ]"
         stroke-width="1.4"
       />
       <text

@@ -9,14 +9,14 @@ import { useSelection } from '../../../stores/selection'
 import { useShow } from '../../../stores/show'
 import CueStepper from '../../../components/cues/CueStepper.vue'
 import SelectPanel from '../../../components/focus/SelectPanel.vue'
-import StagePlan from '../../../components/stage/StagePlan.vue'
+import StageView from '../../../components/stage/StageView.vue'
 
 const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
 const proposal = useProposal()
 const poolsAtFloor = useLocalStorage('rhopander-pools-at-floor', false)
-const plan = useTemplateRef<InstanceType<typeof StagePlan>>('plan')
+const plan = useTemplateRef<InstanceType<typeof StageView>>('plan')
 const select = useTemplateRef<InstanceType<typeof SelectPanel>>('select')
 const stepper = useTemplateRef<InstanceType<typeof CueStepper>>('stepper')
 
@@ -34,7 +34,7 @@ useFocusKeys(
   >
     <SelectPanel ref="select" :show="store.view" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
-      <StagePlan
+      <StageView
         v-if="proposal.drawn"
         ref="plan"
         class="flex-1"
@@ -44,7 +44,10 @@ useFocusKeys(
       <div
         class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between gap-2 *:pointer-events-auto"
       >
-        <ToolSwitch />
+        <div class="flex gap-1.5">
+          <ToolSwitch :tools="['select', 'aim', 'move']" />
+          <ViewSwitch />
+        </div>
         <CueStepper ref="stepper" :show="store.view" />
         <button
           type="button"
@@ -59,7 +62,8 @@ useFocusKeys(
         v-if="desk.tool === 'move'"
         class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
       >
-        Drag a target, a set piece or a hang. Nothing is done until you keep it.
+        Drag a target, a set piece, a hang, or a fixture along its hang. What palettes or cues lean on is shown before
+        it is done.
       </p>
       <p
         v-else-if="desk.tool === 'aim' && selection.fixtures.length === 0"

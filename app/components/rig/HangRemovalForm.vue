@@ -1,0 +1,51 @@
+<script setup lang="ts">
+/** Takes a hang out: its fixtures move to another hang or go with it, and what leans on them is said first. */
+import { computed, ref } from 'vue'
+import { leaningInWords, leaningOnFixtures } from '#core/show/leaning'
+import { hangsOf, type RiggedHang } from '#core/show/rig'
+import { asHangId, type FixtureId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { useKeeper } from '../../composables/useKeeper'
+import RemovalBox from './RemovalBox.vue'
+
+const props = defineProps<{ show: Show; hang: RiggedHang }>()
+const emit = defineEmits<{ back: [] }>()
+const { keep } = useKeeper()
+
+const on = computed<readonly FixtureId[]>(() => [
+  ...new Set([...props.show.all.fixturePlace.values()].filter((p) => p.hang === props.hang.id).map((p) => p.fixture)),
+])
+const leaning = computed(() => leaningInWords(leaningOnFixtures(props.show, new Set(on.value))))
+const others = computed(() => [
+  { key: 'delete', name: 'goes with it' },
+  ...hangsOf(props.show)
+    .filter(({ id }) => id !== props.hang.id)
+    .map(({ id, hang }) => ({ key: `${id}`, name: `moves to ${hang.name}` })),
+])
+const fate = ref<string | null>('delete')
+const warning = computed(() => {
+  if (on.value.length === 0) return `${props.hang.hang.name} is empty. Nothing else changes.`
+  const fixtures = `${on.value.length} ${on.value.length === 1 ? 'fixture hangs' : 'fixtures hang'} on it`
+  return leaning.value ? `${fixtures}. ${leaning.value} lean on them.` : `${fixtures}. Nothing leans on them.`
+})
+
+function take() {
+  const to = fate.value
+  const move =
+    to === null || to === 'delete' ? ({ kind: 'delete' } as const) : ({ kind: 'move', to: asHangId(to) } as const)
+  return keep('deleteHang', { hang: props.hang.id, fixtures: on.value.length === 0 ? null : move })
+}
+</script>
+
+<template>
+  <RemovalBox
+    :title="`Take out ${hang.hang.name}`"
+    :warning="warning"
+    :act="`Take out ${hang.hang.name}`"
+    :take="take"
+    @back="emit('back')"
+    @done="emit('back')"
+  >
+    <DraftChoice v-if="on.length" v-model="fate" label="What hangs on it" :options="others" />
+  </RemovalBox>
+</template>

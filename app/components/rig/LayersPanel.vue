@@ -1,0 +1,80 @@
+<script setup lang="ts">
+/** Layers of the set: shown or hidden, locked or free. */
+import { Eye, EyeOff, Lock, LockOpen, Trash2 } from '@lucide/vue'
+import { computed, reactive } from 'vue'
+import { asLayerId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { useDraftForm } from '../../composables/useDraftForm'
+import { useKeeper } from '../../composables/useKeeper'
+import { useShow } from '../../stores/show'
+
+const props = defineProps<{ show: Show }>()
+const store = useShow()
+const { keep } = useKeeper()
+const draft = reactive({ name: '' })
+const { troubleAt, send } = useDraftForm(
+  'addLayer',
+  () => ({ name: draft.name }),
+  () => (draft.name = ''),
+)
+const layers = computed(() =>
+  [...props.show.all.layer].map(([id, layer]) => ({
+    id: asLayerId(id),
+    layer,
+    pieces: [...props.show.all.setPiece.values()].filter((piece) => piece.layer === id).length,
+  })),
+)
+</script>
+
+<template>
+  <p v-if="layers.length === 0" class="text-sm text-mist">
+    Layers hide and lock set pieces together: the set of one act, say, or all that stands in for people.
+  </p>
+  <ul class="flex flex-col gap-1.5">
+    <li v-for="{ id, layer, pieces } in layers" :key="id" class="flex items-end gap-1.5">
+      <TextField
+        class="flex-1"
+        :label="`${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`"
+        :shown="layer.name"
+        :keep="(name) => keep('changeLayer', { layer: id, name })"
+      />
+      <button
+        type="button"
+        class="chip p-1"
+        :aria-label="`${layer.visible ? 'Hide' : 'Show'} ${layer.name}`"
+        :aria-pressed="layer.visible"
+        @click="store.send('changeLayer', { layer: id, visible: !layer.visible })"
+      >
+        <component :is="layer.visible ? Eye : EyeOff" :size="14" />
+      </button>
+      <button
+        type="button"
+        class="chip p-1"
+        :class="layer.locked ? 'chip-on' : ''"
+        :aria-label="`${layer.locked ? 'Unlock' : 'Lock'} ${layer.name}`"
+        :aria-pressed="layer.locked"
+        @click="store.send('changeLayer', { layer: id, locked: !layer.locked })"
+      >
+        <component :is="layer.locked ? Lock : LockOpen" :size="14" />
+      </button>
+      <button
+        type="button"
+        class="chip p-1"
+        :aria-label="`Take out the layer ${layer.name}; its pieces stay`"
+        @click="store.send('deleteLayer', { layer: id })"
+      >
+        <Trash2 :size="14" />
+      </button>
+    </li>
+  </ul>
+  <form class="flex items-end gap-2" aria-label="New layer" @submit.prevent="send">
+    <DraftText
+      v-model="draft.name"
+      class="flex-1"
+      label="New layer"
+      placeholder="Act one"
+      :trouble="troubleAt('name')"
+    />
+    <button type="submit" class="chip">Add</button>
+  </form>
+</template>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+/** The sizes of one solid, each kept by itself. */
+import { computed } from 'vue'
+import { solid as solidSchema, type Solid } from '#core/show/entities'
+import { issueInWords } from '#core/show/faults'
+import type { PlanPoint } from '#core/venue/outline'
+
+const props = defineProps<{ solid: Solid; keep: (solid: Solid) => Promise<string | null> }>()
+
+const SIZES = {
+  width: 'Width',
+  depth: 'Depth',
+  height: 'Height',
+  radius: 'Radius',
+  thickness: 'Thickness',
+  count: 'Steps',
+} as const
+type Size = keyof typeof SIZES
+const isSize = (key: string): key is Size => key in SIZES
+
+const sizes = computed(() =>
+  Object.entries(props.solid).flatMap(([key, value]) =>
+    isSize(key) && typeof value === 'number' ? [{ key, label: SIZES[key], value }] : [],
+  ),
+)
+
+/** Checks what is typed before it is handed on, so that the reason stands at the field. */
+async function take(change: Record<string, unknown>): Promise<string | null> {
+  const checked = solidSchema.safeParse({ ...props.solid, ...change })
+  if (checked.success) return props.keep(checked.data)
+  const [issue] = checked.error.issues
+  return issue ? issueInWords(issue) : 'This does not fit.'
+}
+</script>
+
+<template>
+  <div class="flex flex-col gap-2">
+    <div class="grid grid-cols-3 gap-2">
+      <NumberField
+        v-for="size in sizes"
+        :key="size.key"
+        :label="size.label"
+        :unit="size.key === 'count' ? 'in number' : 'm'"
+        :digits="3"
+        :value="size.value"
+        :keep="(value) => take({ [size.key]: value })"
+      />
+    </div>
+    <OutlineField
+      v-if="solid.kind === 'prism'"
+      label="Outline"
+      :outline="solid.outline"
+      :keep="(outline: PlanPoint[]) => take({ outline })"
+    />
+  </div>
+</template>

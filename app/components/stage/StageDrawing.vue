@@ -1,0 +1,96 @@
+<script setup lang="ts">
+/** The sheet a stage is drawn on: its view, its pointer, the box that is drawn over it and the lines caught on. */
+import { computed, ref } from 'vue'
+import { Maximize, Minus, Plus } from '@lucide/vue'
+import type { Vec3 } from '#core/geometry/vector'
+import type { FixtureId } from '#core/show/ids'
+import { providePlan } from '../../composables/planKey'
+import type { Projection } from '../../composables/projections'
+import { usePlanPointer } from '../../composables/usePlanPointer'
+import { usePlanView, type Extent } from '../../composables/usePlanView'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+
+const props = defineProps<{
+  label: string
+  extent: Extent
+  projection: Projection
+  spots: ReadonlyMap<FixtureId, Vec3>
+}>()
+const desk = useDesk()
+const selection = useSelection()
+const svg = ref<SVGSVGElement | null>(null)
+const view = usePlanView(
+  svg,
+  () => props.extent,
+  () => props.projection,
+)
+providePlan(view)
+const pointer = usePlanPointer(
+  svg,
+  view,
+  computed(() => props.spots),
+)
+
+/** Lines caught on, by the axes this drawing shows. */
+const guides = computed(() => {
+  if (!desk.guides) return ''
+  const { x, y, z } = desk.guides
+  const shown = [
+    x === null ? null : { from: { x, y: 0, z: 0 }, axis: 'x' },
+    y === null ? null : { from: { x: 0, y, z: 0 }, axis: 'y' },
+    z === null ? null : { from: { x: 0, y: 0, z }, axis: 'z' },
+  ].flatMap((line) => line ?? [])
+  return shown
+    .map(({ from, axis }) => {
+      const unit = props.projection.project({ x: +(axis === 'x'), y: +(axis === 'y'), z: +(axis === 'z') })
+      const at = view.toScreen(from)
+      if (unit.across !== 0) return `M${at.x.toFixed(1)} 0V${view.height.value}`
+      return unit.up !== 0 ? `M0 ${at.y.toFixed(1)}H${view.width.value}` : ''
+    })
+    .join('')
+})
+
+defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOut, fit: view.fit, panBy: view.panBy })
+</script>
+
+<template>
+  <div class="relative h-full min-h-0 w-full overflow-hidden bg-night contain-strict">
+    <svg
+      ref="svg"
+      class="block h-full w-full touch-none select-none"
+      :class="desk.tool === 'aim' && selection.fixtures.length ? 'cursor-crosshair' : ''"
+      role="group"
+      :aria-label="label"
+      @pointerdown="pointer.onBackground"
+      @pointermove="pointer.onMove"
+      @pointerup="pointer.onUp"
+      @pointercancel="pointer.cancel"
+    >
+      <template v-if="view.width.value > 0">
+        <slot :pointer="pointer" />
+        <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" pointer-events="none" />
+        <rect
+          v-if="pointer.box.value"
+          class="fill-shoal/10 stroke-shoal"
+          stroke-dasharray="4 3"
+          :x="Math.min(pointer.box.value.from.x, pointer.box.value.to.x)"
+          :y="Math.min(pointer.box.value.from.y, pointer.box.value.to.y)"
+          :width="Math.abs(pointer.box.value.to.x - pointer.box.value.from.x)"
+          :height="Math.abs(pointer.box.value.to.y - pointer.box.value.from.y)"
+        />
+      </template>
+    </svg>
+    <div class="absolute right-3 bottom-9 flex flex-col gap-1" role="group" aria-label="Plan view">
+      <button type="button" class="chip p-1" title="Nearer (+)" aria-label="Nearer" @click="view.zoomIn">
+        <Plus :size="14" />
+      </button>
+      <button type="button" class="chip p-1" title="Further (−)" aria-label="Further" @click="view.zoomOut">
+        <Minus :size="14" />
+      </button>
+      <button type="button" class="chip p-1" title="Fit the stage (F)" aria-label="Fit the stage" @click="view.fit">
+        <Maximize :size="14" />
+      </button>
+    </div>
+  </div>
+</template>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+/** The stage cut upright: from stage left, or from the house. Heights are true here. */
+import { computed, useTemplateRef } from 'vue'
+import { FRONT, SIDE } from '../../composables/projections'
+import { sectionHangs, sectionSpots } from '../../composables/sectionHangs'
+import { useStageLayers } from '../../composables/useStageLayers'
+import { useChosen } from '../../stores/chosen'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+import type { Show } from '#core/show/show'
+import LightHandle from './LightHandle.vue'
+import PlanRig from './PlanRig.vue'
+import PlanTargets from './PlanTargets.vue'
+import SectionGround from './SectionGround.vue'
+import SectionLight from './SectionLight.vue'
+import SectionSet from './SectionSet.vue'
+import StageDrawing from './StageDrawing.vue'
+
+const props = defineProps<{ show: Show }>()
+const desk = useDesk()
+const things = useChosen()
+const selection = useSelection()
+const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
+const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
+  () => props.show,
+)
+const projection = computed(() => (desk.section === 'side' ? SIDE : FRONT))
+const hangs = computed(() => sectionHangs(props.show, projection.value))
+const spots = computed(() => sectionSpots(hangs.value))
+const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
+
+/** Kept free below the floor and above the opening, metres. */
+const SPARE = 0.6
+const extent = computed(() => {
+  const { opening, outline } = venue.value
+  const points = [
+    ...outline.map((p) => ({ ...p, z: 0 })),
+    ...hangs.value.flatMap(({ from, to }) => [from, to]),
+    { x: opening.width / 2, y: 0, z: opening.height },
+  ].map((p) => projection.value.project(p))
+  const across = points.map((p) => p.across)
+  return {
+    left: Math.min(...across) - SPARE,
+    right: Math.max(...across) + SPARE,
+    bottom: -SPARE,
+    top: Math.max(...points.map((p) => p.up)) + SPARE,
+  }
+})
+
+defineExpose({
+  cancel: () => drawing.value?.cancel() ?? false,
+  zoomIn: () => drawing.value?.zoomIn(),
+  zoomOut: () => drawing.value?.zoomOut(),
+  fit: () => drawing.value?.fit(),
+  panBy: (x: number, y: number) => drawing.value?.panBy(x, y),
+})
+</script>
+
+<template>
+  <StageDrawing
+    ref="drawing"
+    :label="desk.section === 'side' ? 'Section from stage left' : 'Section from the house'"
+    :extent="extent"
+    :projection="projection"
+    :spots="spots"
+  >
+    <template #default="{ pointer }">
+      <SectionGround :venue="venue" :side="desk.section" />
+      <SectionSet
+        :pieces="pieces"
+        :grabbable="isGrabbable"
+        :movable="desk.tool === 'move'"
+        :chosen="things.idOf('setPiece')"
+        @grab="pointer.onSetPiece"
+      />
+      <SectionLight :fixtures="lit" look="lit" />
+      <SectionLight :fixtures="ghost" look="ghost" />
+      <SectionLight :fixtures="chosen" look="chosen" />
+      <PlanRig
+        :hangs="hangs"
+        :order="selection.order"
+        :marked="marked"
+        :grabbable="isGrabbable"
+        :movable="desk.tool === 'move'"
+        :chosen="things.idOf('hang')"
+        @pick="pointer.onFixture"
+        @grab-hang="pointer.onHang"
+      />
+      <PlanTargets
+        :targets="targets"
+        :before="targetsBefore"
+        :lit="litTargets"
+        :chosen="things.idOf('target')"
+        :tool="desk.tool"
+        :spots="spots"
+        @grab="pointer.onTarget"
+      />
+      <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="chosen" @grab="pointer.onHandle" />
+    </template>
+  </StageDrawing>
+</template>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+/** The stage as this window looks at it: plan, section or space. */
+import { computed, useTemplateRef } from 'vue'
+import type { Show } from '#core/show/show'
+import { useDesk } from '../../stores/desk'
+import StagePlan from './StagePlan.vue'
+import StageSection from './StageSection.vue'
+
+/** What the keys of a room ask of any drawing. */
+interface Drawing {
+  cancel(): boolean
+  zoomIn(): void
+  zoomOut(): void
+  fit(): void
+  panBy(x: number, y: number): void
+}
+
+defineProps<{ show: Show; poolsAtFloor: boolean }>()
+const desk = useDesk()
+const plan = useTemplateRef<Drawing>('plan')
+const section = useTemplateRef<Drawing>('section')
+const drawing = computed(() => plan.value ?? section.value)
+
+defineExpose({
+  cancel: () => drawing.value?.cancel() ?? false,
+  zoomIn: () => drawing.value?.zoomIn(),
+  zoomOut: () => drawing.value?.zoomOut(),
+  fit: () => drawing.value?.fit(),
+  panBy: (x: number, y: number) => drawing.value?.panBy(x, y),
+})
+</script>
+
+<template>
+  <StagePlan v-if="desk.view === 'plan'" ref="plan" :show="show" :pools-at-floor="poolsAtFloor" />
+  <StageSection v-else-if="desk.view === 'section'" ref="section" :show="show" />
+  <ClientOnly v-else><LazyStageSpace :show="show" /></ClientOnly>
+</template>

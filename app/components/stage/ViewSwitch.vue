@@ -1,0 +1,42 @@
+<script setup lang="ts">
+/** How the stage is drawn: from above, cut upright, or in space. */
+import { useDesk } from '../../stores/desk'
+
+const desk = useDesk()
+const VIEWS = [
+  { view: 'plan', label: 'Plan' },
+  { view: 'section', label: 'Section' },
+  { view: 'space', label: 'Space' },
+] as const
+const SIDES = [
+  { side: 'side', label: 'From stage left' },
+  { side: 'front', label: 'From the house' },
+] as const
+</script>
+
+<template>
+  <div class="flex gap-1.5">
+    <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="View">
+      <button
+        v-for="item in VIEWS"
+        :key="item.view"
+        type="button"
+        role="radio"
+        :aria-checked="desk.view === item.view"
+        class="rounded-md px-2 py-1 text-sm"
+        :class="desk.view === item.view ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+        @click="desk.view = item.view"
+      >
+        {{ item.label }}
+      </button>
+    </div>
+    <select
+      v-if="desk.view === 'section'"
+      v-model="desk.section"
+      class="chip bg-deck"
+      aria-label="Section looked at from"
+    >
+      <option v-for="item in SIDES" :key="item.side" :value="item.side">{{ item.label }}</option>
+    </select>
+  </div>
+</template>

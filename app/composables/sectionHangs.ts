@@ -1,0 +1,50 @@
+/**
+ * Hangs in a section: where they truly are. A bar seen end on draws all its fixtures at one spot,
+ * so those that would lie on each other are drawn once, with the range of their numbers.
+ */
+import { hangDirection } from '#core/geometry/frame'
+import { add, scale } from '#core/geometry/vector'
+import type { FixtureId } from '#core/show/ids'
+import { hangsOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import type { Show } from '#core/show/show'
+import type { DrawnFixture, DrawnHang } from './fixtureSpots'
+import type { Projection } from './projections'
+
+/** Nearer than this on the drawing, two fixtures are drawn as one; metres. */
+const ONE_SPOT = 0.2
+
+export function sectionHangs(show: Show, { project }: Projection): readonly DrawnHang[] {
+  return hangsOf(show).map((hang) => {
+    const { origin, length } = hang.place
+    const half = scale(hangDirection(hang.place), length / 2)
+    const from = add(origin, scale(half, -1))
+    const to = add(origin, half)
+    return { hang, from, to, isUpright: false, fixtures: clusters(hang, project) }
+  })
+}
+
+function clusters(hang: RiggedHang, project: Projection['project']): DrawnFixture[] {
+  const groups: { at: { across: number; up: number }; members: RiggedFixture[] }[] = []
+  for (const rigged of hang.fixtures) {
+    const at = project(rigged.mount.pivot)
+    const near = groups.find((g) => Math.hypot(g.at.across - at.across, g.at.up - at.up) < ONE_SPOT)
+    if (near) near.members.push(rigged)
+    else groups.push({ at, members: [rigged] })
+  }
+  return groups.flatMap(({ members }) => {
+    const [first] = members
+    if (!first) return []
+    return [{ rigged: first, at: first.mount.pivot, members: members.map(({ id }) => id), label: labelOf(members) }]
+  })
+}
+
+function labelOf(members: readonly RiggedFixture[]): string {
+  const numbers = members.map(({ fixture }) => fixture.number).sort((a, b) => a - b)
+  const first = String(numbers[0] ?? '')
+  return numbers.length === 1 ? first : `${first}–${numbers.at(-1) ?? ''}`
+}
+
+/** The drawn spot of every fixture in a section. */
+export function sectionSpots(hangs: readonly DrawnHang[]): ReadonlyMap<FixtureId, RiggedFixture['mount']['pivot']> {
+  return new Map(hangs.flatMap(({ hang }) => hang.fixtures.map(({ id, mount }) => [id, mount.pivot] as const)))
+}

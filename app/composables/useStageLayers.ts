@@ -1,0 +1,61 @@
+/** What every drawing of the stage shows of the show: set, targets, and the light of those lit, chosen or looked at. */
+import { computed } from 'vue'
+import { pictureOf, type StageFixture } from '#core/cues/onStage'
+import { paletteValueFor } from '#core/palettes/resolve'
+import type { FixtureId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
+import { setPiecesOf } from '#core/show/setPieces'
+import { entity, showRecordOf, type Show } from '#core/show/show'
+import { targetsOf } from '#core/show/targets'
+import { useDesk } from '../stores/desk'
+import { useProposal } from '../stores/proposal'
+import { useSelection } from '../stores/selection'
+import { useShow } from '../stores/show'
+
+/** Below this a fixture counts as dark. */
+const DARK = 0.01
+
+export function useStageLayers(show: () => Show) {
+  const desk = useDesk()
+  const selection = useSelection()
+  const proposal = useProposal()
+  const store = useShow()
+
+  const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
+  const pieces = computed(() => setPiecesOf(show()).filter(({ piece }) => isSeen(piece.layer)))
+  const targets = computed(() => targetsOf(show()))
+  const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
+  const chosen = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? []))
+  /** What is lit besides the selection. In the Rig room one looks at the rig, not at the picture. */
+  const lit = computed(() =>
+    desk.room === 'rig'
+      ? []
+      : [...desk.standing.values()].filter((f) => f.intensity > DARK && !selection.order.has(f.rigged.id)),
+  )
+  const litTargets = computed(() => {
+    const aimedAt = new Set<string>()
+    for (const { positionValue } of chosen.value)
+      if (positionValue?.kind === 'aim' && positionValue.target) aimedAt.add(positionValue.target)
+    return aimedAt
+  })
+  /** A palette looked at but not recalled, for the selection or, without one, for all it serves. */
+  const ghost = computed<StageFixture[]>(() => {
+    const palette = desk.hoveredPalette
+    if (!palette) return []
+    const rig = rigOf(show())
+    const ids: readonly FixtureId[] = selection.fixtures.length > 0 ? selection.fixtures : [...rig.keys()]
+    return ids.flatMap((id) => {
+      const rigged = rig.get(id)
+      if (!rigged || !paletteValueFor(show(), palette, rigged, 'position')) return []
+      return [pictureOf(show(), rigged, (_, attribute) => paletteValueFor(show(), palette, rigged, attribute))]
+    })
+  })
+  /** Those who lose their place by what is proposed. */
+  const marked = computed(() => new Set(proposal.current?.effects.losingReach ?? []))
+
+  function isSeen(layer: string | null): boolean {
+    return layer === null || show().all.layer.get(layer)?.visible !== false
+  }
+
+  return { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked }
+}
