@@ -11,7 +11,11 @@ export const CHROMIUM_FLAGS = [
   '--disable-component-update',
   '--disable-sync',
   '--disable-dev-shm-usage',
-  '--disable-gpu',
+  // Drawn by the processor, so that Space has WebGL where there is no graphics card.
+  '--use-gl=angle',
+  '--use-angle=swiftshader',
+  '--enable-unsafe-swiftshader',
+  '--ignore-gpu-blocklist',
 ]
 
 /** Installs Chromium from Debian's packages where it is missing and we may. */

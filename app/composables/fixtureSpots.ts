@@ -6,10 +6,15 @@ import { hangDirection } from '#core/geometry/frame'
 import { add, scale, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId } from '#core/show/ids'
 import { derived } from '#core/show/derived'
-import { hangsOf, RIG_KINDS, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import type { FixtureType } from '#core/show/entities'
+import { hangsOf, RIG_KINDS, untypedOf, type RiggedFixture, type RiggedHang, type UntypedFixture } from '#core/show/rig'
 
 export interface DrawnFixture {
-  readonly rigged: RiggedFixture
+  readonly id: FixtureId
+  readonly number: number
+  /** Null for a fixture without a type. */
+  readonly form: FixtureType['form'] | null
+  readonly isStanding: boolean
   readonly at: Vec3
   /** All the fixtures this one sign stands for, and what is written at it. */
   readonly members: readonly FixtureId[]
@@ -34,7 +39,10 @@ export const drawnHangs = derived(RIG_KINDS, (show): readonly DrawnHang[] =>
     const { origin, length } = hang.place
     if (!isUpright) {
       const half = scale(hangDirection(hang.place), length / 2)
-      const fixtures = hang.fixtures.map((rigged) => alone(rigged, rigged.mount.pivot))
+      const fixtures = [
+        ...hang.fixtures.map((rigged) => alone(rigged, rigged.mount.pivot)),
+        ...untypedOf(show).flatMap((other) => (other.place.hang === hang.id ? [withoutType(other)] : [])),
+      ]
       return { hang, from: add(origin, scale(half, -1)), to: add(origin, half), isUpright, fixtures }
     }
     const middle = (hang.fixtures.length - 1) / 2
@@ -44,13 +52,31 @@ export const drawnHangs = derived(RIG_KINDS, (show): readonly DrawnHang[] =>
   }),
 )
 
-function alone(rigged: RiggedFixture, at: Vec3): DrawnFixture {
-  return { rigged, at, members: [rigged.id], label: String(rigged.fixture.number) }
+function alone({ id, fixture, type, place }: RiggedFixture, at: Vec3): DrawnFixture {
+  return {
+    id,
+    number: fixture.number,
+    form: type.form,
+    isStanding: isStanding(place.roll),
+    at,
+    members: [id],
+    label: String(fixture.number),
+  }
+}
+
+/** A fixture without a type, where it is mounted. */
+export function withoutType({ id, fixture, place, at }: UntypedFixture): DrawnFixture {
+  const { number } = fixture
+  return { id, number, form: null, isStanding: isStanding(place.roll), at, members: [id], label: String(number) }
+}
+
+export function isStanding(roll: number): boolean {
+  return Math.abs(roll) > 90
 }
 
 /** The drawn spot of every fixture. */
 export const drawnSpots = derived(
   RIG_KINDS,
   (show): ReadonlyMap<FixtureId, Vec3> =>
-    new Map(drawnHangs(show).flatMap(({ fixtures }) => fixtures.map(({ rigged, at }) => [rigged.id, at] as const))),
+    new Map(drawnHangs(show).flatMap(({ fixtures }) => fixtures.map(({ id, at }) => [id, at] as const))),
 )

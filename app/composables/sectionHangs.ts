@@ -5,9 +5,9 @@
 import { hangDirection } from '#core/geometry/frame'
 import { add, scale } from '#core/geometry/vector'
 import type { FixtureId } from '#core/show/ids'
-import { hangsOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import { hangsOf, untypedOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import type { DrawnFixture, DrawnHang } from './fixtureSpots'
+import { isStanding, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
 import type { Projection } from './projections'
 
 /** Nearer than this on the drawing, two fixtures are drawn as one; metres. */
@@ -19,7 +19,8 @@ export function sectionHangs(show: Show, { project }: Projection): readonly Draw
     const half = scale(hangDirection(hang.place), length / 2)
     const from = add(origin, scale(half, -1))
     const to = add(origin, half)
-    return { hang, from, to, isUpright: false, fixtures: clusters(hang, project) }
+    const untyped = untypedOf(show).flatMap((other) => (other.place.hang === hang.id ? [withoutType(other)] : []))
+    return { hang, from, to, isUpright: false, fixtures: [...clusters(hang, project), ...untyped] }
   })
 }
 
@@ -34,7 +35,17 @@ function clusters(hang: RiggedHang, project: Projection['project']): DrawnFixtur
   return groups.flatMap(({ members }) => {
     const [first] = members
     if (!first) return []
-    return [{ rigged: first, at: first.mount.pivot, members: members.map(({ id }) => id), label: labelOf(members) }]
+    return [
+      {
+        id: first.id,
+        number: first.fixture.number,
+        form: first.type.form,
+        isStanding: isStanding(first.place.roll),
+        at: first.mount.pivot,
+        members: members.map(({ id }) => id),
+        label: labelOf(members),
+      },
+    ]
   })
 }
 

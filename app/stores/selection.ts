@@ -2,7 +2,6 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { FixtureId } from '#core/show/ids'
-import { rigOf } from '#core/show/rig'
 import { useShow } from './show'
 
 export const useSelection = defineStore('selection', () => {
@@ -10,10 +9,7 @@ export const useSelection = defineStore('selection', () => {
   const chosen = shallowRef<readonly FixtureId[]>([])
 
   /** The selection without fixtures that have gone. */
-  const fixtures = computed(() => {
-    const rig = show.view && rigOf(show.view)
-    return rig ? chosen.value.filter((id) => rig.has(id)) : []
-  })
+  const fixtures = computed(() => chosen.value.filter((id) => show.view?.all.fixture.has(id)))
   const order = computed(() => new Map(fixtures.value.map((id, i) => [id, i + 1])))
 
   function set(ids: readonly FixtureId[]) {

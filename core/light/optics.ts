@@ -44,14 +44,16 @@ export function peakCandela(table: Table, beam: number): number {
 }
 
 /**
- * Candela `off` degrees beside the axis. The fall-off is `2^−(off/b)^p`, which is a half at half
- * the beam angle `b`; `p` is chosen so that it is a tenth at half the field angle `f`:
- * `(f/b)^p = log2 10`.
+ * How steeply light falls off beside the axis: the power `p` of `2^−(off/b)^p`, which is a half at
+ * half the beam angle `b`; it is a tenth at half the field angle `f` where `(f/b)^p = log2 10`.
  */
+export function fallOffPower(table: Table, beam: number): number {
+  return Math.log(Math.log2(10)) / Math.log(fieldAngle(table, beam) / beam)
+}
+
+/** Candela `off` degrees beside the axis. */
 export function candelaOffAxis(table: Table, beam: number, off: number): number {
-  const half = beam / 2
-  const power = Math.log(Math.log2(10)) / Math.log(fieldAngle(table, beam) / beam)
-  return peakCandela(table, beam) * 2 ** -((Math.abs(off) / half) ** power)
+  return peakCandela(table, beam) * 2 ** -((Math.abs(off) / (beam / 2)) ** fallOffPower(table, beam))
 }
 
 /** Lux on a surface: `E = I · cos(incidence) / L²`; candela, degrees off its normal, metres. */

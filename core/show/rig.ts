@@ -1,5 +1,6 @@
 /** The rig as it hangs in the venue the show plays: a mount for every placed fixture. */
-import { fixtureFrame } from '../geometry/frame'
+import { fixtureFrame, mountingPoint } from '../geometry/frame'
+import type { Vec3 } from '../geometry/vector'
 import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
@@ -33,6 +34,29 @@ export const rigOf = derived(
     }
     placed.sort((a, b) => a.fixture.number - b.fixture.number)
     return new Map(placed.map((fixture) => [fixture.id, fixture]))
+  },
+)
+
+/** A fixture that hangs, but has no type and so cannot be aimed. */
+export interface UntypedFixture {
+  readonly id: FixtureId
+  readonly fixture: EntityOf['fixture']
+  readonly place: EntityOf['fixturePlace']
+  /** Where it is mounted. */
+  readonly at: Vec3
+}
+
+/** Every fixture without a type that hangs in the venue in play. */
+export const untypedOf = derived(
+  ['hangPlace', 'fixturePlace', 'fixture', 'show'],
+  (show): readonly UntypedFixture[] => {
+    const { venue } = showRecordOf(show)
+    return [...show.all.fixturePlace.values()].flatMap((place) => {
+      const fixture = show.all.fixture.get(place.fixture)
+      const hang = show.all.hangPlace.get(placeId(venue, place.hang))
+      if (place.venue !== venue || !fixture || fixture.type !== null || !hang) return []
+      return [{ id: place.fixture, fixture, place, at: mountingPoint(hang, place) }]
+    })
   },
 )
 

@@ -42,15 +42,15 @@ const drawn = computed(() => {
     from: toScreen(hang.from),
     to: toScreen(hang.to),
     label: labelFor(hang, labels),
-    fixtures: hang.fixtures.map(({ rigged, at, members, label }) => ({
-      id: rigged.id,
-      number: rigged.fixture.number,
+    fixtures: hang.fixtures.map(({ id, number, members, label, form, isStanding, at }) => ({
+      id,
+      number,
       members,
       label,
-      order: props.order.get(members.find((id) => props.order.has(id)) ?? rigged.id),
-      isMarked: members.some((id) => props.marked.has(id)),
-      form: rigged.type.form,
-      standing: Math.abs(rigged.place.roll) > 90,
+      form,
+      isStanding,
+      order: props.order.get(members.find((member) => props.order.has(member)) ?? id),
+      isMarked: members.some((member) => props.marked.has(member)),
       at: toScreen(at),
     })),
   }))
@@ -126,7 +126,7 @@ function overlaps(a: HangLabel, b: HangLabel): boolean {
       <FixtureGlyph
         :form="fixture.form"
         stroke-width="1.4"
-        :transform="fixture.standing ? 'scale(1 -1)' : undefined"
+        :transform="fixture.isStanding ? 'scale(1 -1)' : undefined"
         :class="fixture.order ? 'fill-coral-deep stroke-coral' : 'fill-night stroke-mist'"
       />
       <circle v-if="fixture.isMarked" r="11" class="fill-none stroke-coral" stroke-dasharray="2 3" />

@@ -19,7 +19,8 @@ defineProps<{ show: Show; poolsAtFloor: boolean }>()
 const desk = useDesk()
 const plan = useTemplateRef<Drawing>('plan')
 const section = useTemplateRef<Drawing>('section')
-const drawing = computed(() => plan.value ?? section.value)
+const space = useTemplateRef<Drawing>('space')
+const drawing = computed(() => plan.value ?? section.value ?? space.value)
 
 defineExpose({
   cancel: () => drawing.value?.cancel() ?? false,
@@ -33,5 +34,5 @@ defineExpose({
 <template>
   <StagePlan v-if="desk.view === 'plan'" ref="plan" :show="show" :pools-at-floor="poolsAtFloor" />
   <StageSection v-else-if="desk.view === 'section'" ref="section" :show="show" />
-  <ClientOnly v-else><LazyStageSpace :show="show" /></ClientOnly>
+  <LazyStageSpace v-else ref="space" :show="show" />
 </template>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+/** A colour or gobo wheel and its slots. */
+import { Plus, Trash2 } from '@lucide/vue'
+import { GOBO_PATTERNS, type Wheel } from '#core/show/entities'
+import GoboPicture from './GoboPicture.vue'
+
+const props = defineProps<{ wheel: Wheel; keep: (wheel: Wheel) => Promise<string | null> }>()
+const emit = defineEmits<{ remove: [] }>()
+type Slot = Wheel['slots'][number]
+const PATTERNS = GOBO_PATTERNS.map((key) => ({ key, name: key }))
+
+function put(index: number, change: Partial<Slot>) {
+  return props.keep({
+    ...props.wheel,
+    slots: props.wheel.slots.map((slot, i) => (i === index ? { ...slot, ...change } : slot)),
+  })
+}
+function add() {
+  const name = `Slot ${props.wheel.slots.length}`
+  const slot: Slot =
+    props.wheel.kind === 'colour' ? { name, colour: '#ffcc66', pattern: null } : { name, colour: null, pattern: 'dots' }
+  return props.keep({ ...props.wheel, slots: [...props.wheel.slots, slot] })
+}
+function recolour(index: number, event: Event) {
+  if (event.target instanceof HTMLInputElement) void put(index, { colour: event.target.value })
+}
+</script>
+
+<template>
+  <fieldset class="rounded-lg border border-rule bg-plank p-3" :aria-label="wheel.name">
+    <div class="mb-2 flex items-end gap-2">
+      <TextField
+        class="w-52"
+        :label="wheel.kind === 'colour' ? 'Colour wheel' : 'Gobo wheel'"
+        :shown="wheel.name"
+        :keep="(name) => keep({ ...wheel, name })"
+      />
+      <button type="button" class="chip flex items-center gap-1" @click="add"><Plus :size="14" />Slot</button>
+      <button type="button" class="chip ml-auto p-1" :aria-label="`Take out ${wheel.name}`" @click="emit('remove')">
+        <Trash2 :size="14" />
+      </button>
+    </div>
+    <ol class="grid grid-cols-2 gap-x-4 gap-y-1.5 xl:grid-cols-3">
+      <li v-for="(slot, i) in wheel.slots" :key="i" class="flex items-end gap-1.5">
+        <input
+          v-if="wheel.kind === 'colour'"
+          type="color"
+          class="h-[26px] w-[26px] shrink-0 rounded border border-rule-2 bg-night p-0.5"
+          :value="slot.colour ?? '#ffffff'"
+          :aria-label="`Colour of ${slot.name}`"
+          @change="recolour(i, $event)"
+        />
+        <GoboPicture v-else :pattern="slot.pattern ?? 'open'" class="shrink-0" />
+        <TextField class="flex-1" :label="`Slot ${i}`" :shown="slot.name" :keep="(name) => put(i, { name })" />
+        <ChoiceField
+          v-if="wheel.kind === 'gobo'"
+          class="w-20"
+          label="Pattern"
+          :value="slot.pattern ?? 'open'"
+          :options="PATTERNS"
+          :keep="(pattern) => put(i, { pattern })"
+        />
+        <button
+          v-if="wheel.slots.length > 2"
+          type="button"
+          class="chip p-1"
+          :aria-label="`Take out slot ${i}`"
+          @click="keep({ ...wheel, slots: wheel.slots.filter((_, j) => j !== i) })"
+        >
+          <Trash2 :size="13" />
+        </button>
+      </li>
+    </ol>
+  </fieldset>
+</template>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+/** Universes and addresses: the maps, the table, and patching by rule. */
+import { computed, ref } from 'vue'
+import { patchFaults, spansOf, type Span } from '#core/patch/span'
+import type { FixtureId } from '#core/show/ids'
+import { useSelection } from '../../../../stores/selection'
+import { useShow } from '../../../../stores/show'
+import AutoPatchForm from '../../../../components/patch/AutoPatchForm.vue'
+import PatchTable from '../../../../components/patch/PatchTable.vue'
+import UniverseMap from '../../../../components/patch/UniverseMap.vue'
+
+const store = useShow()
+const selection = useSelection()
+const isUnpatching = ref(false)
+const selected = computed(() => new Set<string>(selection.fixtures))
+
+const universes = computed(() => {
+  const byUniverse = new Map<number, Span[]>()
+  for (const span of store.view ? spansOf(store.view) : []) {
+    const known = byUniverse.get(span.universe)
+    if (known) known.push(span)
+    else byUniverse.set(span.universe, [span])
+  }
+  return [...byUniverse].map(([universe, spans]) => ({ universe, spans })).sort((a, b) => a.universe - b.universe)
+})
+const tints = computed(() => {
+  const types = [...(store.view?.all.fixtureType.keys() ?? [])]
+  return new Map(
+    [...(store.view?.all.fixture ?? [])].map(([id, { type }]) => [id, Math.max(0, types.indexOf(type ?? ''))]),
+  )
+})
+const faults = computed(() => (store.view ? [...patchFaults(store.view).keys()] : []))
+
+function select(fixture: FixtureId, add: boolean) {
+  if (add) selection.toggle([fixture])
+  else selection.set([fixture])
+}
+async function unpatch() {
+  isUnpatching.value = true
+  const changes = selection.fixtures.map((fixture) => ({ fixture, universe: null, address: null }))
+  await store.send('changeFixtures', { changes })
+  isUnpatching.value = false
+}
+</script>
+
+<template>
+  <main v-if="store.view" class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_264px]">
+    <section
+      class="grid min-h-0 auto-rows-min grid-cols-2 gap-5 overflow-y-auto p-4"
+      aria-label="Universes"
+      tabindex="0"
+    >
+      <UniverseMap
+        v-for="item in universes"
+        :key="item.universe"
+        :universe="item.universe"
+        :spans="item.spans"
+        :selected="selected"
+        :tints="tints"
+        @select="select"
+      />
+      <p
+        v-if="universes.length === 0"
+        class="col-span-2 grid min-h-40 place-items-center rounded-lg border border-dashed border-rule-2 text-mist"
+      >
+        Nothing is patched yet. Patch by rule on the right, or type a universe and an address in the table.
+      </p>
+    </section>
+    <aside
+      class="row-span-2 flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-rule bg-deck p-4"
+      aria-label="Patching"
+    >
+      <h2 class="text-lg font-semibold">Patch by rule</h2>
+      <AutoPatchForm :show="store.view" :selected="selection.fixtures" />
+      <button
+        v-if="selection.fixtures.length"
+        type="button"
+        class="quiet-button py-1.5"
+        :disabled="isUnpatching"
+        @click="unpatch"
+      >
+        Take {{ selection.fixtures.length }} off the patch
+      </button>
+      <section aria-labelledby="patch-faults" class="border-t border-rule pt-3">
+        <h2 id="patch-faults" class="mb-1 text-lg font-semibold">Clashes</h2>
+        <p v-if="faults.length === 0" class="text-sm text-kelp">No channel is taken twice, none runs past 512.</p>
+        <template v-else>
+          <p class="mb-2 text-sm text-coral">{{ faults.length }} fixtures clash or run over.</p>
+          <button type="button" class="chip" @click="selection.set(faults)">Select them</button>
+        </template>
+      </section>
+      <p class="mt-auto text-sm text-haze">
+        Universes count from 1 here and on streaming protocols that do. Each map also says the number on the wire where
+        a protocol counts from 0.
+      </p>
+    </aside>
+    <section class="min-h-0 border-t border-rule bg-deck" aria-label="Patch table">
+      <PatchTable class="h-full" :show="store.view" />
+    </section>
+  </main>
+</template>
