@@ -11,11 +11,9 @@ export const CHROMIUM_FLAGS = [
   '--disable-component-update',
   '--disable-sync',
   '--disable-dev-shm-usage',
-  // Drawn by the processor, so that Space has WebGL where there is no graphics card.
-  '--use-gl=angle',
-  '--use-angle=swiftshader',
+  '--disable-gpu',
+  // Space gets its WebGL from the processor where there is no graphics card.
   '--enable-unsafe-swiftshader',
-  '--ignore-gpu-blocklist',
 ]
 
 /** Installs Chromium from Debian's packages where it is missing and we may. */

@@ -14,13 +14,21 @@ export function useGridRows<Row>(rows: () => readonly Row[], columns: () => read
   const sorting = ref<Sorting | null>(null)
 
   const shown = computed<readonly Row[]>(() => {
-    const words = filter.value.toLowerCase().split(/\s+/).filter(Boolean)
-    const found = words.length === 0 ? rows() : rows().filter((row) => words.every((word) => holds(row, word)))
+    const found = filtered(filter.value.trim().toLowerCase())
     const column = columns().find(({ key }) => key === sorting.value?.column)
     if (!column) return found
     const turn = sorting.value?.way === 'descending' ? -1 : 1
     return [...found].sort((a, b) => compare(rankOf(column, a), rankOf(column, b), turn))
   })
+
+  /** Rows with a cell that holds what was typed; where there are none, rows that hold each of its words somewhere. */
+  function filtered(typed: string): readonly Row[] {
+    if (typed === '') return rows()
+    const whole = rows().filter((row) => holds(row, typed))
+    if (whole.length > 0) return whole
+    const words = typed.split(/\s+/)
+    return rows().filter((row) => words.every((word) => holds(row, word)))
+  }
 
   function holds(row: Row, word: string): boolean {
     return columns().some((column) => column.text(row).toLowerCase().includes(word))

@@ -57,10 +57,10 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
     return store.view ? snapping.snapped(store.view, thing, from, by, dragging.isFree()) : from
   }
 
-  /** Looks at what is pressed; tells whether it is to be moved. */
+  /** In the Rig room, looks at what is pressed; tells whether it is to be moved. */
   function take(event: PointerEvent, thing: Thing): boolean {
     event.stopPropagation()
-    chosen.choose(thing)
+    if (desk.room === 'rig') chosen.choose(thing)
     return desk.tool === 'move'
   }
 

@@ -4,7 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef, ref } from 'vue'
 import { pictureOfSome, stagePicture, type StageFixture } from '#core/cues/onStage'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
-import type { Vec3 } from '#core/geometry/vector'
+import { ORIGIN, type Vec3 } from '#core/geometry/vector'
 import type { SnappedPoint } from '#core/rig/snap'
 import { useProposal } from './proposal'
 import { useSelection } from './selection'
@@ -50,12 +50,19 @@ export const useDesk = defineStore('desk', () => {
     proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
   )
 
+  /** Several fixtures sent to a target with stations spread over them in the order of selection. */
+  function alongOf(target: TargetId | null): 'stations' | null {
+    const form = target && show.view?.all.target.get(target)?.form
+    const hasStations = form && form.kind !== 'point' && form.stations > 0
+    return hasStations && selection.fixtures.length > 1 ? 'stations' : null
+  }
+
   /** The selection while its light is dragged: only what moves is worked out anew. */
   const dragged = computed<ReadonlyMap<FixtureId, StageFixture>>(() => {
     const drag = aimDrag.value
     const fixtures = [...selection.fixtures]
     if (!drag || !show.person || fixtures.length === 0) return new Map()
-    const aimed = show.preview('aimAtTarget', { fixtures, ...drag, along: null })
+    const aimed = show.preview('aimAtTarget', { fixtures, ...drag, along: alongOf(drag.target) })
     return aimed ? pictureOfSome(aimed, show.person, fixtures) : new Map()
   })
 
@@ -68,10 +75,17 @@ export const useDesk = defineStore('desk', () => {
   async function dropAim() {
     const drag = aimDrag.value
     if (!drag || selection.fixtures.length === 0) return
-    const sent = show.send('aimAtTarget', { fixtures: [...selection.fixtures], ...drag, along: null })
+    const along = alongOf(drag.target)
+    const sent = show.send('aimAtTarget', { fixtures: [...selection.fixtures], ...drag, along })
     aimDrag.value = null
     await sent
   }
 
-  return { room, tool, view, section, guides, lensPlace, aimDrag, hoveredPalette, standing, seen, dropAim }
+  /** Aims the selection at a target. */
+  function aimAt(target: TargetId) {
+    const fixtures = [...selection.fixtures]
+    return show.send('aimAtTarget', { fixtures, target, offset: ORIGIN, along: alongOf(target) })
+  }
+
+  return { room, tool, view, section, guides, lensPlace, aimDrag, hoveredPalette, standing, seen, dropAim, aimAt }
 })

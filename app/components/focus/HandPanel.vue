@@ -5,10 +5,10 @@ import { metresInWords } from '#core/refocus/words'
 import { familyOf, FAMILIES, type Family } from '#core/show/families'
 import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
-import type { TargetId } from '#core/show/ids'
 import { useHand } from '../../composables/useHand'
 import { useSelectionSummary } from '../../composables/useSelectionSummary'
 import { useSelection } from '../../stores/selection'
+import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'
 import AimTable from './AimTable.vue'
 import FamilyRow from './FamilyRow.vue'
@@ -18,6 +18,7 @@ import TargetPicker from './TargetPicker.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
+const desk = useDesk()
 const selection = useSelection()
 const hand = useHand()
 const { chosen, none, shared, aim, positionSummary, zoom, intensity } = useSelectionSummary()
@@ -47,8 +48,6 @@ function sourcesOf(family: Family): string {
   return [...new Set(names)].join(', ')
 }
 
-const pickTarget = (target: TargetId) =>
-  store.send('aimAtTarget', { fixtures: fixtures(), target, offset: { x: 0, y: 0, z: 0 }, along: null })
 const turn = (axis: 'pan' | 'tilt', degrees: number) => {
   const to = { how: 'to', degrees } as const
   return store.send('turnHeads', {
@@ -87,7 +86,7 @@ const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures:
             :current-name="aim.name"
             :offset="aim.offset"
             :disabled="none"
-            @pick="pickTarget"
+            @pick="desk.aimAt"
           />
           <p v-if="none" class="text-sm text-haze">
             Select on the plan or type numbers; then drop the light on a target, or press A and click anywhere on the

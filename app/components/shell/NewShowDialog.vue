@@ -24,7 +24,7 @@ async function make() {
     return
   }
   emit('close')
-  await navigateTo(`/shows/${answered.body.id}/focus`)
+  await navigateTo(`/shows/${answered.body.id}/rig`)
 }
 </script>
 
@@ -36,7 +36,8 @@ async function make() {
         ><input v-model="name" class="field px-2.5 py-1.5 font-sans text-base" autocomplete="off"
       /></label>
       <p class="text-sm text-mist">
-        It starts with a plain stage, the usual fixture types and one cue list. Bring the rig in from a table next.
+        It starts with a plain stage, the usual fixture types and one cue list. Hang the rig next, or bring it in from a
+        table.
       </p>
       <p v-if="trouble" class="text-coral" role="alert">{{ trouble }}</p>
       <div class="flex justify-end gap-2">

@@ -24,6 +24,12 @@ const { toScreen } = usePlan()
 /** Corners a ring is drawn with. */
 const RING = 48
 
+/** What a name may not lie over, and how bad it is if it does: two names over each other are illegible. */
+interface Taken extends ScreenPoint {
+  readonly width: number
+  readonly cost: number
+}
+const OVER_NAME = 3
 const LABEL_HEIGHT = 13
 const LETTER = 6.1
 /** Base lines, from a fixture's middle, of its number above and of its sign. */
@@ -31,18 +37,18 @@ const NUMBER_BASE = -12
 const GLYPH_BASE = 6
 
 const drawn = computed(() => {
-  const taken = [...props.spots.values()].flatMap((spot) => {
+  const taken: Taken[] = [...props.spots.values()].flatMap((spot) => {
     const { x, y } = toScreen(spot)
-    return [NUMBER_BASE, GLYPH_BASE].map((base) => ({ x: x - 9, y: y + base, width: 18 }))
+    return [NUMBER_BASE, GLYPH_BASE].map((base) => ({ x: x - 9, y: y + base, width: 18, cost: 1 }))
   })
   const marks = [...props.targets.values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
-  for (const { at } of marks) taken.push({ x: at.x - 6, y: at.y + 4, width: 12 })
+  for (const { at } of marks) taken.push({ x: at.x - 6, y: at.y + 4, width: 12, cost: 1 })
   return marks
     .sort((a, b) => a.at.y - b.at.y)
     .map(({ placed, at }) => {
       const { form, name } = placed.target
       const label = freePlace(at, name.length * LETTER, taken)
-      taken.push(label)
+      taken.push({ ...label, cost: OVER_NAME })
       return {
         id: placed.id,
         name,
@@ -66,7 +72,7 @@ function shapeOf(placed: PlacedTarget): string | null {
 }
 
 /** Beside the mark, on the side and at the height where it runs into least. */
-function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; y: number; width: number }[]) {
+function freePlace(at: ScreenPoint, width: number, taken: readonly Taken[]) {
   const tries = [
     { x: at.x + 9, y: at.y + 4 },
     { x: at.x - 9 - width, y: at.y + 4 },
@@ -81,10 +87,12 @@ function freePlace(at: ScreenPoint, width: number, taken: readonly { x: number; 
     { x: at.x - width / 2, y: at.y - 11 },
   ]
   const collisions = (place: ScreenPoint) =>
-    taken.filter(
-      (other) =>
-        Math.abs(other.y - place.y) < LABEL_HEIGHT && place.x + width >= other.x && other.x + other.width >= place.x,
-    ).length
+    taken
+      .filter(
+        (other) =>
+          Math.abs(other.y - place.y) < LABEL_HEIGHT && place.x + width >= other.x && other.x + other.width >= place.x,
+      )
+      .reduce((sum, { cost }) => sum + cost, 0)
   const best = tries.reduce((a, b) => (collisions(b) < collisions(a) ? b : a))
   return { ...best, width }
 }

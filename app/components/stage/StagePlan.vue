@@ -8,6 +8,7 @@ import { useStageLayers } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
 import PlanGround from './PlanGround.vue'
 import PlanLight from './PlanLight.vue'
@@ -84,6 +85,7 @@ defineExpose({
         :spots="spots"
         @grab="pointer.onTarget"
       />
+      <LensMark v-if="desk.tool === 'lens'" :targets="targets" />
       <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="chosen" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>

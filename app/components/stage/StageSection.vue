@@ -8,6 +8,7 @@ import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import type { Show } from '#core/show/show'
+import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
 import PlanRig from './PlanRig.vue'
 import PlanTargets from './PlanTargets.vue'
@@ -95,6 +96,7 @@ defineExpose({
         :spots="spots"
         @grab="pointer.onTarget"
       />
+      <LensMark v-if="desk.tool === 'lens'" :targets="targets" />
       <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="chosen" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>

@@ -43,7 +43,7 @@ const table = computed(() => PARTS[rigDesk.table])
         <ViewSwitch />
       </div>
     </section>
-    <RigInspector class="row-span-2" :show="store.view" />
+    <RigInspector class="row-span-2" :show="proposal.drawn ?? store.view" />
     <!-- A proposal stands where the tables are, so that the plan keeps its size under the pointer. -->
     <section class="relative min-h-0 border-t border-rule bg-deck" aria-label="Tables">
       <component :is="table" class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view">
@@ -70,7 +70,7 @@ const table = computed(() => PARTS[rigDesk.table])
           </button>
         </div>
       </component>
-      <ProposalBar class="absolute inset-0" />
+      <ProposalBar class="absolute inset-0 justify-start! pt-5" />
     </section>
   </main>
 </template>
