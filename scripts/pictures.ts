@@ -9,7 +9,8 @@ import { startServer } from './serve'
 
 interface Picture {
   readonly name: string
-  readonly room: 'focus' | 'cues'
+  /** Its address within the show. */
+  readonly room: string
   /** What a person does before the picture is taken. */
   readonly prepare: (page: Page) => Promise<void>
 }
@@ -49,6 +50,65 @@ const PICTURES: readonly Picture[] = [
     },
   },
   { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },
+  {
+    name: 'rig',
+    room: 'rig',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'Hangs' }).click()
+      await page.getByRole('gridcell', { name: 'Bar 1' }).click()
+      await page.getByRole('heading', { name: 'Bar 1' }).waitFor()
+    },
+  },
+  {
+    name: 'rig-table',
+    room: 'rig',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'Section' }).click()
+      await page.getByLabel('Section looked at from').selectOption('From the house')
+      await page.getByLabel('Filter fixtures').fill('plover')
+      await page.getByRole('gridcell', { name: 'Plover 31' }).click()
+      await page.getByRole('gridcell', { name: 'Plover 34' }).click({ modifiers: ['Shift'] })
+      await page.getByRole('heading', { name: '4 fixtures' }).waitFor()
+    },
+  },
+  {
+    name: 'types',
+    room: 'rig/types',
+    prepare: async (page) => {
+      await page
+        .getByRole('navigation', { name: 'Types' })
+        .getByRole('button', { name: /Plover 250/ })
+        .click()
+      await page.getByRole('group', { name: 'Colour wheel' }).scrollIntoViewIfNeeded()
+    },
+  },
+  {
+    name: 'patch',
+    room: 'rig/patch',
+    prepare: async (page) => {
+      await page.getByRole('gridcell', { name: 'Dunlin 400' }).nth(2).click()
+      await page.getByRole('img', { name: /^Fixture 3,.*selected/ }).waitFor()
+    },
+  },
+  {
+    name: 'lens',
+    room: 'rig',
+    prepare: async (page) => {
+      await page.getByRole('gridcell', { name: 'Tern 15' }).click()
+      await page.getByRole('radio', { name: 'Lens' }).click()
+      await page.getByLabel('Place').selectOption('Lighthouse door')
+      await page.getByText(/^\d+ of 36 can/).waitFor()
+    },
+  },
+  {
+    name: 'space',
+    room: 'focus',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'Space' }).click()
+      await page.locator('canvas[data-frames]').waitFor()
+      await page.getByRole('button', { name: 'From the house' }).click()
+    },
+  },
 ]
 
 async function take(page: Page, url: string, { name, room, prepare }: Picture): Promise<void> {

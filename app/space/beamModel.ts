@@ -6,12 +6,13 @@ import type { BufferGeometry } from 'three'
 import {
   AdditiveBlending,
   ConeGeometry,
-  DoubleSide,
+  BackSide,
   InstancedBufferAttribute,
   InstancedMesh,
   ShaderMaterial,
 } from 'three'
 import { add, scale } from '#core/geometry/vector'
+import { LAYERS } from './exposure'
 import type { SpaceLight } from './lights'
 import { stretched } from './stageModel'
 
@@ -44,7 +45,7 @@ const FRAGMENT = /* glsl */ `
 `
 const ROUND = 40
 /** Haze of one beam at full, and the number of beams from which each is drawn fainter. */
-const HAZE = 0.11
+const HAZE = 0.2
 const MANY = 5
 /** Cones run a little into what they land on, which hides their ends. */
 const BEYOND = 1.06
@@ -59,7 +60,8 @@ export function beamModel(lights: readonly SpaceLight[], reach: (light: SpaceLig
       blending: AdditiveBlending,
       transparent: true,
       depthWrite: false,
-      side: DoubleSide,
+      // The far side of a cone is seen from outside and from within alike.
+      side: BackSide,
     }),
     lights.length,
   )
@@ -74,6 +76,7 @@ export function beamModel(lights: readonly SpaceLight[], reach: (light: SpaceLig
     values.set([...light.colour, share * Math.sqrt(light.strength)], i * 4)
   })
   mesh.geometry.setAttribute('light', new InstancedBufferAttribute(values, 4))
+  mesh.layers.set(LAYERS.light)
   mesh.frustumCulled = false
   return mesh
 }

@@ -1,10 +1,13 @@
 /**
- * Light adds up beyond what a screen can show. The scene is drawn into a wide range first and then
- * brought down so that every pixel keeps its colour: overlapping beams grow brighter, not white.
+ * How Space is drawn. Light adds up beyond what a screen can show, so it is drawn into a wide range
+ * and then brought down with every pixel keeping its colour: overlapping beams grow brighter, not
+ * white. Beams and pools are soft and cover much of the picture many times over, so they are drawn
+ * smaller, behind the same bodies, and laid over the rest.
  */
 import {
   HalfFloatType,
   Mesh,
+  MeshBasicMaterial,
   OrthographicCamera,
   PlaneGeometry,
   Scene,
@@ -13,6 +16,9 @@ import {
   type Camera,
   type WebGLRenderer,
 } from 'three'
+
+/** What a part of the scene is drawn with: bodies hide light, lines do not. */
+export const LAYERS = { bodies: 0, light: 1, lines: 2 } as const
 
 const VERTEX = /* glsl */ `
   varying vec2 vUv;
@@ -23,9 +29,10 @@ const VERTEX = /* glsl */ `
 `
 const FRAGMENT = /* glsl */ `
   uniform sampler2D drawn;
+  uniform sampler2D lit;
   varying vec2 vUv;
   void main() {
-    vec3 light = texture2D(drawn, vUv).rgb;
+    vec3 light = texture2D(drawn, vUv).rgb + texture2D(lit, vUv).rgb;
     float most = max(max(light.r, light.g), max(light.b, 1e-4));
     float shown = most < 0.4 ? most : 0.4 + 0.52 * (1.0 - exp(-(most - 0.4) / 0.9));
     gl_FragColor = vec4(light * shown / most, 1.0);
@@ -34,6 +41,8 @@ const FRAGMENT = /* glsl */ `
 `
 /** Samples a pixel: edges stay smooth in the wide range too. */
 const SAMPLES = 4
+/** Light is drawn at this part of the picture's size. */
+const LIGHT_SIZE = 0.7
 
 export interface Exposure {
   /** Draws a scene; tells how many draw calls it took. */
@@ -44,11 +53,13 @@ export interface Exposure {
 }
 
 export function openExposure(): Exposure {
-  const target = new WebGLRenderTarget(1, 1, { type: HalfFloatType, samples: SAMPLES })
+  const solid = new WebGLRenderTarget(1, 1, { type: HalfFloatType, samples: SAMPLES })
+  const lit = new WebGLRenderTarget(1, 1, { type: HalfFloatType })
+  const hiding = new MeshBasicMaterial({ colorWrite: false })
   const material = new ShaderMaterial({
     vertexShader: VERTEX,
     fragmentShader: FRAGMENT,
-    uniforms: { drawn: { value: target.texture } },
+    uniforms: { drawn: { value: solid.texture }, lit: { value: lit.texture } },
     depthTest: false,
     depthWrite: false,
   })
@@ -58,20 +69,46 @@ export function openExposure(): Exposure {
   screen.add(sheet)
   const eye = new OrthographicCamera()
 
+  function draw(renderer: WebGLRenderer, scene: Scene, camera: Camera, ...layers: number[]): number {
+    camera.layers.disableAll()
+    for (const layer of layers) camera.layers.enable(layer)
+    renderer.render(scene, camera)
+    return renderer.info.render.calls
+  }
+
+  /** Bodies first, as what hides; then the light that is not behind them. */
+  function drawLight(renderer: WebGLRenderer, scene: Scene, camera: Camera): number {
+    const { background } = scene
+    renderer.setRenderTarget(lit)
+    renderer.setClearColor(0, 0)
+    scene.background = null
+    scene.overrideMaterial = hiding
+    const hidden = draw(renderer, scene, camera, LAYERS.bodies)
+    scene.overrideMaterial = null
+    renderer.autoClear = false
+    const drawn = draw(renderer, scene, camera, LAYERS.light)
+    renderer.autoClear = true
+    scene.background = background
+    return hidden + drawn
+  }
+
   return {
     render(renderer, scene, camera) {
-      renderer.setRenderTarget(target)
-      renderer.render(scene, camera)
-      const { calls } = renderer.info.render
+      renderer.setRenderTarget(solid)
+      const calls = draw(renderer, scene, camera, LAYERS.bodies, LAYERS.lines)
+      const lightCalls = drawLight(renderer, scene, camera)
       renderer.setRenderTarget(null)
-      renderer.render(screen, eye)
-      return calls + renderer.info.render.calls
+      return calls + lightCalls + draw(renderer, screen, eye, 0)
     },
     resize(width, height) {
-      target.setSize(Math.max(1, Math.floor(width)), Math.max(1, Math.floor(height)))
+      const pixels = (length: number) => Math.max(1, Math.floor(length))
+      solid.setSize(pixels(width), pixels(height))
+      lit.setSize(pixels(width * LIGHT_SIZE), pixels(height * LIGHT_SIZE))
     },
     dispose() {
-      target.dispose()
+      solid.dispose()
+      lit.dispose()
+      hiding.dispose()
       material.dispose()
       sheet.geometry.dispose()
     },

@@ -5,6 +5,7 @@
  */
 import { AdditiveBlending, BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, ShaderMaterial } from 'three'
 import type { LitFace } from '#core/venue/litFaces'
+import { LAYERS } from './exposure'
 import type { SpaceLight } from './lights'
 import { triangles } from './stageModel'
 
@@ -79,7 +80,7 @@ export function poolModel(lit: readonly Lit[]): Mesh {
   }
   const geometry = new BufferGeometry()
   for (const name of NAMES) geometry.setAttribute(name, new Float32BufferAttribute(values[name], 3))
-  return new Mesh(
+  const pools = new Mesh(
     geometry,
     new ShaderMaterial({
       vertexShader: VERTEX,
@@ -90,4 +91,6 @@ export function poolModel(lit: readonly Lit[]): Mesh {
       side: DoubleSide,
     }),
   )
+  pools.layers.set(LAYERS.light)
+  return pools
 }

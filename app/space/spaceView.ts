@@ -35,7 +35,7 @@ export function openSpace(canvas: HTMLCanvasElement): SpaceView {
   renderer.setPixelRatio(Math.min(MOST_PIXELS, window.devicePixelRatio))
   const scene = new Scene()
   scene.background = new Color(DARK)
-  const camera = new PerspectiveCamera(45, 1, 0.1, 200)
+  const camera = new PerspectiveCamera(45, 1, 0.2, 200)
   camera.up.set(0, 0, 1)
   const exposure = openExposure()
   const controls = new OrbitControls(camera, canvas)

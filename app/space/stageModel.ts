@@ -29,6 +29,7 @@ import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { heightOf } from '#core/venue/levels'
+import { LAYERS } from './exposure'
 import { facesOf, prismsAt, type Face, type PlacedPrism } from '#core/venue/solids'
 
 const FLOOR = '#1a2425'
@@ -150,7 +151,9 @@ function lines(points: readonly Vec3[], colour: string): LineSegments {
       3,
     ),
   )
-  return new LineSegments(geometry, new LineBasicMaterial({ color: colour, transparent: true, opacity: 0.55 }))
+  const drawn = new LineSegments(geometry, new LineBasicMaterial({ color: colour, transparent: true, opacity: 0.55 }))
+  drawn.layers.set(LAYERS.lines)
+  return drawn
 }
 
 function ringLines(corners: readonly Vec3[]): Vec3[] {

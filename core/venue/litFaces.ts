@@ -176,7 +176,14 @@ function hull(points: readonly Pair[]): Ring {
 
 /** A polygon without some others. */
 function without(polygon: Polygon, others: readonly Polygon[]): Polygon[] {
-  return others.length === 0 ? [polygon] : polygonClipping.difference(polygon, ...others)
+  if (others.length === 0) return [polygon]
+  try {
+    return polygonClipping.difference(polygon, ...others)
+  } catch {
+    // The clipping gives up on some edges that all but touch. A pool without its shadows is then
+    // nearer the truth than no pool.
+    return [polygon]
+  }
 }
 
 /** A closed ring's corners, the repeated last one left out. */

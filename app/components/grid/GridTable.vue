@@ -186,7 +186,7 @@ function paste(event: ClipboardEvent) {
           v-for="{ row, index, start } in drawn"
           :key="row.id"
           role="row"
-          class="absolute inset-x-0 top-0 grid items-stretch border-b border-rule/50"
+          class="absolute inset-x-0 top-0 grid cursor-default items-stretch select-none border-b border-rule/50"
           :class="
             selected.has(row.id) ? 'bg-coral-deep/40 shadow-[inset_2px_0_0_var(--color-coral)]' : 'hover:bg-plank'
           "

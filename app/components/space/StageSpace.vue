@@ -1,185 +1,34 @@
 <script setup lang="ts">
 /** The whole in space: beams in haze, pools on floor and set, to be walked round. */
-import { useElementSize, useEventListener, useLocalStorage } from '@vueuse/core'
+import { useElementSize, useLocalStorage } from '@vueuse/core'
 import { CloudFog, Minus, Plus } from '@lucide/vue'
-import { Raycaster, Vector2, type Object3D } from 'three'
-import { computed, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
-import { entity, showRecordOf, type Show } from '#core/show/show'
-import { landingOf } from '#core/venue/landing'
-import { groundOf, litFaces, type LitFace } from '#core/venue/litFaces'
-import { beamModel } from '../../space/beamModel'
-import { headModel, type HeadModel } from '../../space/headModel'
-import { spaceLights, type SpaceLight } from '../../space/lights'
-import { poolModel } from '../../space/poolModel'
-import { openSpace, type SpaceView } from '../../space/spaceView'
-import { disposeModel, shownPrisms, stageModel } from '../../space/stageModel'
-import { viewFromFixture, viewOf, type SetView } from '../../space/viewPoints'
-import { useDesk } from '../../stores/desk'
-import { useSelection } from '../../stores/selection'
+import { useTemplateRef, watch } from 'vue'
+import type { Show } from '#core/show/show'
+import { useSpacePointer } from '../../composables/useSpacePointer'
+import { useSpaceScene } from '../../composables/useSpaceScene'
+import type { SetView } from '../../space/viewPoints'
 
 const props = defineProps<{ show: Show }>()
-const desk = useDesk()
-const selection = useSelection()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const isHazy = useLocalStorage('rhopander-haze', true)
-const trouble = ref('')
-const space = shallowRef<SpaceView | null>(null)
-const pointed = ref<{ readonly number: number; readonly x: number; readonly y: number } | null>(null)
+const { space, lights, looking, trouble, fixtureAt, look, lookFromFixture } = useSpaceScene(
+  canvas,
+  () => props.show,
+  isHazy,
+)
+const { pointed, onDown, onUp, onMove, onLeave } = useSpacePointer(canvas, () => props.show, fixtureAt)
 
 const VIEWS: readonly { readonly view: SetView; readonly label: string }[] = [
   { view: 'house', label: 'From the house' },
   { view: 'above', label: 'From above' },
   { view: 'stage left', label: 'From stage left' },
 ]
-/** How far light without anything to land on is drawn, metres. */
-const FURTHEST = 30
 
-const venue = computed(() => entity(props.show, 'venue', showRecordOf(props.show).venue))
-const fixtures = computed(() => [...desk.standing.keys()].flatMap((id) => desk.seen(id) ?? []))
-const chosen = computed(() => new Set(selection.fixtures))
-const lights = computed(() => spaceLights(fixtures.value, chosen.value))
-const looking = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? [])[0])
-
-/** Parts of the scene that are made anew when what they show changes. */
-const parts = new Map<string, Object3D>()
-let heads: HeadModel | null = null
-
-function put(name: string, part: Object3D | null) {
-  const view = space.value
-  if (!view) return
-  const old = parts.get(name)
-  if (old) {
-    view.scene.remove(old)
-    disposeModel(old)
-  }
-  if (part) {
-    parts.set(name, part)
-    view.scene.add(part)
-  } else parts.delete(name)
-  view.draw()
-}
-
-/** Lit faces of each light, kept as long as neither it nor what stands there changes. */
-let known = new Map<string, { readonly key: string; readonly faces: readonly LitFace[] }>()
-let knownStage: readonly unknown[] = []
-
-function facesOf(light: SpaceLight): readonly LitFace[] {
-  const key = JSON.stringify([light.beam, light.field])
-  const before = known.get(light.id)
-  if (before?.key === key) return before.faces
-  const faces = litFaces(light.beam, light.field, groundOf(venue.value), shownPrisms(props.show))
-  known.set(light.id, { key, faces })
-  return faces
-}
-
-function drawLights() {
-  const stage = [props.show.all.setPiecePlace, props.show.all.setPiece, props.show.all.layer, venue.value]
-  if (stage.some((part, i) => part !== knownStage[i])) known = new Map()
-  knownStage = stage
-  const reach = (light: SpaceLight) => landingOf(props.show, light.beam)?.distance ?? FURTHEST
-  put('pools', poolModel(lights.value.map((light) => ({ light, faces: facesOf(light) }))))
-  put('beams', isHazy.value ? beamModel(lights.value, reach) : null)
-}
-function drawHeads() {
-  heads = headModel(fixtures.value, chosen.value)
-  put('heads', heads.heads)
-  put('bases', heads.bases)
-}
-function drawStage() {
-  put('stage', stageModel(props.show))
-}
-
-function look(view: SetView) {
-  space.value?.look(viewOf(view, venue.value))
-}
-function lookFromFixture() {
-  if (looking.value) space.value?.look(viewFromFixture(looking.value))
-}
-
-const raycaster = new Raycaster()
-function fixtureAt(event: PointerEvent) {
-  const bounds = canvas.value?.getBoundingClientRect()
-  if (!space.value || !heads || !bounds) return null
-  const at = new Vector2(
-    ((event.clientX - bounds.left) / bounds.width) * 2 - 1,
-    1 - ((event.clientY - bounds.top) / bounds.height) * 2,
-  )
-  raycaster.setFromCamera(at, space.value.camera)
-  const [hit] = raycaster.intersectObjects([heads.heads, heads.bases])
-  return hit?.instanceId === undefined ? null : (heads.ids[hit.instanceId] ?? null)
-}
-let pressed = { x: 0, y: 0 }
-function onDown(event: PointerEvent) {
-  pressed = { x: event.clientX, y: event.clientY }
-}
-function onUp(event: PointerEvent) {
-  if (event.button !== 0 || Math.hypot(event.clientX - pressed.x, event.clientY - pressed.y) > 4) return
-  const id = fixtureAt(event)
-  if (!id) return event.shiftKey ? undefined : selection.clear()
-  if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle([id])
-  else selection.set([id])
-}
-function onMove(event: PointerEvent) {
-  const id = event.buttons === 0 ? fixtureAt(event) : null
-  const number = id && props.show.all.fixture.get(id)?.number
-  const bounds = canvas.value?.getBoundingClientRect()
-  pointed.value = number && bounds ? { number, x: event.clientX - bounds.left, y: event.clientY - bounds.top } : null
-}
-
-onMounted(() => {
-  if (!canvas.value) return
-  try {
-    space.value = openSpace(canvas.value)
-  } catch (error) {
-    trouble.value = `Space needs WebGL, which this browser does not give: ${String(error)}. Plan and Section show the same stage.`
-    return
-  }
-  look('house')
-  drawStage()
-  drawHeads()
-  drawLights()
-})
-useEventListener(canvas, 'webglcontextlost', () => {
-  trouble.value = 'The graphics card let go of the picture. Leave Space and come back to draw it anew.'
-})
-onUnmounted(() => {
-  for (const part of parts.values()) disposeModel(part)
-  space.value?.dispose()
-})
 watch([width, height, space], ([w, h, view]) => {
   if (view && w > 0 && h > 0) view.resize(w, h)
 })
-const RIG = [
-  'hang',
-  'hangPlace',
-  'setPiece',
-  'setPiecePlace',
-  'layer',
-  'target',
-  'targetPlace',
-  'venue',
-  'show',
-] as const
-watch(
-  () => RIG.map((kind) => props.show.all[kind]),
-  (now, before) => {
-    if (now.some((part, i) => part !== before[i])) drawStage()
-  },
-)
-watch([fixtures, chosen], drawHeads)
-watch(
-  [
-    lights,
-    isHazy,
-    () => props.show.all.setPiecePlace,
-    () => props.show.all.setPiece,
-    () => props.show.all.layer,
-    venue,
-  ],
-  drawLights,
-)
 
 defineExpose({
   cancel: () => false,
@@ -200,7 +49,7 @@ defineExpose({
       @pointerdown="onDown"
       @pointerup="onUp"
       @pointermove="onMove"
-      @pointerleave="pointed = null"
+      @pointerleave="onLeave"
     />
     <p
       v-if="pointed"

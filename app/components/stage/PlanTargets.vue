@@ -20,7 +20,9 @@ const props = defineProps<{
   spots: ReadonlyMap<string, Vec3>
 }>()
 const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
-const { toScreen } = usePlan()
+const { toScreen, scale } = usePlan()
+/** Drawn smaller than this, pixels a metre, only the names that matter are written. */
+const TOO_SMALL = 19
 /** Corners a ring is drawn with. */
 const RING = 48
 
@@ -47,8 +49,9 @@ const drawn = computed(() => {
     .sort((a, b) => a.at.y - b.at.y)
     .map(({ placed, at }) => {
       const { form, name } = placed.target
-      const label = freePlace(at, name.length * LETTER, taken)
-      taken.push({ ...label, cost: OVER_NAME })
+      const isNamed = scale.value >= TOO_SMALL || props.lit.has(placed.id) || props.chosen === placed.id
+      const label = isNamed ? freePlace(at, name.length * LETTER, taken) : null
+      if (label) taken.push({ ...label, cost: OVER_NAME })
       return {
         id: placed.id,
         name,
@@ -155,7 +158,7 @@ const moved = computed(() => {
           >{{ station.number }}</text
         >
       </g>
-      <circle :cx="target.at.x" :cy="target.at.y" r="12" fill="transparent" />
+      <circle :cx="target.at.x" :cy="target.at.y" r="9" fill="transparent" />
       <path
         :d="`M${target.at.x} ${target.at.y - 6}l6 6l-6 6l-6 -6Z`"
         :class="[
@@ -164,7 +167,9 @@ const moved = computed(() => {
         ]"
         stroke-width="1.4"
       />
+      <title>{{ target.name }}</title>
       <text
+        v-if="target.label"
         :x="target.label.x"
         :y="target.label.y"
         class="halo pointer-events-none text-[11px] font-semibold"
