@@ -68,8 +68,8 @@ export function poolModel(lit: readonly Lit[]): Mesh {
   for (const { light, faces } of lit) {
     const { lens, direction } = light.beam
     const half = (light.beamAngle * Math.PI) / 360
-    for (const { rim, holes, normal } of faces)
-      for (const { x, y, z } of triangles(rim, holes, normal)) {
+    for (const { rim, normal } of faces)
+      for (const { x, y, z } of triangles(rim, normal)) {
         values.position.push(x, y, z)
         values.normal.push(normal.x, normal.y, normal.z)
         values.lens.push(lens.x, lens.y, lens.z)

@@ -102,14 +102,10 @@ function levelFaces(level: Venue['levels'][number]): Face[] {
 }
 
 /** Corners of triangles that fill a flat face; its outline may be bent inwards. */
-export function triangles(corners: readonly Vec3[], holes: readonly (readonly Vec3[])[], normal: Vec3): Vec3[] {
+export function triangles(corners: readonly Vec3[], normal: Vec3): Vec3[] {
   const flatten = flattening(normal)
-  const all = [...corners, ...holes.flat()]
-  const found = ShapeUtils.triangulateShape(
-    corners.map(flatten),
-    holes.map((hole) => hole.map(flatten)),
-  )
-  return found.flatMap((triple) => triple.flatMap((index) => all[index] ?? []))
+  const found = ShapeUtils.triangulateShape(corners.map(flatten), [])
+  return found.flatMap((triple) => triple.flatMap((index) => corners[index] ?? []))
 }
 
 /** Drops the coordinate a face is most square to, so that no two corners fall together. */
@@ -123,7 +119,7 @@ function flat(faces: readonly Face[], colour: string): Mesh {
   const corners: number[] = []
   const normals: number[] = []
   for (const face of faces)
-    for (const p of triangles(face.corners, [], face.normal)) {
+    for (const p of triangles(face.corners, face.normal)) {
       corners.push(p.x, p.y, p.z)
       normals.push(face.normal.x, face.normal.y, face.normal.z)
     }

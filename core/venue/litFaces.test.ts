@@ -5,6 +5,7 @@ import { asSetPieceId } from '../show/ids'
 import { harbourHall } from '#demo/stage'
 import { groundOf, litFaces, type LitFace } from './litFaces'
 import { firstHit } from './obstruct'
+import { isInside } from './outline'
 import type { PlacedPrism } from './solids'
 
 const piece = asSetPieceId('box')
@@ -31,23 +32,12 @@ function area(corners: readonly Vec3[]): number {
   )
 }
 const floorArea = (faces: readonly LitFace[]) =>
-  faces
-    .filter(({ normal }) => normal.z === 1)
-    .reduce(
-      (sum, { rim, holes }) => sum + Math.abs(area(rim)) - holes.reduce((s, hole) => s + Math.abs(area(hole)), 0),
-      0,
-    )
+  faces.filter(({ normal }) => normal.z === 1).reduce((sum, { rim }) => sum + Math.abs(area(rim)), 0)
 
-/** Crossings of a ray to the right, over the rim and the holes alike. */
-function isLit(faces: readonly LitFace[], p: { x: number; y: number }): boolean {
-  const rings = faces.filter(({ normal }) => normal.z === 1).flatMap(({ rim, holes }) => [rim, ...holes])
-  const crossings = rings.flatMap((ring) =>
-    ring.filter((a, i) => {
-      const b = ring[(i + 1) % ring.length] ?? a
-      return a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)
-    }),
-  )
-  return crossings.length % 2 === 1
+/** Whether a piece of the floor holds a place, or one a hair beside it: a place may lie on a seam. */
+function isLit(faces: readonly LitFace[], { x, y }: { x: number; y: number }): boolean {
+  const rims = faces.filter(({ normal }) => normal.z === 1).map(({ rim }) => rim)
+  return rims.some((rim) => isInside(rim, { x, y }) || isInside(rim, { x: x + 1e-5, y: y + 1e-5 }))
 }
 
 describe('where light falls', () => {

@@ -4,9 +4,9 @@
  *
  * A face that looks towards the lens is cut by the cone (a pyramid of many sides round it); from
  * what is left the shadow of every prism in the cone is taken away. The shadow of a convex solid
- * from a point on a plane is the hull of its corners' projections from that point.
+ * from a point on a plane is the hull of its corners' projections from that point; taking a convex
+ * shadow away leaves one piece outside each of its edges.
  */
-import polygonClipping, { type Pair, type Polygon, type Ring } from 'polygon-clipping'
 import { add, cross, dot, length, normalise, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
 import { DEGREE } from '../geometry/rotation'
 import type { Beam } from '../kinematics/forward'
@@ -14,12 +14,15 @@ import type { Venue } from '../show/entities'
 import { heightOf, normalOf } from './levels'
 import { facesOf, type Face, type PlacedPrism } from './solids'
 
-/** A lit piece of a face: an outer rim and the shadows in it. Corners in the stage frame. */
+/** A lit piece of a face; a face may be lit in several. Corners in the stage frame. */
 export interface LitFace {
   readonly normal: Vec3
   readonly rim: readonly Vec3[]
-  readonly holes: readonly (readonly Vec3[])[]
 }
+
+/** A point in the plane of a face. */
+type Pair = readonly [number, number]
+type Ring = readonly Pair[]
 
 /** What light can fall on besides the set. */
 export interface Ground {
@@ -96,33 +99,62 @@ function litPart(beam: Beam, cone: readonly Vec3[], face: Face, blockers: readon
   if (!anchor) return []
   const above = dot(subtract(beam.lens, anchor), face.normal)
   if (above <= ON_PLANE) return []
-  const cut = cone.reduce<readonly Vec3[]>((corners, side) => clip(corners, beam.lens, side), face.corners)
+  const cut = within(face.corners, beam.lens, cone)
   if (cut.length < 3) return []
   const [u, v] = basis(face.normal)
   const flat = (p: Vec3): Pair => [dot(subtract(p, anchor), u), dot(subtract(p, anchor), v)]
   const lift = ([a, b]: Pair): Vec3 => add(anchor, add(scale(u, a), scale(v, b)))
-  const shadows = blockers.flatMap((prism) => shadowOf(prism, beam.lens, anchor, face.normal, flat))
-  return without([cut.map(flat)], shadows).map(([rim = [], ...holes]) => ({
-    normal: face.normal,
-    rim: open(rim).map(lift),
-    holes: holes.map((hole) => open(hole).map(lift)),
-  }))
+  const pool = cut.map(flat)
+  const reach = boxOf(pool)
+  const shadows = blockers
+    .map((prism) => shadowOf(prism, beam.lens, anchor, face.normal, flat))
+    .filter((shadow) => shadow.length >= 3 && overlaps(boxOf(shadow), reach))
+  return shadows
+    .reduce<Ring[]>((pieces, shadow) => pieces.flatMap((piece) => without(piece, shadow)), [pool])
+    .map((piece) => ({ normal: face.normal, rim: piece.map(lift) }))
 }
 
-/** The part of a polygon on the inner side of a plane through `origin` (Sutherland and Hodgman). */
-function clip(corners: readonly Vec3[], origin: Vec3, inward: Vec3): Vec3[] {
-  return corners.flatMap((corner, i) => {
-    const next = corners[(i + 1) % corners.length] ?? corner
-    const a = dot(subtract(corner, origin), inward)
-    const b = dot(subtract(next, origin), inward)
-    const kept = a >= 0 ? [corner] : []
-    if (a >= 0 === b >= 0) return kept
-    return [...kept, add(corner, scale(subtract(next, corner), a / (a - b)))]
+/** The part of a polygon inside a pyramid; empty as soon as nothing is left. */
+function within(corners: readonly Vec3[], lens: Vec3, cone: readonly Vec3[]): readonly Vec3[] {
+  let rest = corners
+  for (const side of cone) {
+    rest = clip(rest, lens, side)
+    if (rest.length < 3) return []
+  }
+  return rest
+}
+
+/** The part of a polygon on the inner side of a plane through `origin`. */
+function clip(corners: readonly Vec3[], origin: Vec3, inward: Vec3): readonly Vec3[] {
+  const heights = corners.map((corner) => dot(subtract(corner, origin), inward))
+  return cutOff(corners, heights, (from, to, part) => add(from, scale(subtract(to, from), part)))
+}
+
+/**
+ * The part of a polygon where the heights of its corners are not negative (Sutherland and
+ * Hodgman); `at` gives the place at a part of the way between two corners.
+ */
+function cutOff<P>(
+  corners: readonly P[],
+  heights: readonly number[],
+  at: (from: P, to: P, part: number) => P,
+): readonly P[] {
+  if (heights.every((height) => height >= 0)) return corners
+  if (heights.every((height) => height < 0)) return []
+  const kept: P[] = []
+  corners.forEach((corner, i) => {
+    const next = (i + 1) % corners.length
+    const to = corners[next] ?? corner
+    const a = heights[i] ?? 0
+    const b = heights[next] ?? 0
+    if (a >= 0) kept.push(corner)
+    if (a >= 0 !== b >= 0) kept.push(at(corner, to, a / (a - b)))
   })
+  return kept
 }
 
-/** The shadow of a prism from a point on a plane, as a ring in the plane; nothing when it casts none. */
-function shadowOf(prism: PlacedPrism, lens: Vec3, anchor: Vec3, normal: Vec3, flat: (p: Vec3) => Pair): Polygon[] {
+/** The shadow of a prism from a point on a plane, as a convex ring in the plane; empty when it casts none. */
+function shadowOf(prism: PlacedPrism, lens: Vec3, anchor: Vec3, normal: Vec3, flat: (p: Vec3) => Pair): Ring {
   const above = dot(subtract(lens, anchor), normal)
   const between = cornersBetween(prism, anchor, normal)
   const thrown = between.flatMap((corner) => {
@@ -130,8 +162,7 @@ function shadowOf(prism: PlacedPrism, lens: Vec3, anchor: Vec3, normal: Vec3, fl
     // What hangs as high as the lens or higher throws its shadow away from the plane.
     return fall > ON_PLANE ? [flat(add(lens, scale(subtract(corner, lens), above / fall)))] : []
   })
-  const rim = thrown.length === between.length ? hull(thrown) : []
-  return rim.length >= 3 ? [[rim]] : []
+  return thrown.length === between.length ? hull(thrown) : []
 }
 
 /** The corners of the part of a prism that lies on the lit side of a plane. */
@@ -174,22 +205,43 @@ function hull(points: readonly Pair[]): Ring {
   return [...chain(sorted), ...chain([...sorted].reverse())]
 }
 
-/** A polygon without some others. */
-function without(polygon: Polygon, others: readonly Polygon[]): Polygon[] {
-  if (others.length === 0) return [polygon]
-  try {
-    return polygonClipping.difference(polygon, ...others)
-  } catch {
-    // The clipping gives up on some edges that all but touch. A pool without its shadows is then
-    // nearer the truth than no pool.
-    return [polygon]
-  }
+interface Box {
+  readonly low: Pair
+  readonly high: Pair
 }
 
-/** A closed ring's corners, the repeated last one left out. */
-function open(ring: Ring): Ring {
-  const first = ring[0]
-  const last = ring.at(-1)
-  const isClosed = first && last && ring.length > 1 && first[0] === last[0] && first[1] === last[1]
-  return isClosed ? ring.slice(0, -1) : ring
+function boxOf(ring: Ring): Box {
+  const low: [number, number] = [Infinity, Infinity]
+  const high: [number, number] = [-Infinity, -Infinity]
+  for (const [x, y] of ring) {
+    low[0] = Math.min(low[0], x)
+    low[1] = Math.min(low[1], y)
+    high[0] = Math.max(high[0], x)
+    high[1] = Math.max(high[1], y)
+  }
+  return { low, high }
+}
+
+function overlaps(a: Box, b: Box): boolean {
+  return a.low[0] < b.high[0] && b.low[0] < a.high[0] && a.low[1] < b.high[1] && b.low[1] < a.high[1]
+}
+
+/** The pieces of a polygon outside a convex ring that runs against the clock, one for each of its edges. */
+function without(polygon: Ring, convex: Ring): Ring[] {
+  const pieces: Ring[] = []
+  let rest = polygon
+  for (const [i, from] of convex.entries()) {
+    const to = convex[(i + 1) % convex.length] ?? from
+    if (Math.hypot(to[0] - from[0], to[1] - from[1]) < ON_PLANE) continue
+    pieces.push(halved(rest, to, from))
+    rest = halved(rest, from, to)
+    if (rest.length < 3) return [polygon]
+  }
+  return pieces.filter((piece) => piece.length >= 3)
+}
+
+/** The part of a polygon to the left of a line. */
+function halved(polygon: Ring, [ax, ay]: Pair, [bx, by]: Pair): Ring {
+  const sides = polygon.map(([x, y]) => (bx - ax) * (y - ay) - (by - ay) * (x - ax))
+  return cutOff<Pair>(polygon, sides, ([fx, fy], [tx, ty], part) => [fx + part * (tx - fx), fy + part * (ty - fy)])
 }

@@ -33,7 +33,7 @@ describe('the layers', () => {
       expect([file, rankOf(folder)]).not.toEqual([file, -1])
       for (const name of importsOf(file)) {
         if (!name.startsWith('.')) {
-          if (!['zod', 'fast-deep-equal', 'polygon-clipping'].includes(name)) upward.push(`${file} takes ${name}`)
+          if (!['zod', 'fast-deep-equal'].includes(name)) upward.push(`${file} takes ${name}`)
           continue
         }
         const imported = normalize(join(dirname(file), name)).split('/')[1] ?? ''
