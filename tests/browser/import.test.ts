@@ -8,6 +8,8 @@ test('builds a show from tables made elsewhere, and one trim carries through its
   await desk.getByRole('menuitem', { name: 'New show' }).click()
   await desk.getByRole('textbox', { name: 'Name of the show' }).fill('Quay Studio')
   await desk.getByRole('button', { name: 'Make show' }).click()
+  await expect(desk.getByText('No fixtures yet.')).toBeVisible()
+  await desk.getByRole('link', { name: 'Focus' }).click()
   await expect(desk.getByText('Hangs and their fixtures belong here.')).toBeVisible()
   await expectAccessible(desk)
 

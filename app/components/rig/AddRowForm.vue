@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Places one fixture or a row: "8 along Bar 1, 1.2 m apart, centred, numbered from 11". */
-import { computed, reactive, ref } from 'vue'
+import { computed, reactive, ref, watch } from 'vue'
 import { asFixtureTypeId, type HangId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { hangsOf } from '#core/show/rig'
@@ -42,6 +42,16 @@ const draft = reactive({
   yaw: '0',
   pitch: '0',
 })
+/** What stands on the floor stands; what is on an upright hang has no drop. */
+watch(
+  onHang,
+  (id) => {
+    const form = id && props.show.all.hang.get(id)?.form
+    mounting.value = form === 'floor' ? 'standing' : 'hung'
+    draft.drop = form === 'floor' || form === 'boom' ? '0' : '0.12'
+  },
+  { immediate: true },
+)
 const number = (text: string) => numberTyped(text) ?? NaN
 const row = computed(() => ({
   mode: mode.value,

@@ -30,11 +30,14 @@ const items = computed(() => props.tools.map((tool) => ({ tool, ...ALL[tool] }))
       role="radio"
       :aria-checked="desk.tool === item.tool"
       :title="`${item.hint} (${item.key})`"
+      :aria-label="item.label"
       class="flex items-center gap-1.5 rounded-md px-2.5 py-1 text-sm"
       :class="desk.tool === item.tool ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
       @click="desk.tool = item.tool"
     >
-      <component :is="item.icon" :size="14" aria-hidden="true" />{{ item.label }}
+      <component :is="item.icon" :size="14" aria-hidden="true" /><span class="max-[1180px]:hidden">{{
+        item.label
+      }}</span>
     </button>
   </div>
 </template>
