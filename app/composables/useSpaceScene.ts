@@ -10,7 +10,7 @@ import { beamModel } from '../space/beamModel'
 import { headModel, type HeadModel } from '../space/headModel'
 import { spaceLights, type SpaceLight } from '../space/lights'
 import { poolModel } from '../space/poolModel'
-import { openSpace, type SpaceView } from '../space/spaceView'
+import { SpaceView } from '../space/spaceView'
 import { disposeModel, shownPrisms, stageModel } from '../space/stageModel'
 import { viewFromFixture, viewOf, type SetView } from '../space/viewPoints'
 import { useDesk } from '../stores/desk'
@@ -106,7 +106,7 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   onMounted(() => {
     if (!canvas.value) return
     try {
-      space.value = openSpace(canvas.value)
+      space.value = new SpaceView(canvas.value)
     } catch (error) {
       trouble.value = `Space needs WebGL, which this browser does not give: ${String(error)}. Plan and Section show the same stage.`
       return

@@ -41,48 +41,52 @@ const FRAGMENT = /* glsl */ `
 `
 /** Samples a pixel: edges stay smooth in the wide range too. */
 const SAMPLES = 4
-/** Light is drawn at this part of the picture's size. */
-const LIGHT_SIZE = 0.7
+/** The parts of the picture's size that light is drawn at, from sharp to coarse. */
+const LIGHT_SIZES = [0.7, 0.5, 0.35, 0.25] as const
 
-export interface Exposure {
-  /** Draws a scene; tells how many draw calls it took. */
-  render(renderer: WebGLRenderer, scene: Scene, camera: Camera): number
-  /** Pixels of the screen. */
-  resize(width: number, height: number): void
-  dispose(): void
+function pixels(length: number): number {
+  return Math.max(1, Math.floor(length))
 }
 
-export function openExposure(): Exposure {
-  const solid = new WebGLRenderTarget(1, 1, { type: HalfFloatType, samples: SAMPLES })
-  const lit = new WebGLRenderTarget(1, 1, { type: HalfFloatType })
-  const hiding = new MeshBasicMaterial({ colorWrite: false })
-  const material = new ShaderMaterial({
-    vertexShader: VERTEX,
-    fragmentShader: FRAGMENT,
-    uniforms: { drawn: { value: solid.texture }, lit: { value: lit.texture } },
-    depthTest: false,
-    depthWrite: false,
-  })
-  const sheet = new Mesh(new PlaneGeometry(2, 2), material)
-  sheet.frustumCulled = false
-  const screen = new Scene()
-  screen.add(sheet)
-  const eye = new OrthographicCamera()
+export class Exposure {
+  readonly #solid = new WebGLRenderTarget(1, 1, { type: HalfFloatType, samples: SAMPLES })
+  readonly #lit = new WebGLRenderTarget(1, 1, { type: HalfFloatType })
+  readonly #hiding = new MeshBasicMaterial({ colorWrite: false })
+  readonly #sheet = new Mesh(
+    new PlaneGeometry(2, 2),
+    new ShaderMaterial({
+      vertexShader: VERTEX,
+      fragmentShader: FRAGMENT,
+      uniforms: { drawn: { value: this.#solid.texture }, lit: { value: this.#lit.texture } },
+      depthTest: false,
+      depthWrite: false,
+    }),
+  )
+  readonly #screen = new Scene()
+  readonly #eye = new OrthographicCamera()
+  #level = 0
 
-  function draw(renderer: WebGLRenderer, scene: Scene, camera: Camera, ...layers: number[]): number {
-    camera.layers.disableAll()
-    for (const layer of layers) camera.layers.enable(layer)
-    renderer.render(scene, camera)
-    return renderer.info.render.calls
+  constructor() {
+    this.#sheet.frustumCulled = false
+    this.#screen.add(this.#sheet)
+  }
+
+  /** Draws a scene; tells how many draw calls it took. */
+  render(renderer: WebGLRenderer, scene: Scene, camera: Camera): number {
+    renderer.setRenderTarget(this.#solid)
+    const bodies = draw(renderer, scene, camera, LAYERS.bodies, LAYERS.lines)
+    const light = this.#drawLight(renderer, scene, camera)
+    renderer.setRenderTarget(null)
+    return bodies + light + draw(renderer, this.#screen, this.#eye, 0)
   }
 
   /** Bodies first, as what hides; then the light that is not behind them. */
-  function drawLight(renderer: WebGLRenderer, scene: Scene, camera: Camera): number {
+  #drawLight(renderer: WebGLRenderer, scene: Scene, camera: Camera): number {
     const { background } = scene
-    renderer.setRenderTarget(lit)
+    renderer.setRenderTarget(this.#lit)
     renderer.setClearColor(0, 0)
     scene.background = null
-    scene.overrideMaterial = hiding
+    scene.overrideMaterial = this.#hiding
     const hidden = draw(renderer, scene, camera, LAYERS.bodies)
     scene.overrideMaterial = null
     renderer.autoClear = false
@@ -92,25 +96,42 @@ export function openExposure(): Exposure {
     return hidden + drawn
   }
 
-  return {
-    render(renderer, scene, camera) {
-      renderer.setRenderTarget(solid)
-      const calls = draw(renderer, scene, camera, LAYERS.bodies, LAYERS.lines)
-      const lightCalls = drawLight(renderer, scene, camera)
-      renderer.setRenderTarget(null)
-      return calls + lightCalls + draw(renderer, screen, eye, 0)
-    },
-    resize(width, height) {
-      const pixels = (length: number) => Math.max(1, Math.floor(length))
-      solid.setSize(pixels(width), pixels(height))
-      lit.setSize(pixels(width * LIGHT_SIZE), pixels(height * LIGHT_SIZE))
-    },
-    dispose() {
-      solid.dispose()
-      lit.dispose()
-      hiding.dispose()
-      material.dispose()
-      sheet.geometry.dispose()
-    },
+  /** Pixels of the screen. */
+  resize(width: number, height: number): void {
+    this.#solid.setSize(pixels(width), pixels(height))
+    this.#fitLight()
   }
+
+  /** Draws light coarser than it was, for machines that cannot keep up; at the coarsest it stays. */
+  coarsen(): void {
+    this.#level = Math.min(this.#level + 1, LIGHT_SIZES.length - 1)
+    this.#fitLight()
+  }
+
+  /** Draws light as sharp as it can be. */
+  sharpen(): void {
+    this.#level = 0
+    this.#fitLight()
+  }
+
+  #fitLight(): void {
+    const part = LIGHT_SIZES[this.#level] ?? 1
+    this.#lit.setSize(pixels(this.#solid.width * part), pixels(this.#solid.height * part))
+  }
+
+  dispose(): void {
+    this.#solid.dispose()
+    this.#lit.dispose()
+    this.#hiding.dispose()
+    this.#sheet.material.dispose()
+    this.#sheet.geometry.dispose()
+  }
+}
+
+/** Draws what is on some layers of a scene; tells how many draw calls it took. */
+function draw(renderer: WebGLRenderer, scene: Scene, camera: Camera, ...layers: number[]): number {
+  camera.layers.disableAll()
+  for (const layer of layers) camera.layers.enable(layer)
+  renderer.render(scene, camera)
+  return renderer.info.render.calls
 }

@@ -3,7 +3,7 @@
  * other time.
  */
 import { Color, PerspectiveCamera, Scene, Vector3, WebGLRenderer } from 'three'
-import { openExposure } from './exposure'
+import { Exposure } from './exposure'
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js'
 import type { Vec3 } from '#core/geometry/vector'
 
@@ -14,84 +14,97 @@ export interface ViewPoint {
   readonly opening: number
 }
 
-export interface SpaceView {
-  readonly scene: Scene
-  readonly camera: PerspectiveCamera
-  readonly canvas: HTMLCanvasElement
-  /** Asks for one picture, with the next frame. */
-  draw(): void
-  resize(width: number, height: number): void
-  look(view: ViewPoint): void
-  zoomBy(factor: number): void
-  dispose(): void
-}
-
 /** A stage is dark, whatever theme the office likes. */
 const DARK = '#0b1112'
 const MOST_PIXELS = 2
+/** Milliseconds to the frame after a picture of a moved view from which its light is drawn coarser. */
+const TOO_SLOW = 24
 
-export function openSpace(canvas: HTMLCanvasElement): SpaceView {
-  const renderer = new WebGLRenderer({ canvas, antialias: true })
-  renderer.setPixelRatio(Math.min(MOST_PIXELS, window.devicePixelRatio))
-  const scene = new Scene()
-  scene.background = new Color(DARK)
-  const camera = new PerspectiveCamera(45, 1, 0.2, 200)
-  camera.up.set(0, 0, 1)
-  const exposure = openExposure()
-  const controls = new OrbitControls(camera, canvas)
-  controls.minDistance = 0.2
-  controls.maxDistance = 80
-  let frame = 0
-  let count = 0
+export class SpaceView {
+  readonly scene = new Scene()
+  readonly camera = new PerspectiveCamera(45, 1, 0.2, 200)
+  readonly #renderer: WebGLRenderer
+  readonly #controls: OrbitControls
+  readonly #exposure = new Exposure()
+  #frame = 0
+  #count = 0
+  #isMoving = false
 
-  function render() {
-    frame = 0
+  /** Throws where the browser gives no WebGL. */
+  constructor(canvas: HTMLCanvasElement) {
+    this.#renderer = new WebGLRenderer({ canvas })
+    this.#renderer.setPixelRatio(Math.min(MOST_PIXELS, window.devicePixelRatio))
+    this.scene.background = new Color(DARK)
+    this.camera.up.set(0, 0, 1)
+    this.#controls = new OrbitControls(this.camera, canvas)
+    this.#controls.minDistance = 0.2
+    this.#controls.maxDistance = 80
+    this.#controls.addEventListener('change', () => this.draw())
+    this.#controls.addEventListener('start', () => (this.#isMoving = true))
+    this.#controls.addEventListener('end', () => this.#rest())
+  }
+
+  /** Asks for one picture, with the next frame. */
+  draw(): void {
+    if (this.#frame !== 0) return
+    this.#frame = requestAnimationFrame(() => this.#render())
+  }
+
+  #render(): void {
+    this.#frame = 0
     const began = performance.now()
-    const calls = exposure.render(renderer, scene, camera)
+    const calls = this.#exposure.render(this.#renderer, this.scene, this.camera)
     // What was drawn can be read off the canvas: by tests, and by whoever measures.
-    count += 1
-    canvas.dataset['frames'] = String(count)
-    canvas.dataset['drawCalls'] = String(calls)
-    canvas.dataset['submitMs'] = (performance.now() - began).toFixed(2)
+    this.#count += 1
+    const { dataset } = this.#renderer.domElement
+    dataset['frames'] = String(this.#count)
+    dataset['drawCalls'] = String(calls)
+    dataset['submitMs'] = (performance.now() - began).toFixed(2)
+    if (this.#isMoving) requestAnimationFrame(() => this.#keepUp(began))
   }
 
-  function draw() {
-    if (frame === 0) frame = requestAnimationFrame(render)
+  /** The frame after one that was drawn: when it is late, the machine cannot keep up. */
+  #keepUp(began: number): void {
+    if (this.#isMoving && performance.now() - began > TOO_SLOW) this.#exposure.coarsen()
   }
 
-  controls.addEventListener('change', draw)
+  /** The view has come to rest: it is drawn as sharp as it can be. */
+  #rest(): void {
+    this.#isMoving = false
+    this.#exposure.sharpen()
+    this.draw()
+  }
 
-  return {
-    scene,
-    camera,
-    canvas,
-    draw,
-    resize(width, height) {
-      renderer.setSize(width, height, false)
-      exposure.resize(width * renderer.getPixelRatio(), height * renderer.getPixelRatio())
-      camera.aspect = width / Math.max(1, height)
-      camera.updateProjectionMatrix()
-      draw()
-    },
-    look({ from, to, opening }) {
-      camera.position.set(from.x, from.y, from.z)
-      camera.fov = opening
-      camera.updateProjectionMatrix()
-      controls.target.set(to.x, to.y, to.z)
-      controls.update()
-      draw()
-    },
-    zoomBy(factor) {
-      const away = new Vector3().subVectors(camera.position, controls.target).multiplyScalar(1 / factor)
-      camera.position.copy(controls.target).add(away)
-      controls.update()
-      draw()
-    },
-    dispose() {
-      cancelAnimationFrame(frame)
-      controls.dispose()
-      exposure.dispose()
-      renderer.dispose()
-    },
+  resize(width: number, height: number): void {
+    const ratio = this.#renderer.getPixelRatio()
+    this.#renderer.setSize(width, height, false)
+    this.#exposure.resize(width * ratio, height * ratio)
+    this.camera.aspect = width / Math.max(1, height)
+    this.camera.updateProjectionMatrix()
+    this.draw()
+  }
+
+  look({ from, to, opening }: ViewPoint): void {
+    this.camera.position.set(from.x, from.y, from.z)
+    this.camera.fov = opening
+    this.camera.updateProjectionMatrix()
+    this.#controls.target.set(to.x, to.y, to.z)
+    this.#controls.update()
+    this.draw()
+  }
+
+  zoomBy(factor: number): void {
+    const { target } = this.#controls
+    const away = new Vector3().subVectors(this.camera.position, target).multiplyScalar(1 / factor)
+    this.camera.position.copy(target).add(away)
+    this.#controls.update()
+    this.draw()
+  }
+
+  dispose(): void {
+    cancelAnimationFrame(this.#frame)
+    this.#controls.dispose()
+    this.#exposure.dispose()
+    this.#renderer.dispose()
   }
 }

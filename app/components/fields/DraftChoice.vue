@@ -20,6 +20,6 @@ function take(event: Event) {
       <option v-if="key === null" value="" disabled>choose</option>
       <option v-for="option in options" :key="option.key" :value="option.key">{{ option.name }}</option>
     </select>
-    <span v-if="trouble" class="mt-0.5 block text-xs text-coral" role="alert">{{ trouble }}</span>
+    <span v-if="trouble" class="field-trouble" role="alert">{{ trouble }}</span>
   </label>
 </template>

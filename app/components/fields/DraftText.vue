@@ -21,6 +21,6 @@ const id = useId()
       :aria-describedby="trouble ? id : undefined"
       autocomplete="off"
     />
-    <span v-if="trouble" :id="id" class="mt-0.5 block text-xs text-coral" role="alert">{{ trouble }}</span>
+    <span v-if="trouble" :id="id" class="field-trouble" role="alert">{{ trouble }}</span>
   </label>
 </template>

@@ -50,6 +50,6 @@ const picture = computed(() => {
         <polygon :points="picture" class="fill-plank-2 stroke-mist" vector-effect="non-scaling-stroke" />
       </svg>
     </span>
-    <span v-if="trouble" :id="id" class="mt-0.5 block text-xs text-coral" role="alert">{{ trouble }}</span>
+    <span v-if="trouble" :id="id" class="field-trouble" role="alert">{{ trouble }}</span>
   </label>
 </template>

@@ -40,6 +40,6 @@ const { text, trouble, leave, putBack } = useKept(
       @blur="leave"
       @focus="field?.select()"
     />
-    <span v-if="trouble" :id="id" class="mt-0.5 block text-xs text-coral" role="alert">{{ trouble }}</span>
+    <span v-if="trouble" :id="id" class="field-trouble" role="alert">{{ trouble }}</span>
   </label>
 </template>

@@ -35,6 +35,8 @@ const virtual = useVirtualizer(
     getScrollElement: () => scroller.value,
     estimateSize: () => ROW,
     overscan: 8,
+    // The heading row stands above the rows and stays in view.
+    scrollMargin: ROW,
     scrollPaddingStart: ROW,
   })),
 )
@@ -192,7 +194,7 @@ function paste(event: ClipboardEvent) {
           "
           :aria-rowindex="index + 2"
           :aria-selected="selected.has(row.id)"
-          :style="{ gridTemplateColumns: template, transform: `translateY(${start}px)`, height: `${ROW}px` }"
+          :style="{ gridTemplateColumns: template, transform: `translateY(${start - ROW}px)`, height: `${ROW}px` }"
         >
           <div
             v-for="(column, c) in columns"

@@ -17,6 +17,6 @@ const emit = defineEmits<{ close: [] }>()
         <X :size="14" />
       </button>
     </header>
-    <div class="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-4 pb-4"><slot /></div>
+    <div class="relative flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-4 pb-4" data-narrow><slot /></div>
   </div>
 </template>

@@ -16,7 +16,7 @@ const chosen = useChosen()
 const { keep, offer } = useKeeper()
 
 const NO_LAYER = 'No layer'
-const rows = computed(() => setPiecesOf(props.show))
+const rows = computed(() => [...setPiecesOf(props.show)].sort((a, b) => a.piece.name.localeCompare(b.piece.name)))
 const selected = computed(() => new Set([chosen.idOf('setPiece') ?? '']))
 const made = ({ piece }: PlacedSetPiece) =>
   [...new Set(piece.solids.map((solid) => SOLID_KINDS.find(({ key }) => key === solid.kind)?.name ?? ''))].join(', ')

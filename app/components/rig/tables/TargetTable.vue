@@ -16,7 +16,9 @@ const props = defineProps<{ show: Show }>()
 const chosen = useChosen()
 const { keep, offer } = useKeeper()
 
-const rows = computed(() => [...targetsOf(props.show).values()])
+const rows = computed(() =>
+  [...targetsOf(props.show).values()].sort((a, b) => a.target.name.localeCompare(b.target.name)),
+)
 const selected = computed(() => new Set([chosen.idOf('target') ?? '']))
 const palettes = computed(
   () => new Map(rows.value.map(({ id }) => [id, leaningOnTarget(props.show, id).palettes.length] as const)),

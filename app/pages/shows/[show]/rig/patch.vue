@@ -67,7 +67,8 @@ async function unpatch() {
       </p>
     </section>
     <aside
-      class="row-span-2 flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-rule bg-deck p-4"
+      data-narrow
+      class="relative row-span-2 flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-rule bg-deck p-4"
       aria-label="Patching"
     >
       <h2 class="text-lg font-semibold">Patch by rule</h2>
