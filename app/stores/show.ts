@@ -40,6 +40,7 @@ export const useShow = defineStore('show', () => {
   const trouble = ref<string | null>(null)
   const connected = ref(false)
   const thisWindow = windowId.parse(crypto.randomUUID())
+  const underWay = new Set<Promise<Refusal | null>>()
   let stopListening: () => void = () => undefined
 
   /** The show with our own unconfirmed commands on top. */
@@ -113,7 +114,14 @@ export const useShow = defineStore('show', () => {
     if (outcome.changes.length === 0) return null
     const id = commandId.parse(crypto.randomUUID())
     pending.value = [...pending.value, { id, name, input }]
-    return post('commands', { id, name, input })
+    const posted = post('commands', { id, name, input })
+    underWay.add(posted)
+    return posted.finally(() => underWay.delete(posted))
+  }
+
+  /** Resolves when everything that is under way has been answered. */
+  async function answered(): Promise<void> {
+    await Promise.all(underWay)
   }
 
   /** Carries a command out. Refusals are told to the person; resolves to whether it was done. */
@@ -154,6 +162,7 @@ export const useShow = defineStore('show', () => {
     attempt,
     preview,
     ask,
+    answered,
     send,
     post,
   }

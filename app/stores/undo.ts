@@ -20,7 +20,10 @@ export const useUndo = defineStore('undo', () => {
     return show.post('undo', { id: commandId.parse(crypto.randomUUID()), direction, group, how })
   }
 
-  async function toggle(direction: 'undo' | 'redo', step: Step | null, done: string) {
+  /** What was done a moment ago may still be under way: it is the step that is meant. */
+  async function toggle(direction: 'undo' | 'redo', next: () => Step | null, done: string) {
+    await show.answered()
+    const step = next()
     if (!step) return
     const refusal = await ask(direction, step.group, 'ask')
     if (!refusal) messages.say(`${done}: ${step.label}.`)
@@ -37,8 +40,8 @@ export const useUndo = defineStore('undo', () => {
     ])
   }
 
-  const undo = () => toggle('undo', nextUndo.value, 'Undone')
-  const redo = () => toggle('redo', nextRedo.value, 'Redone')
+  const undo = () => toggle('undo', () => nextUndo.value, 'Undone')
+  const redo = () => toggle('redo', () => nextRedo.value, 'Redone')
 
   return { nextUndo, nextRedo, undo, redo }
 })

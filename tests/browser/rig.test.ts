@@ -95,7 +95,6 @@ test('warns what leans on fixtures, hangs and targets before they go', async ({ 
   await expect(box).toContainText('Mid bar profiles')
   await box.getByRole('button', { name: 'Take out fixture 14' }).click()
   await expect(desk.getByRole('img', { name: /^Fixture 14/ })).toBeHidden()
-  await expect(desk.getByRole('button', { name: 'Undo: take out fixture 14' })).toBeEnabled()
   await desk.keyboard.press('Control+z')
   await expect(desk.getByRole('img', { name: /^Fixture 14/ })).toBeVisible()
 
