@@ -215,15 +215,15 @@ test('draws the stage in space, and only when something changes', async ({ desk 
   const canvas = desk.locator('canvas')
   await expect(canvas).toHaveAttribute('data-draw-calls', /^\d+$/)
   const frames = async () => Number(await canvas.getAttribute('data-frames'))
+  /** Whether nothing is drawn for ten frames; it would never be so if it were drawn all the time. */
+  const isResting = () =>
+    canvas.evaluate(async (element) => {
+      const before = element.dataset['frames']
+      for (let i = 0; i < 10; i++) await new Promise(requestAnimationFrame)
+      return element.dataset['frames'] === before
+    })
+  await expect.poll(isResting).toBe(true)
   const resting = await frames()
-  // Several frames' worth of time in which nothing is asked for.
-  await desk.evaluate(
-    () =>
-      new Promise<void>((done) =>
-        requestAnimationFrame(() => requestAnimationFrame(() => requestAnimationFrame(() => done()))),
-      ),
-  )
-  expect(await frames()).toBe(resting)
   await desk.getByRole('button', { name: 'From above' }).click()
   await expect.poll(frames).toBeGreaterThan(resting)
   await cell(desk, 'Fixtures', 14, 1).click()
