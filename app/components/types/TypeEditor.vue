@@ -8,6 +8,7 @@ import type { FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useKeeper } from '../../composables/useKeeper'
 import { useTypeDraft, type DraftMode, type TypeDraft } from '../../composables/useTypeDraft'
+import { newWheel } from '../../composables/wheels'
 import AxisFields from './AxisFields.vue'
 import ChannelTable from './ChannelTable.vue'
 import OpticsTable from './OpticsTable.vue'
@@ -62,18 +63,7 @@ function putWheel(index: number, wheel: Wheel) {
   return set({ wheels: draft.value.wheels.map((known, i) => (i === index ? wheel : known)) }, `wheels.${index}`)
 }
 function addWheel(kind: Wheel['kind']) {
-  const open = {
-    name: 'Open',
-    colour: kind === 'colour' ? '#ffffff' : null,
-    pattern: kind === 'gobo' ? ('open' as const) : null,
-  }
-  const first = {
-    name: 'Slot 1',
-    colour: kind === 'colour' ? '#ffcc66' : null,
-    pattern: kind === 'gobo' ? ('dots' as const) : null,
-  }
-  const wheel: Wheel = { kind, name: kind === 'colour' ? 'Colour wheel' : 'Gobo wheel', slots: [open, first] }
-  void set({ wheels: [...draft.value.wheels, wheel] }, 'wheels')
+  void set({ wheels: [...draft.value.wheels, newWheel(kind)] }, 'wheels')
 }
 
 function putMode(change: Partial<DraftMode>, path: string) {

@@ -2,6 +2,7 @@
 /** A colour or gobo wheel and its slots. */
 import { Plus, Trash2 } from '@lucide/vue'
 import { GOBO_PATTERNS, type Wheel } from '#core/show/entities'
+import { newSlot, OPEN_WHITE } from '../../composables/wheels'
 import GoboPicture from './GoboPicture.vue'
 
 const props = defineProps<{ wheel: Wheel; keep: (wheel: Wheel) => Promise<string | null> }>()
@@ -16,10 +17,8 @@ function put(index: number, change: Partial<Slot>) {
   })
 }
 function add() {
-  const name = `Slot ${props.wheel.slots.length}`
-  const slot: Slot =
-    props.wheel.kind === 'colour' ? { name, colour: '#ffcc66', pattern: null } : { name, colour: null, pattern: 'dots' }
-  return props.keep({ ...props.wheel, slots: [...props.wheel.slots, slot] })
+  const { kind, slots } = props.wheel
+  return props.keep({ ...props.wheel, slots: [...slots, newSlot(kind, `Slot ${slots.length}`)] })
 }
 function recolour(index: number, event: Event) {
   if (event.target instanceof HTMLInputElement) void put(index, { colour: event.target.value })
@@ -46,7 +45,7 @@ function recolour(index: number, event: Event) {
           v-if="wheel.kind === 'colour'"
           type="color"
           class="h-[26px] w-[26px] shrink-0 rounded border border-rule-2 bg-night p-0.5"
-          :value="slot.colour ?? '#ffffff'"
+          :value="slot.colour ?? OPEN_WHITE"
           :aria-label="`Colour of ${slot.name}`"
           @change="recolour(i, $event)"
         />
