@@ -3,19 +3,19 @@ import type { Ref } from 'vue'
 import type { Drag } from './planDrags'
 import type { ScreenPoint } from './usePlanView'
 
-export function usePlanDrag(svg: Ref<SVGSVGElement | null>) {
+export function usePlanDrag(sheet: Ref<HTMLElement | null>) {
   let drag: Drag | null = null
   let isFree = false
 
   function at(event: PointerEvent): ScreenPoint {
-    const bounds = svg.value?.getBoundingClientRect()
+    const bounds = sheet.value?.getBoundingClientRect()
     return { x: event.clientX - (bounds?.left ?? 0), y: event.clientY - (bounds?.top ?? 0) }
   }
 
   function begin(event: PointerEvent, next: () => Drag) {
     if (event.button !== 0 || drag) return
     event.stopPropagation()
-    svg.value?.setPointerCapture(event.pointerId)
+    sheet.value?.setPointerCapture(event.pointerId)
     isFree = event.altKey
     drag = next()
   }

@@ -20,7 +20,7 @@ import type { PlanView } from './usePlanView'
 import { useThingMoves } from './useThingMoves'
 
 export function usePlanPointer(
-  svg: Ref<SVGSVGElement | null>,
+  sheet: Ref<HTMLElement | null>,
   plan: PlanView,
   spots: ComputedRef<ReadonlyMap<FixtureId, Vec3>>,
 ) {
@@ -29,7 +29,7 @@ export function usePlanPointer(
   const chosen = useChosen()
   const selection = useSelection()
   const proposal = useProposal()
-  const dragging = usePlanDrag(svg)
+  const dragging = usePlanDrag(sheet)
   const things = useThingMoves(plan, dragging)
   const box = ref<Box | null>(null)
 

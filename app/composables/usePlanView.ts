@@ -27,7 +27,7 @@ const ABOVE = 52
 const BELOW = 44
 const STEP = 1.3
 
-export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Extent, projection: () => Projection) {
+export function usePlanView(element: Ref<HTMLElement | null>, extent: () => Extent, projection: () => Projection) {
   const { width, height } = useElementSize(element)
   const transform = shallowRef<ZoomTransform>(zoomIdentity)
 
@@ -56,7 +56,7 @@ export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Ex
     return projection().place((fx - x) / base, (y - fy) / base)
   }
 
-  const behaviour = zoom<SVGSVGElement, unknown>()
+  const behaviour = zoom<HTMLElement, unknown>()
     .scaleExtent([0.3, 14])
     .filter((event: MouseEvent | TouchEvent | WheelEvent) => {
       if (event.type === 'wheel') return true
@@ -75,15 +75,15 @@ export function usePlanView(element: Ref<SVGSVGElement | null>, extent: () => Ex
     ]),
   )
 
-  function onView(act: (svg: ReturnType<typeof select<SVGSVGElement, unknown>>) => void) {
-    if (element.value) act(select<SVGSVGElement, unknown>(element.value))
+  function onView(act: (sheet: ReturnType<typeof select<HTMLElement, unknown>>) => void) {
+    if (element.value) act(select<HTMLElement, unknown>(element.value))
   }
 
-  const zoomIn = () => onView((svg) => behaviour.scaleBy(svg, STEP))
-  const zoomOut = () => onView((svg) => behaviour.scaleBy(svg, 1 / STEP))
-  const fit = () => onView((svg) => behaviour.transform(svg, zoomIdentity))
+  const zoomIn = () => onView((sheet) => behaviour.scaleBy(sheet, STEP))
+  const zoomOut = () => onView((sheet) => behaviour.scaleBy(sheet, 1 / STEP))
+  const fit = () => onView((sheet) => behaviour.transform(sheet, zoomIdentity))
   const panBy = (x: number, y: number) =>
-    onView((svg) => behaviour.translateBy(svg, x / transform.value.k, y / transform.value.k))
+    onView((sheet) => behaviour.translateBy(sheet, x / transform.value.k, y / transform.value.k))
 
   return { width, height, scale, toScreen, toStage, zoomIn, zoomOut, fit, panBy }
 }

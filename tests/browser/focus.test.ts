@@ -106,7 +106,7 @@ test('records a position and a focus palette, recalls by a click and previews by
   await desk.getByRole('button', { name: 'Clear', exact: true }).click()
   await expect(desk.getByText('In hand: 6 fixtures')).toBeHidden()
   await card.hover()
-  await expect(desk.locator('[data-light="ghost"] ellipse')).toHaveCount(6)
+  await expect(desk.getByRole('img', { name: /, 6 as the palette looked at would have them/ })).toBeVisible()
   await card.click()
   await expect(aimOf(desk, 12)).toContainText('1.50 m')
   await expect(desk.getByRole('button', { name: 'Palette 10.5 Place and pool, in hand' })).toBeVisible()

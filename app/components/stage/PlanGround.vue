@@ -75,8 +75,6 @@ const bar = computed(() => {
       <pattern id="keep-clear" width="8" height="8" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
         <path d="M0 0V8" class="stroke-coral/20" stroke-width="2" />
       </pattern>
-      <!-- Pools that never close are cut off at the stage's edge. -->
-      <clipPath id="venue"><path :d="outline" /></clipPath>
     </defs>
     <path :d="grid" class="stroke-rule/35" stroke-width="1" fill="none" />
     <path :d="outline" class="fill-plank/40 stroke-rule-2" stroke-width="1.5" />

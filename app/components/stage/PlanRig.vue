@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import type { DrawnHang } from '../../composables/fixtureSpots'
 import { usePlan } from '../../composables/planKey'
-import FixtureGlyph from './FixtureGlyph.vue'
+import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
 
 const props = defineProps<{
   hangs: readonly DrawnHang[]
@@ -28,9 +28,10 @@ interface HangLabel {
   readonly width: number
 }
 
-/** Pixels: a hang shorter than this on the drawing is seen end on; a letter; a line of text. */
+/** Pixels: a hang shorter than this on the drawing is seen end on; a letter of a name; a digit with a gap; a line of text. */
 const END_ON = 20
 const LETTER = 6
+const DIGIT = 7.5
 const LINE = 13
 
 const drawn = computed(() => {
@@ -42,19 +43,27 @@ const drawn = computed(() => {
     from: toScreen(hang.from),
     to: toScreen(hang.to),
     label: labelFor(hang, labels),
-    fixtures: hang.fixtures.map(({ id, number, members, label, form, isStanding, at }) => ({
-      id,
-      number,
-      members,
-      label,
-      form,
-      isStanding,
-      order: props.order.get(members.find((member) => props.order.has(member)) ?? id),
-      isMarked: members.some((member) => props.marked.has(member)),
-      at: toScreen(at),
-    })),
+    fixtures: seenFixtures(hang),
   }))
 })
+
+/** The fixtures of a hang on the screen; where they stand too close, only some are numbered. */
+function seenFixtures(hang: DrawnHang): SeenFixture[] {
+  let clear = { x: -Infinity, y: -Infinity }
+  return hang.fixtures.map((fixture) => {
+    const at = toScreen(fixture.at)
+    const width = fixture.label.length * DIGIT
+    const isNumbered = at.x - width / 2 >= clear.x || Math.abs(at.y - clear.y) >= LINE
+    if (isNumbered) clear = { x: at.x + width / 2, y: at.y }
+    return {
+      ...fixture,
+      at,
+      isNumbered,
+      order: props.order.get(fixture.members.find((member) => props.order.has(member)) ?? fixture.id),
+      isMarked: fixture.members.some((member) => props.marked.has(member)),
+    }
+  })
+}
 
 /** A hang's name: below a boom in plan, above what is seen end on or upright, else at its left end. */
 function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
@@ -112,38 +121,6 @@ function overlaps(a: HangLabel, b: HangLabel): boolean {
         {{ hang.name }}
       </text>
     </g>
-    <g
-      v-for="fixture in hang.fixtures"
-      :key="fixture.id"
-      :transform="`translate(${fixture.at.x.toFixed(1)} ${fixture.at.y.toFixed(1)})`"
-      class="cursor-pointer"
-      role="img"
-      :aria-label="`Fixture ${fixture.label}${fixture.order ? `, selected ${fixture.order}` : ''}`"
-      :data-fixture="fixture.number"
-      @pointerdown="emit('pick', $event, fixture.members)"
-    >
-      <rect x="-12" y="-20" width="24" height="32" fill="transparent" />
-      <FixtureGlyph
-        :form="fixture.form"
-        stroke-width="1.4"
-        :transform="fixture.isStanding ? 'scale(1 -1)' : undefined"
-        :class="fixture.order ? 'fill-coral-deep stroke-coral' : 'fill-night stroke-mist'"
-      />
-      <circle v-if="fixture.isMarked" r="11" class="fill-none stroke-coral" stroke-dasharray="2 3" />
-      <text
-        y="-12"
-        text-anchor="middle"
-        class="halo font-mono text-[11px]"
-        :class="fixture.order ? 'fill-coral' : 'fill-mist'"
-      >
-        {{ fixture.label }}
-      </text>
-      <g v-if="fixture.order && fixture.members.length === 1" transform="translate(10 8)">
-        <circle r="6.500" class="fill-coral" />
-        <text y="3.500" text-anchor="middle" class="fill-on-coral font-mono text-[9px] font-bold">{{
-          fixture.order
-        }}</text>
-      </g>
-    </g>
+    <PlanFixtures :fixtures="hang.fixtures" @pick="(event, members) => emit('pick', event, members)" />
   </g>
 </template>

@@ -5,7 +5,7 @@ import { pointOn, stationsOf, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
 import type { Vec3 } from '#core/geometry/vector'
 import { usePlan } from '../../composables/planKey'
-import type { ScreenPoint } from '../../composables/usePlanView'
+import { NamePlaces } from '../../drawing/namePlaces'
 import type { Tool } from '../../stores/desk'
 import { pathOf } from './svgPath'
 
@@ -26,32 +26,24 @@ const TOO_SMALL = 19
 /** Corners a ring is drawn with. */
 const RING = 48
 
-/** What a name may not lie over, and how bad it is if it does: two names over each other are illegible. */
-interface Taken extends ScreenPoint {
-  readonly width: number
-  readonly cost: number
-}
-const OVER_NAME = 3
-const LABEL_HEIGHT = 13
-const LETTER = 6.1
 /** Base lines, from a fixture's middle, of its number above and of its sign. */
 const NUMBER_BASE = -12
 const GLYPH_BASE = 6
 
 const drawn = computed(() => {
-  const taken: Taken[] = [...props.spots.values()].flatMap((spot) => {
+  const places = new NamePlaces()
+  for (const spot of props.spots.values()) {
     const { x, y } = toScreen(spot)
-    return [NUMBER_BASE, GLYPH_BASE].map((base) => ({ x: x - 9, y: y + base, width: 18, cost: 1 }))
-  })
+    for (const base of [NUMBER_BASE, GLYPH_BASE]) places.mark({ x: x - 9, y: y + base }, 18)
+  }
   const marks = [...props.targets.values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
-  for (const { at } of marks) taken.push({ x: at.x - 6, y: at.y + 4, width: 12, cost: 1 })
+  for (const { at } of marks) places.mark({ x: at.x - 6, y: at.y + 4 }, 12)
   return marks
     .sort((a, b) => a.at.y - b.at.y)
     .map(({ placed, at }) => {
       const { form, name } = placed.target
       const isNamed = scale.value >= TOO_SMALL || props.lit.has(placed.id) || props.chosen === placed.id
-      const label = isNamed ? freePlace(at, name.length * LETTER, taken) : null
-      if (label) taken.push({ ...label, cost: OVER_NAME })
+      const label = isNamed ? places.place(name, at) : null
       return {
         id: placed.id,
         name,
@@ -72,32 +64,6 @@ function shapeOf(placed: PlacedTarget): string | null {
       false,
     )
   return pathOf(Array.from({ length: RING }, (_, i) => toScreen(pointOn(placed, i / RING))))
-}
-
-/** Beside the mark, on the side and at the height where it runs into least. */
-function freePlace(at: ScreenPoint, width: number, taken: readonly Taken[]) {
-  const tries = [
-    { x: at.x + 9, y: at.y + 4 },
-    { x: at.x - 9 - width, y: at.y + 4 },
-    { x: at.x + 9, y: at.y + 4 + LABEL_HEIGHT },
-    { x: at.x + 9, y: at.y + 4 - LABEL_HEIGHT },
-    { x: at.x - 9 - width, y: at.y + 4 + LABEL_HEIGHT },
-    { x: at.x - 9 - width, y: at.y + 4 - LABEL_HEIGHT },
-    { x: at.x + 9, y: at.y + 4 + 2 * LABEL_HEIGHT },
-    { x: at.x - 9 - width, y: at.y + 4 + 2 * LABEL_HEIGHT },
-    { x: at.x + 9, y: at.y + 4 - 2 * LABEL_HEIGHT },
-    { x: at.x - width / 2, y: at.y + 19 },
-    { x: at.x - width / 2, y: at.y - 11 },
-  ]
-  const collisions = (place: ScreenPoint) =>
-    taken
-      .filter(
-        (other) =>
-          Math.abs(other.y - place.y) < LABEL_HEIGHT && place.x + width >= other.x && other.x + other.width >= place.x,
-      )
-      .reduce((sum, { cost }) => sum + cost, 0)
-  const best = tries.reduce((a, b) => (collisions(b) < collisions(a) ? b : a))
-  return { ...best, width }
 }
 
 /** Where moved targets stood before. */

@@ -19,15 +19,15 @@ const props = defineProps<{
 }>()
 const desk = useDesk()
 const selection = useSelection()
-const svg = ref<SVGSVGElement | null>(null)
+const sheet = ref<HTMLElement | null>(null)
 const view = usePlanView(
-  svg,
+  sheet,
   () => props.extent,
   () => props.projection,
 )
 providePlan(view)
 const pointer = usePlanPointer(
-  svg,
+  sheet,
   view,
   computed(() => props.spots),
 )
@@ -56,9 +56,9 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
 
 <template>
   <div class="relative h-full min-h-0 w-full overflow-hidden bg-night contain-strict">
-    <svg
-      ref="svg"
-      class="block h-full w-full touch-none select-none"
+    <div
+      ref="sheet"
+      class="absolute inset-0 touch-none select-none"
       :class="desk.tool === 'aim' && selection.fixtures.length ? 'cursor-crosshair' : ''"
       role="group"
       :aria-label="label"
@@ -68,19 +68,24 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
       @pointercancel="pointer.cancel"
     >
       <template v-if="view.width.value > 0">
-        <slot :pointer="pointer" />
-        <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" pointer-events="none" />
-        <rect
-          v-if="pointer.box.value"
-          class="fill-shoal/10 stroke-shoal"
-          stroke-dasharray="4 3"
-          :x="Math.min(pointer.box.value.from.x, pointer.box.value.to.x)"
-          :y="Math.min(pointer.box.value.from.y, pointer.box.value.to.y)"
-          :width="Math.abs(pointer.box.value.to.x - pointer.box.value.from.x)"
-          :height="Math.abs(pointer.box.value.to.y - pointer.box.value.from.y)"
-        />
+        <svg class="absolute inset-0 size-full"><slot name="ground" :pointer="pointer" /></svg>
+        <slot name="light" />
+        <!-- Where nothing is drawn on the upper sheet, the pointer reaches the lower one. -->
+        <svg class="pointer-events-none absolute inset-0 size-full">
+          <g class="pointer-events-auto"><slot :pointer="pointer" /></g>
+          <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" />
+          <rect
+            v-if="pointer.box.value"
+            class="fill-shoal/10 stroke-shoal"
+            stroke-dasharray="4 3"
+            :x="Math.min(pointer.box.value.from.x, pointer.box.value.to.x)"
+            :y="Math.min(pointer.box.value.from.y, pointer.box.value.to.y)"
+            :width="Math.abs(pointer.box.value.to.x - pointer.box.value.from.x)"
+            :height="Math.abs(pointer.box.value.to.y - pointer.box.value.from.y)"
+          />
+        </svg>
       </template>
-    </svg>
+    </div>
     <div class="absolute right-3 bottom-9 flex flex-col gap-1" role="group" aria-label="Plan view">
       <button type="button" class="chip p-1" title="Nearer (+)" aria-label="Nearer" @click="view.zoomIn">
         <Plus :size="14" />

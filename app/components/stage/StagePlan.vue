@@ -8,6 +8,7 @@ import { useStageLayers } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
 import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
 import PlanGround from './PlanGround.vue'
@@ -18,6 +19,7 @@ import PlanTargets from './PlanTargets.vue'
 import StageDrawing from './StageDrawing.vue'
 
 const props = defineProps<{ show: Show; poolsAtFloor: boolean }>()
+const store = useShow()
 const desk = useDesk()
 const things = useChosen()
 const selection = useSelection()
@@ -29,10 +31,11 @@ const hangs = computed(() => drawnHangs(props.show))
 const spots = computed(() => drawnSpots(props.show))
 const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
 
+/** The stage as it stands: what is dragged does not pull the view along. */
 const extent = computed(() => {
   const half = venue.value.opening.width / 2 + 1.2
   const points = [...venue.value.outline, ...venue.value.keepClear.flatMap((zone) => zone.outline)]
-  const ends = hangs.value.flatMap((hang) => [hang.from, hang.to])
+  const ends = drawnHangs(store.view ?? props.show).flatMap((hang) => [hang.from, hang.to])
   const xs = [...points, ...ends].map((p) => p.x)
   const ys = [...points, ...ends].map((p) => p.y)
   return {
@@ -54,7 +57,7 @@ defineExpose({
 
 <template>
   <StageDrawing ref="drawing" label="Stage plan" :extent="extent" :projection="PLAN" :spots="spots">
-    <template #default="{ pointer }">
+    <template #ground="{ pointer }">
       <PlanGround :venue="venue" />
       <PlanSet
         :pieces="pieces"
@@ -63,9 +66,11 @@ defineExpose({
         :chosen="things.idOf('setPiece')"
         @grab="pointer.onSetPiece"
       />
-      <PlanLight :fixtures="lit" :spots="spots" :at-floor="poolsAtFloor" look="lit" />
-      <PlanLight :fixtures="ghost" :spots="spots" :at-floor="poolsAtFloor" look="ghost" />
-      <PlanLight :fixtures="chosen" :spots="spots" :at-floor="poolsAtFloor" look="chosen" />
+    </template>
+    <template #light>
+      <PlanLight :lit="lit" :ghost="ghost" :chosen="chosen" :spots="spots" :venue="venue" :at-floor="poolsAtFloor" />
+    </template>
+    <template #default="{ pointer }">
       <PlanRig
         :hangs="hangs"
         :order="selection.order"

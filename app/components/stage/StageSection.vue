@@ -7,6 +7,7 @@ import { useStageLayers } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
 import type { Show } from '#core/show/show'
 import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
@@ -18,6 +19,7 @@ import SectionSet from './SectionSet.vue'
 import StageDrawing from './StageDrawing.vue'
 
 const props = defineProps<{ show: Show }>()
+const store = useShow()
 const desk = useDesk()
 const things = useChosen()
 const selection = useSelection()
@@ -32,11 +34,12 @@ const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
 
 /** Kept free below the floor and above the opening, metres. */
 const SPARE = 0.6
+/** The stage as it stands: what is dragged does not pull the view along. */
 const extent = computed(() => {
   const { opening, outline } = venue.value
   const points = [
     ...outline.map((p) => ({ ...p, z: 0 })),
-    ...hangs.value.flatMap(({ from, to }) => [from, to]),
+    ...sectionHangs(store.view ?? props.show, projection.value).flatMap(({ from, to }) => [from, to]),
     { x: opening.width / 2, y: 0, z: opening.height },
   ].map((p) => projection.value.project(p))
   const across = points.map((p) => p.across)
@@ -65,7 +68,7 @@ defineExpose({
     :projection="projection"
     :spots="spots"
   >
-    <template #default="{ pointer }">
+    <template #ground="{ pointer }">
       <SectionGround :venue="venue" :side="desk.section" />
       <SectionSet
         :pieces="pieces"
@@ -74,9 +77,9 @@ defineExpose({
         :chosen="things.idOf('setPiece')"
         @grab="pointer.onSetPiece"
       />
-      <SectionLight :fixtures="lit" look="lit" />
-      <SectionLight :fixtures="ghost" look="ghost" />
-      <SectionLight :fixtures="chosen" look="chosen" />
+    </template>
+    <template #light><SectionLight :lit="lit" :ghost="ghost" :chosen="chosen" /></template>
+    <template #default="{ pointer }">
       <PlanRig
         :hangs="hangs"
         :order="selection.order"
