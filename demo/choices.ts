@@ -1,7 +1,7 @@
 /** Finds things of a show by the name or number a person would say. */
 import { listsInOrder } from '#core/cues/tracking'
 import { parseEntry } from '#core/selection/entry'
-import { rigOf } from '#core/show/rig'
+import { entryWorldOf } from '#core/selection/world'
 import {
   asPaletteId,
   asSetPieceId,
@@ -26,7 +26,6 @@ export interface Choices {
 
 /** Look-ups in a show; each throws RangeError for what is not there. */
 export function choose(show: Show): Choices {
-  const byNumber = new Map([...rigOf(show)].map(([id, rigged]) => [rigged.fixture.number, id]))
   const ordered = (number: number) =>
     found(
       listsInOrder(show).find((l) => l.list.number === number),
@@ -34,7 +33,10 @@ export function choose(show: Show): Choices {
     )
   return {
     fixtures(entry) {
-      const result = parseEntry(entry, byNumber)
+      const result = parseEntry(
+        entry,
+        entryWorldOf(show, [], new Set(), () => true),
+      )
       if (!result.ok) throw new RangeError(result.message)
       return [...result.fixtures]
     },

@@ -37,18 +37,23 @@ export function buildSaltLantern(id: string): Show {
 
 function addGroups(builder: ShowBuilder): void {
   const groups = [
-    'Bridge washes: 1-6',
-    'All profiles: 11-18',
-    'Mid bar profiles: 12-17',
-    'Mid bar pairs: 14, 15, 13, 16, 12, 17',
-    'Bar 2 washes: 21-26',
-    'Upstage beams: 31-38',
-    'Booms: 41-44',
-    'Floor beams: 51-54',
-  ]
-  groups.forEach((text, i) => {
-    const [name = '', fixtures = ''] = text.split(': ')
-    builder.run('recordGroup', { number: i + 1, name, fixtures: choose(builder.show).fixtures(fixtures) })
+    ['Bridge washes', '1-6', 'shoal', null],
+    ['All profiles', '11-18', 'brass', null],
+    ['Mid bar profiles', '12-17', 'brass', null],
+    ['Mid bar pairs', '14, 15, 13, 16, 12, 17', 'brass', { kind: 'runs', length: 2 }],
+    ['Bar 2 washes', '21-26', 'shoal', null],
+    ['Upstage beams', '31-38', 'heather', null],
+    ['Booms', '41-44', 'kelp', { kind: 'parts', count: 2 }],
+    ['Floor beams', '51-54', 'heather', null],
+  ] as const
+  groups.forEach(([name, fixtures, colour, pattern], i) => {
+    builder.run('recordGroup', {
+      number: i + 1,
+      name,
+      fixtures: choose(builder.show).fixtures(fixtures),
+      colour,
+      pattern,
+    })
   })
 }
 

@@ -1,7 +1,7 @@
 /** Brings a person into the show, with an empty hand and the usual take mask. */
 import { person as personSchema } from '../show/entities'
 import { Draft } from '../show/draft'
-import { FIRST_TAKE } from '../show/families'
+import { FAMILIES, FIRST_TAKE } from '../show/families'
 import { command, done } from './command'
 
 export const joinShow = command({
@@ -9,6 +9,14 @@ export const joinShow = command({
   undoable: false,
   run(show, { name }, { person }) {
     if (show.all.person.has(person)) return done([], `${name} is in`)
-    return done(new Draft(show).put('person', person, { name, take: [...FIRST_TAKE] }).changes(), `${name} joins`)
+    const draft = new Draft(show).put('person', person, {
+      name,
+      take: [...FIRST_TAKE],
+      neutral: [...FAMILIES],
+      neutralOnce: false,
+      blind: false,
+      highlight: 'off',
+    })
+    return done(draft.changes(), `${name} joins`)
   },
 })

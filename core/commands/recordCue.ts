@@ -7,15 +7,17 @@ import { handValueId } from '../cues/onStage'
 import { Draft } from '../show/draft'
 import { cue as cueSchema } from '../show/entities'
 import { FAMILIES } from '../show/families'
-import { cueId } from '../show/ids'
+import { cueId, workingSetId } from '../show/ids'
 import { command, done, refuse } from './command'
 import { takenFromHand } from './taken'
 import { fixturesInWords } from './wording'
 
 export const recordCue = command({
-  input: cueSchema.pick({ list: true, number: true, name: true, rise: true, fall: true, move: true, travel: true }),
+  input: cueSchema
+    .pick({ list: true, number: true, name: true, rise: true, fall: true, move: true, travel: true })
+    .extend({ workingSet: workingSetId.nullable().optional() }),
   undoable: true,
-  run(show, input, { person, newId }) {
+  run(show, { workingSet, ...input }, { person, newId }) {
     const list = listsInOrder(show).find(({ id }) => id === input.list)
     if (!list) return refuse('unknown list', 'This cue list is no longer in the show.', 'list')
     const existing = list.cues.find(({ cue }) => cue.number === input.number)
@@ -25,7 +27,7 @@ export const recordCue = command({
         `Cue ${input.number} is ${existing.cue.name || 'already there'}. Choose another number.`,
         'number',
       )
-    const { values, fixtures } = takenFromHand(show, person, FAMILIES)
+    const { values, fixtures } = takenFromHand(show, person, FAMILIES, workingSet)
     if (values.length === 0)
       return refuse('nothing to take', 'Nothing in hand is being taken. Aim something, or switch a family on.')
     const id = cueId.parse(newId())

@@ -3,20 +3,22 @@ import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { group as groupSchema } from '../show/entities'
 import { fixtureId, groupId } from '../show/ids'
-import { command, done, refuse } from './command'
+import { command, done } from './command'
+import { groupNumberTaken, putGroupMembers } from './groupMembers'
 import { fixturesInWords } from './wording'
 
 export const recordGroup = command({
-  input: groupSchema.extend({ fixtures: z.array(fixtureId).min(1) }),
+  input: groupSchema.pick({ number: true, name: true }).extend({
+    fixtures: z.array(fixtureId).min(1),
+    ...groupSchema.pick({ colour: true, pattern: true }).partial().shape,
+  }),
   undoable: true,
-  run(show, { number, name, fixtures }, { newId }) {
-    for (const existing of show.all.group.values())
-      if (existing.number === number)
-        return refuse('number taken', `Number ${number} is the group ${existing.name}. Choose another.`, 'number')
+  run(show, { number, name, fixtures, colour = 'brass', pattern = null }, { newId }) {
+    const refusal = groupNumberTaken(show, number)
+    if (refusal) return refusal
     const id = groupId.parse(newId())
-    const draft = new Draft(show).put('group', id, { number, name })
-    for (const [i, fixture] of fixtures.entries())
-      draft.put('groupMember', `${id}.${fixture}`, { group: id, fixture, order: i + 1 })
+    const draft = new Draft(show).put('group', id, { number, name, colour, pattern })
+    putGroupMembers(show, draft, id, fixtures)
     return done(draft.changes(), `record group ${name} (${fixturesInWords(show, fixtures)})`)
   },
 })

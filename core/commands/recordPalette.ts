@@ -8,21 +8,23 @@ import { paletteValueId, resolveValue } from '../palettes/resolve'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
 import { SHELF_TAKES } from '../show/families'
-import { paletteId } from '../show/ids'
+import { paletteId, workingSetId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import { command, done, refuse } from './command'
 import { takenFromHand } from './taken'
 import { fixturesInWords, listInWords } from './wording'
 
 export const recordPalette = command({
-  input: paletteSchema.pick({ number: true, name: true, colour: true, shelf: true }),
+  input: paletteSchema
+    .pick({ number: true, name: true, colour: true, shelf: true })
+    .extend({ workingSet: workingSetId.nullable().optional() }),
   undoable: true,
-  run(show, { number, name, colour, shelf }, { person, newId }) {
+  run(show, { number, name, colour, shelf, workingSet }, { person, newId }) {
     for (const existing of show.all.palette.values()) {
       if (existing.number === number)
         return refuse('number taken', `Number ${number} is ${existing.name}. Choose another number.`, 'number')
     }
-    const { values, families, fixtures } = takenFromHand(show, person, SHELF_TAKES[shelf])
+    const { values, families, fixtures } = takenFromHand(show, person, SHELF_TAKES[shelf], workingSet)
     if (values.length === 0)
       return refuse(
         'nothing to take',

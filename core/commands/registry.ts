@@ -9,6 +9,7 @@ import { addVenue } from './addVenue'
 import { aimAtTarget } from './aimAtTarget'
 import { beginShow } from './beginShow'
 import { changeFixtures } from './changeFixtures'
+import { changeGroup } from './changeGroup'
 import { changeHang } from './changeHang'
 import { changeLayer } from './changeLayer'
 import { changeSetPiece } from './changeSetPiece'
@@ -19,11 +20,14 @@ import { clearHand } from './clearHand'
 import { copyFixtures } from './copyFixtures'
 import { copyHang } from './copyHang'
 import { deleteFixtures } from './deleteFixtures'
+import { deleteGroup } from './deleteGroup'
 import { deleteHang } from './deleteHang'
 import { deleteLayer } from './deleteLayer'
 import { deleteSetPiece } from './deleteSetPiece'
 import { deleteTarget } from './deleteTarget'
 import { deleteType } from './deleteType'
+import { deleteWorkingSet } from './deleteWorkingSet'
+import { extendToGroup } from './extendToGroup'
 import { goToCue } from './goToCue'
 import { importRig } from './importRig'
 import { joinShow } from './joinShow'
@@ -32,6 +36,7 @@ import { moveHang } from './moveHang'
 import { moveSetPiece } from './moveSetPiece'
 import { moveTarget } from './moveTarget'
 import { nudgeAim } from './nudgeAim'
+import { orderGroups } from './orderGroups'
 import { pasteFixtures } from './pasteFixtures'
 import { patchFixtures } from './patchFixtures'
 import { placeFixtures } from './placeFixtures'
@@ -39,6 +44,7 @@ import { recallPalette } from './recallPalette'
 import { recordCue } from './recordCue'
 import { recordGroup } from './recordGroup'
 import { recordPalette } from './recordPalette'
+import { recordWorkingSet } from './recordWorkingSet'
 import { renumberFixtures } from './renumberFixtures'
 import { setTake } from './setTake'
 import { setValue } from './setValue'
@@ -60,6 +66,7 @@ export const COMMANDS = {
   aimAtTarget,
   beginShow,
   changeFixtures,
+  changeGroup,
   changeHang,
   changeLayer,
   changeSetPiece,
@@ -70,11 +77,14 @@ export const COMMANDS = {
   copyFixtures,
   copyHang,
   deleteFixtures,
+  deleteGroup,
   deleteHang,
   deleteLayer,
   deleteSetPiece,
   deleteTarget,
   deleteType,
+  deleteWorkingSet,
+  extendToGroup,
   goToCue,
   importRig,
   joinShow,
@@ -83,6 +93,7 @@ export const COMMANDS = {
   moveSetPiece,
   moveTarget,
   nudgeAim,
+  orderGroups,
   pasteFixtures,
   patchFixtures,
   placeFixtures,
@@ -90,6 +101,7 @@ export const COMMANDS = {
   recordCue,
   recordGroup,
   recordPalette,
+  recordWorkingSet,
   renumberFixtures,
   setTake,
   setValue,

@@ -5,7 +5,14 @@ import type { Show } from '../show/show'
 
 /** Writes the removal of fixtures and of all that leans on them into a draft. */
 export function takeOutFixtures(show: Show, draft: Draft, fixtures: ReadonlySet<FixtureId>): void {
-  for (const kind of ['fixturePlace', 'groupMember', 'cueValue', 'handValue'] as const)
+  for (const kind of [
+    'fixturePlace',
+    'groupMember',
+    'workingSetMember',
+    'highlighted',
+    'cueValue',
+    'handValue',
+  ] as const)
     for (const [id, holder] of show.all[kind]) if (fixtures.has(holder.fixture)) draft.remove(kind, id)
   for (const [id, value] of show.all.paletteValue)
     if (value.fixture !== null && fixtures.has(value.fixture)) draft.remove('paletteValue', id)

@@ -11,7 +11,8 @@ import { planAnyway, planToggle } from './undo'
 const IDS = ['a', 'b', 'c']
 const base = (() => {
   const draft = new Draft(emptyShow(showId.parse('s')))
-  for (const [i, id] of IDS.entries()) draft.put('group', id, { number: i + 1, name: 'first' })
+  for (const [i, id] of IDS.entries())
+    draft.put('group', id, { number: i + 1, name: 'first', colour: 'brass', pattern: null })
   return draft.result()
 })()
 
@@ -113,7 +114,9 @@ describe('undo with several people', () => {
 
   it('refuses to take back a creation others have built on, and can do it all the same', () => {
     const desk = new Desk()
-    const made = desk.change('anna', (draft) => draft.put('group', 'new', { number: 9, name: 'new' }))
+    const made = desk.change('anna', (draft) =>
+      draft.put('group', 'new', { number: 9, name: 'new', colour: 'brass', pattern: null }),
+    )
     desk.rename('ben', 'new', 'better')
     expect(desk.toggle('anna', made, 'dead')).toMatchObject({ ok: false, refusal: { code: 'built on', by: 'ben' } })
     const anyway = applyChanges(desk.show, planAnyway(desk.show, desk.index, changeGroupId.parse(made)))
@@ -122,7 +125,8 @@ describe('undo with several people', () => {
 
   it('refuses to bring back what someone has since taken the number of', () => {
     const desk = new Desk()
-    const make = (id: string) => desk.change('anna', (draft) => draft.put('group', id, { number: 9, name: id }))
+    const make = (id: string) =>
+      desk.change('anna', (draft) => draft.put('group', id, { number: 9, name: id, colour: 'brass', pattern: null }))
     const made = make('first')
     desk.undo('anna')
     make('second')
@@ -138,7 +142,7 @@ describe('undo with several people', () => {
     const removed = desk.change('ben', (draft) => draft.remove('group', 'a'))
     expect(desk.show.all.group.has('a')).toBe(false)
     desk.toggle('ben', removed, 'dead')
-    expect(desk.show.all.group.get('a')).toEqual({ number: 1, name: 'two' })
+    expect(desk.show.all.group.get('a')).toMatchObject({ number: 1, name: 'two' })
   })
 
   it('joins quick steps of one kind into one, but not across another person’s write', () => {

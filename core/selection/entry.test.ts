@@ -1,27 +1,92 @@
 import { describe, expect, it } from 'vitest'
 import { asFixtureId } from '../show/ids'
-import { parseEntry } from './entry'
+import { completionsOf, parseEntry, type EntryWorld, type NamedSet } from './entry'
 
-const byNumber = new Map([11, 12, 13, 15, 21].map((n) => [n, asFixtureId(`f${n}`)]))
+const id = (n: number) => asFixtureId(`f${n}`)
+const set = (kind: NamedSet['kind'], name: string, members: number[], number: number | null = null): NamedSet => ({
+  kind,
+  name,
+  number,
+  members: members.map(id),
+})
+const world: EntryWorld = {
+  byNumber: new Map([11, 12, 13, 15, 21, 22].map((n) => [n, id(n)])),
+  named: [
+    set('hang', 'Bar 1', [11, 12, 13, 15]),
+    set('hang', 'Bar 2', [21, 22]),
+    set('group', 'Mid pairs', [13, 12], 3),
+    set('group', 'Front, lit', [22], 4),
+    set('type', 'Empty wash', []),
+  ],
+  lit: new Set([id(12), id(21)]),
+  selected: [id(15), id(12)],
+}
 const numbers = (text: string) => {
-  const result = parseEntry(text, byNumber)
-  return result.ok ? result.fixtures.map((id) => Number(id.slice(1))) : result.message
+  const result = parseEntry(text, world)
+  return result.ok ? result.fixtures.map((fixture) => Number(fixture.slice(1))) : result.message
 }
 
 describe('a typed selection', () => {
   it.each([
     ['12', [12]],
     ['11-13', [11, 12, 13]],
+    ['11 to 13', [11, 12, 13]],
     ['15-11', [15, 13, 12, 11]],
     ['12-15, 21', [12, 13, 15, 21]],
     ['21, 11-13, 12', [21, 11, 12, 13]],
     [' 11 - 12 ,', [11, 12]],
     ['', []],
+    ['11-22 every 2', [11, 13, 21]],
+    ['11-22 every 2 from 2', [12, 15, 22]],
+    ['bar 1', [11, 12, 13, 15]],
+    ['bar 1, -12', [11, 13, 15]],
+    ['Bar 1 every 3, not 15, 22', [11, 22]],
+    ['mid', [13, 12]],
+    ['pairs', [13, 12]],
+    ['group 3', [13, 12]],
+    ['"Front, lit"', [22]],
+    ['+21', [15, 12, 21]],
+    ['and bar 2', [15, 12, 21, 22]],
+    ['-12', [15]],
+    ['without bar 1', []],
+    ['lit', [12, 21]],
+    ['bar 1 lit', [12]],
+    ['bar 2 dark', [22]],
+    ['all every 5', [11, 22]],
+    ['selected, 11', [15, 12, 11]],
   ])('%s', (text, expected) => expect(numbers(text)).toEqual(expected))
 
-  it('says which part it did not understand and which fixture is missing', () => {
-    expect(numbers('12, bow')).toContain('“bow”')
-    expect(numbers('14')).toBe('There is no fixture 14.')
-    expect(numbers('30-40')).toBe('No fixture from 30 to 40.')
+  it.each([
+    ['12, bow', '“bow” is no number'],
+    ['14', 'There is no fixture 14.'],
+    ['30-40', 'No fixture from 30 to 40.'],
+    ['bar', '“bar” could be Bar 1, Bar 2.'],
+    ['group 9', 'There is no group 9.'],
+    ['empty wash', 'Empty wash has no fixtures.'],
+    ['11-12 every 2 from 3', 'can begin from 1 to 2'],
+    ['11-12 every 0', 'can begin from 1 to 1'],
+    ['11 lit', 'Nothing of 11 is lit.'],
+  ])('says what is wrong with %s', (text, message) => expect(numbers(text)).toContain(message))
+
+  it('tells the part it stumbles over', () => {
+    expect(parseEntry('12, bow, 13', world)).toMatchObject({ part: 'bow' })
+  })
+})
+
+describe('completing', () => {
+  const entries = (text: string) => completionsOf(text, world).map(({ entry }) => entry)
+
+  it('offers names that begin so, keeping what was typed before', () => {
+    expect(entries('11, -b')).toEqual(['11, -Bar 1', '11, -Bar 2'])
+    expect(entries('pa')).toEqual(['Mid pairs'])
+  })
+  it('quotes a name with a comma, so that it is understood', () => {
+    const [first] = entries('front')
+    expect(first).toBe('"Front, lit"')
+    expect(numbers(first ?? '')).toEqual([22])
+  })
+  it('offers words that go on from what is there', () => {
+    expect(entries('bar 1 ev')).toEqual(['bar 1 every 2'])
+    expect(entries('12')).toEqual([])
   })
 })

@@ -5,6 +5,7 @@
 import { z } from 'zod'
 import { ATTRIBUTES, CHANNEL_ROLES, FAMILIES, SHELVES } from './families'
 import * as ids from './ids'
+import { plainPattern } from '../selection/patterns'
 import { degrees, metres, point, value } from './values'
 
 const name = z.string().trim().min(1, 'a name is wanted').max(120)
@@ -113,7 +114,22 @@ const level = z.strictObject({
 })
 
 export const showRecord = z.strictObject({ name, venue: ids.venueId })
-export const person = z.strictObject({ name, take: families })
+export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
+/**
+ * `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
+ * time only. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
+ * brought out to be seen: on stage, never in the hand.
+ */
+export const person = z.strictObject({
+  name,
+  take: families,
+  neutral: families,
+  neutralOnce: z.boolean(),
+  blind: z.boolean(),
+  highlight: z.enum(HIGHLIGHTS),
+})
+/** A fixture a person brings out to be seen. */
+export const highlighted = z.strictObject({ person: ids.personId, fixture: ids.fixtureId })
 export const fixtureType = z.strictObject({
   maker: name,
   name,
@@ -195,8 +211,11 @@ export const target = z
   .strictObject({ name, form: targetForm, setPiece: ids.setPieceId.nullable(), local: point.nullable() })
   .refine((t) => (t.setPiece === null) === (t.local === null), 'a tied target has a place on its set piece')
 export const targetPlace = z.strictObject({ venue: ids.venueId, target: ids.targetId, position: point })
-export const group = z.strictObject({ number: entryNumber, name })
+export const group = z.strictObject({ number: entryNumber, name, colour, pattern: plainPattern.nullable() })
 export const groupMember = z.strictObject({ group: ids.groupId, fixture: ids.fixtureId, order: z.number() })
+/** The fixtures one may touch while the set is on. */
+export const workingSet = z.strictObject({ name })
+export const workingSetMember = z.strictObject({ workingSet: ids.workingSetId, fixture: ids.fixtureId })
 export const palette = z.strictObject({
   number: entryNumber,
   name,
@@ -267,6 +286,9 @@ export const ENTITY_SCHEMAS = {
   cue,
   cueValue,
   handValue,
+  highlighted,
+  workingSet,
+  workingSetMember,
 } as const
 
 export type Kind = keyof typeof ENTITY_SCHEMAS
@@ -295,10 +317,20 @@ export const KINDS: readonly Kind[] = [
   'cue',
   'cueValue',
   'handValue',
+  'highlighted',
+  'workingSet',
+  'workingSetMember',
 ]
 
 /** Kinds that are one register as a whole: their parts mean nothing alone. */
-export const WHOLE_KINDS = ['groupMember', 'paletteValue', 'cueValue', 'handValue'] as const satisfies readonly Kind[]
+export const WHOLE_KINDS = [
+  'groupMember',
+  'paletteValue',
+  'cueValue',
+  'handValue',
+  'highlighted',
+  'workingSetMember',
+] as const satisfies readonly Kind[]
 export type WholeKind = (typeof WHOLE_KINDS)[number]
 export type RecordKind = Exclude<Kind, WholeKind>
 

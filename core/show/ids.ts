@@ -17,6 +17,7 @@ export const hangId = text.brand<'HangId'>()
 export const setPieceId = text.brand<'SetPieceId'>()
 export const targetId = text.brand<'TargetId'>()
 export const groupId = text.brand<'GroupId'>()
+export const workingSetId = text.brand<'WorkingSetId'>()
 export const paletteId = text.brand<'PaletteId'>()
 export const cueListId = text.brand<'CueListId'>()
 export const cueId = text.brand<'CueId'>()
@@ -35,6 +36,7 @@ export type HangId = z.infer<typeof hangId>
 export type SetPieceId = z.infer<typeof setPieceId>
 export type TargetId = z.infer<typeof targetId>
 export type GroupId = z.infer<typeof groupId>
+export type WorkingSetId = z.infer<typeof workingSetId>
 export type PaletteId = z.infer<typeof paletteId>
 export type CueListId = z.infer<typeof cueListId>
 export type CueId = z.infer<typeof cueId>
@@ -42,6 +44,8 @@ export type CueId = z.infer<typeof cueId>
 /** Ids read back from the keys of the show's own maps: they were checked when they were written. */
 export const asFixtureId = (key: string): FixtureId => fixtureId.parse(key)
 export const asTargetId = (key: string): TargetId => targetId.parse(key)
+export const asGroupId = (key: string): GroupId => groupId.parse(key)
+export const asWorkingSetId = (key: string): WorkingSetId => workingSetId.parse(key)
 export const asPaletteId = (key: string): PaletteId => paletteId.parse(key)
 export const asCueId = (key: string): CueId => cueId.parse(key)
 export const asCueListId = (key: string): CueListId => cueListId.parse(key)

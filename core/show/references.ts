@@ -54,6 +54,14 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
     { field: 'person', to: 'person' },
     { field: 'fixture', to: 'fixture' },
   ],
+  highlighted: [
+    { field: 'person', to: 'person' },
+    { field: 'fixture', to: 'fixture' },
+  ],
+  workingSetMember: [
+    { field: 'workingSet', to: 'workingSet' },
+    { field: 'fixture', to: 'fixture' },
+  ],
 }
 
 /** A reference that points at nothing. */
@@ -119,4 +127,6 @@ const KINDS_IN_ORDER = [
   'cue',
   'cueValue',
   'handValue',
+  'highlighted',
+  'workingSetMember',
 ] as const satisfies readonly Kind[]

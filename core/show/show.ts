@@ -39,6 +39,9 @@ export function emptyShow(id: ShowId): Show {
       cue: new Map(),
       cueValue: new Map(),
       handValue: new Map(),
+      highlighted: new Map(),
+      workingSet: new Map(),
+      workingSetMember: new Map(),
     },
   }
 }

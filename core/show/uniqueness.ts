@@ -13,6 +13,7 @@ const UNIQUE_BY: Readonly<Partial<Record<Kind, readonly string[]>>> = {
   setPiece: ['name'],
   target: ['name'],
   group: ['number'],
+  workingSet: ['name'],
   palette: ['number'],
   cueList: ['number'],
   cue: ['list', 'number'],

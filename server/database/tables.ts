@@ -13,7 +13,17 @@ const value = { attribute: plain('attribute'), value: json('value') }
 
 const TABLES: { readonly [K in Kind]: Table<K> } = {
   show: { name: 'show_record', columns: { name: plain('name'), venue: plain('venue') } },
-  person: { name: 'person', columns: { name: plain('name'), take: plain('take') } },
+  person: {
+    name: 'person',
+    columns: {
+      name: plain('name'),
+      take: plain('take'),
+      neutral: plain('neutral'),
+      neutralOnce: plain('neutral_once'),
+      blind: plain('blind'),
+      highlight: plain('highlight'),
+    },
+  },
   fixtureType: {
     name: 'fixture_type',
     columns: {
@@ -98,7 +108,15 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
     name: 'target_place',
     columns: { venue: plain('venue'), target: plain('target'), position: point('position') },
   },
-  group: { name: 'group', columns: { number: decimal('number'), name: plain('name') } },
+  group: {
+    name: 'group',
+    columns: {
+      number: decimal('number'),
+      name: plain('name'),
+      colour: plain('colour'),
+      pattern: json('pattern'),
+    },
+  },
   groupMember: {
     name: 'group_member',
     columns: { group: plain('group'), fixture: plain('fixture'), order: plain('order') },
@@ -142,6 +160,12 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
   },
   cueValue: { name: 'cue_value', columns: { cue: plain('cue'), fixture: plain('fixture'), ...value } },
   handValue: { name: 'hand_value', columns: { person: plain('person'), fixture: plain('fixture'), ...value } },
+  highlighted: { name: 'highlighted', columns: { person: plain('person'), fixture: plain('fixture') } },
+  workingSet: { name: 'working_set', columns: { name: plain('name') } },
+  workingSetMember: {
+    name: 'working_set_member',
+    columns: { workingSet: plain('working_set'), fixture: plain('fixture') },
+  },
 }
 
 export function tableName(kind: Kind): string {

@@ -4,6 +4,7 @@
  * range and their number of channels.
  */
 import type { Knex } from 'knex'
+import { journalledField } from './journalledField'
 
 const ATTRIBUTES = `'intensity','position','zoom','edge','iris','red','green','blue','colourWheel','gobo','gobo2','shutterTop','shutterRight','shutterBottom','shutterLeft'`
 const KEY = `show_id text not null references show (id) on delete cascade, id text not null, primary key (show_id, id)`
@@ -27,17 +28,6 @@ const OLD_MODE = `jsonb_build_array(
   ${CHANNEL('Pan', 'pan', '1', '2', 'pan_min', 'pan_max')}, ${CHANNEL('Tilt', 'tilt', '3', '4', 'tilt_min', 'tilt_max')},
   ${CHANNEL('Intensity', 'intensity', '5', 'null', '0', '1')}, ${CHANNEL('Kept free', 'other', 'greatest(channels, 6)', 'null', '0', '1')})`
 
-/** Things made or taken out by journalled commands carry their new field from now on, beside one they had. */
-const JOURNAL = (kind: string, beside: string, field: string, value: (side: string) => string) =>
-  [
-    ['after', 'before'],
-    ['before', 'after'],
-  ].map(
-    ([side = '', other = '']) => `insert into journal_write (show_id, seq, place, register, ${side})
-      select w.show_id, w.seq, 100000 + w.place, replace(w.register, '/${beside}', '/${field}'), ${value(`w.${side}`)}
-      from journal_write w where w.register like '${kind}/%/${beside}' and w.${side} is not null and w.${other} is null`,
-  )
-
 const STATEMENTS = [
   ...WIDER_ATTRIBUTES,
   `alter table fixture_type drop constraint fixture_type_has_check`,
@@ -59,9 +49,9 @@ const STATEMENTS = [
   `alter table fixture add constraint fixture_mode_of_type foreign key (show_id, type, mode)
     references fixture_mode (show_id, type, id) deferrable initially deferred,
     add constraint fixture_mode_needs_type check (mode is null or type is not null)`,
-  ...JOURNAL('fixture', 'type', 'mode', (side) => `to_jsonb((${side} #>> '{}') || '.mode')`),
-  ...JOURNAL('venue', 'keepClear', 'levels', () => `'[]'::jsonb`),
-  ...JOURNAL('setPiece', 'solids', 'layer', () => `'null'::jsonb`),
+  ...journalledField('fixture', 'type', 'mode', (side) => `to_jsonb((${side} #>> '{}') || '.mode')`),
+  ...journalledField('venue', 'keepClear', 'levels', () => `'[]'::jsonb`),
+  ...journalledField('setPiece', 'solids', 'layer', () => `'null'::jsonb`),
   `alter table venue add column levels jsonb not null default '[]'`,
   `alter table venue alter column levels drop default`,
   `create table layer (${KEY}, name text not null, visible boolean not null, locked boolean not null,

@@ -1,0 +1,27 @@
+/** Renames, renumbers or colours a group, changes its pattern, or who is in it and in which order. */
+import { z } from 'zod'
+import { Draft } from '../show/draft'
+import { group as groupSchema } from '../show/entities'
+import { fixtureId, groupId } from '../show/ids'
+import { command, done, refuse } from './command'
+import { groupNumberTaken, putGroupMembers } from './groupMembers'
+import { listInWords } from './wording'
+
+export const changeGroup = command({
+  input: groupSchema.partial().extend({ group: groupId, fixtures: z.array(fixtureId).min(1).optional() }),
+  undoable: true,
+  run(show, { group, fixtures, ...fields }) {
+    const known = show.all.group.get(group)
+    if (!known) return refuse('unknown group', 'This group is no longer in the show.', 'group')
+    const refusal = fields.number === undefined ? null : groupNumberTaken(show, fields.number, group)
+    if (refusal) return refusal
+    const draft = new Draft(show)
+    if (fields.number !== undefined) draft.set('group', group, 'number', fields.number)
+    if (fields.name !== undefined) draft.set('group', group, 'name', fields.name)
+    if (fields.colour !== undefined) draft.set('group', group, 'colour', fields.colour)
+    if (fields.pattern !== undefined) draft.set('group', group, 'pattern', fields.pattern)
+    if (fixtures) putGroupMembers(show, draft, group, fixtures)
+    const what = [...Object.keys(fields), ...(fixtures ? ['members'] : [])]
+    return done(draft.changes(), `change the ${listInWords(what)} of group ${known.name}`)
+  },
+})

@@ -1,0 +1,21 @@
+/** Statements that carry the journal along when things get a new field. */
+
+/**
+ * Things made or taken out by journalled commands carry their new field from now on, beside one
+ * they had. `value` is an SQL expression of the field's worth, given that of the field beside it.
+ */
+export function journalledField(
+  kind: string,
+  beside: string,
+  field: string,
+  value: (side: string) => string,
+): string[] {
+  return [
+    ['after', 'before'],
+    ['before', 'after'],
+  ].map(
+    ([side = '', other = '']) => `insert into journal_write (show_id, seq, place, register, ${side})
+      select w.show_id, w.seq, 100000 + w.place, replace(w.register, '/${beside}', '/${field}'), ${value(`w.${side}`)}
+      from journal_write w where w.register like '${kind}/%/${beside}' and w.${side} is not null and w.${other} is null`,
+  )
+}
