@@ -2,6 +2,7 @@
 import type { Ref } from 'vue'
 import { add, subtract, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId, TargetId } from '#core/show/ids'
+import { isInside } from '#core/venue/outline'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
 import type { AimDrag } from '../stores/desk'
 import type { PlanView, ScreenPoint } from './usePlanView'
@@ -95,6 +96,49 @@ function fixturesIn(spots: ReadonlyMap<FixtureId, ScreenPoint>, from: ScreenPoin
     .filter(([, point]) => isBetween(point.x, from.x, to.x) && isBetween(point.y, from.y, to.y))
     .sort(([, a], [, b]) => first(a) - first(b) || second(a) - second(b))
     .map(([id]) => id)
+}
+
+interface LassoDragContext {
+  readonly start: ScreenPoint
+  readonly lasso: Ref<readonly ScreenPoint[]>
+  readonly spots: () => ReadonlyMap<FixtureId, ScreenPoint>
+  readonly select: (fixtures: FixtureId[]) => void
+  readonly click: () => void
+}
+
+/** Pixels between the points of a lasso. */
+const LASSO_STEP = 4
+
+/** Draws round fixtures; what is inside is selected in the order the line came past it. */
+export function lassoDrag({ start, lasso, spots, select, click }: LassoDragContext): Drag {
+  let line: ScreenPoint[] = [start]
+  return {
+    move: (point) => {
+      const last = line.at(-1)
+      if (last && Math.hypot(point.x - last.x, point.y - last.y) < LASSO_STEP) return
+      line = [...line, point]
+      lasso.value = line
+    },
+    drop: () => {
+      lasso.value = []
+      if (line.length < 3) click()
+      else select(fixturesRound(spots(), line))
+    },
+    cancel: () => (lasso.value = []),
+  }
+}
+
+/** The fixtures inside a line that closes itself, by the nearest place on it, from its start on. */
+function fixturesRound(spots: ReadonlyMap<FixtureId, ScreenPoint>, line: readonly ScreenPoint[]): FixtureId[] {
+  const passedAt = ({ x, y }: ScreenPoint) => {
+    const distances = line.map((point) => Math.hypot(point.x - x, point.y - y))
+    return distances.indexOf(Math.min(...distances))
+  }
+  return [...spots]
+    .filter(([, spot]) => isInside(line, spot))
+    .map(([id, spot]) => ({ id, at: passedAt(spot) }))
+    .sort((a, b) => a.at - b.at)
+    .map(({ id }) => id)
 }
 
 interface MoveDragContext {

@@ -31,9 +31,23 @@ export function useFocusKeys(
   }
 
   useStageKeys(stage, {
-    tools: { s: 'select', a: 'aim', m: 'move' },
     arrow: nudge,
     digit: startEntry,
-    acts: { PageDown: () => stepCue(1), PageUp: () => stepCue(-1) },
+    acts: {
+      'select tool': () => (desk.tool = 'select'),
+      'lasso tool': () => (desk.tool = 'lasso'),
+      'aim tool': () => (desk.tool = 'aim'),
+      'move tool': () => (desk.tool = 'move'),
+      'next subset': () => selection.stepBy(1),
+      'previous subset': () => selection.stepBy(-1),
+      'whole selection': selection.backToWhole,
+      'last selection': selection.goBack,
+      reverse: () => selection.bringInto('reverse'),
+      invert: selection.invert,
+      'same type': () => selection.addAlike('type'),
+      'same hang': () => selection.addAlike('hang'),
+      'next cue': () => stepCue(1),
+      'previous cue': () => stepCue(-1),
+    },
   })
 }

@@ -3,7 +3,7 @@
  * and can take the light by its handle; with the aim tool it sends the selection's light anywhere;
  * with the move tool it takes things; with the lens tool it says where light is wanted.
  */
-import { ref, type ComputedRef, type Ref } from 'vue'
+import { ref, shallowRef, type ComputedRef, type Ref } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
 import type { FixtureId, HangId, SetPieceId, TargetId } from '#core/show/ids'
 import { entity, showRecordOf } from '#core/show/show'
@@ -14,9 +14,9 @@ import { useDesk, type AimDrag } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
-import { aimDrag, boxDrag, nearestTarget, type Box } from './planDrags'
+import { aimDrag, boxDrag, lassoDrag, nearestTarget, type Box } from './planDrags'
 import { usePlanDrag } from './usePlanDrag'
-import type { PlanView } from './usePlanView'
+import type { PlanView, ScreenPoint } from './usePlanView'
 import { useThingMoves } from './useThingMoves'
 
 export function usePlanPointer(
@@ -32,6 +32,7 @@ export function usePlanPointer(
   const dragging = usePlanDrag(sheet)
   const things = useThingMoves(plan, dragging)
   const box = ref<Box | null>(null)
+  const lasso = shallowRef<readonly ScreenPoint[]>([])
 
   const isAiming = () => desk.tool === 'aim' && selection.fixtures.length > 0
 
@@ -60,21 +61,29 @@ export function usePlanPointer(
     desk.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
   }
 
+  /** Shift adds, Ctrl takes out. */
+  function selectFound(event: PointerEvent, found: FixtureId[]) {
+    if (event.shiftKey) selection.add(found)
+    else if (event.ctrlKey || event.metaKey) selection.set(selection.whole.filter((id) => !found.includes(id)))
+    else selection.set(found)
+  }
+
   function onBackground(event: PointerEvent) {
     if (isAiming()) return aiming(event, null)
     if (desk.tool === 'lens') return placeLens(event)
+    const start = dragging.at(event)
+    const context = {
+      start,
+      spots: () => new Map([...spots.value].map(([id, spot]) => [id, plan.toScreen(spot)])),
+      select: (found: FixtureId[]) => selectFound(event, found),
+      click: () => {
+        if (event.shiftKey || desk.tool === 'aim') return
+        selection.clear()
+        chosen.clear()
+      },
+    }
     dragging.begin(event, () =>
-      boxDrag({
-        start: dragging.at(event),
-        box,
-        spots: () => new Map([...spots.value].map(([id, spot]) => [id, plan.toScreen(spot)])),
-        select: (found) => (event.shiftKey ? selection.add(found) : selection.set(found)),
-        click: () => {
-          if (event.shiftKey || desk.tool === 'aim') return
-          selection.clear()
-          chosen.clear()
-        },
-      }),
+      desk.tool === 'lasso' ? lassoDrag({ ...context, lasso }) : boxDrag({ ...context, box }),
     )
   }
 
@@ -114,6 +123,7 @@ export function usePlanPointer(
 
   return {
     box,
+    lasso,
     onBackground,
     onFixture,
     onTarget,

@@ -53,7 +53,12 @@ export function useRigKeys(stage: () => StageKeys | null) {
   }
 
   useStageKeys(stage, {
-    tools: { s: 'select', m: 'move', l: 'lens' },
+    acts: {
+      'select tool': () => (desk.tool = 'select'),
+      'lasso tool': () => (desk.tool = 'lasso'),
+      'move tool': () => (desk.tool = 'move'),
+      'lens tool': () => (desk.tool = 'lens'),
+    },
     arrow: nudge,
     letGo: () => {
       chosen.clear()

@@ -1,9 +1,10 @@
 /** The keys of a room with a stage: tools, the view, keeping or putting back what is proposed. */
 import { useEventListener } from '@vueuse/core'
-import { useDesk, type Tool } from '../stores/desk'
+import { useDesk } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
 import { isTyping } from './isTyping'
+import { useActions, type Acts } from './useActions'
 
 export interface StageKeys {
   cancel(): boolean
@@ -15,11 +16,10 @@ export interface StageKeys {
 
 /** What the keys mean beyond what every stage shares. */
 export interface RoomKeys {
-  readonly tools: Readonly<Record<string, Tool>>
+  readonly acts: Acts
   /** An arrow key; tells whether it was used, else the view moves. */
   readonly arrow: (by: { readonly x: number; readonly y: number }, isFine: boolean) => boolean
   readonly digit?: (digit: string) => void
-  readonly acts?: Readonly<Record<string, () => void>>
   /** What Escape lets go of last, after a drag, a proposal and a tool. */
   readonly letGo?: () => void
 }
@@ -54,14 +54,12 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
     }
   }
 
-  const acts: Readonly<Record<string, () => void>> = {
-    Escape: escape,
-    f: () => stage()?.fit(),
-    '+': () => stage()?.zoomIn(),
-    '=': () => stage()?.zoomIn(),
-    '-': () => stage()?.zoomOut(),
+  useActions({
+    fit: () => stage()?.fit(),
+    nearer: () => stage()?.zoomIn(),
+    further: () => stage()?.zoomOut(),
     ...room.acts,
-  }
+  })
 
   function onArrow(event: KeyboardEvent, by: { readonly x: number; readonly y: number }) {
     event.preventDefault()
@@ -71,8 +69,6 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
   useEventListener('keydown', (event) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const arrow = ARROWS[event.key]
-    const tool = room.tools[event.key.toLowerCase()]
-    const act = acts[event.key] ?? acts[event.key.toLowerCase()]
     if (room.digit && /^\d$/.test(event.key)) {
       event.preventDefault()
       room.digit(event.key)
@@ -80,11 +76,9 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
       if (!proposal.current?.settled || answersEnter(event.target)) return
       event.preventDefault()
       void proposal.keep()
-    } else if (arrow) onArrow(event, arrow)
-    else if (tool) desk.tool = tool
-    else if (act) {
+    } else if (event.key === 'Escape') {
       event.preventDefault()
-      act()
-    }
+      escape()
+    } else if (arrow) onArrow(event, arrow)
   })
 }

@@ -10,7 +10,7 @@ import { useProposal } from './proposal'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
-export type Tool = 'select' | 'aim' | 'move' | 'lens'
+export type Tool = 'select' | 'lasso' | 'aim' | 'move' | 'lens'
 /** The room that draws the stage: in Focus one aims at what one presses, in Rig one looks at it. */
 export type StageRoom = 'focus' | 'rig'
 export type StageView = 'plan' | 'section' | 'space'
@@ -44,6 +44,8 @@ export const useDesk = defineStore('desk', () => {
   const lensPlace = shallowRef<LensPlace | null>(null)
   const aimDrag = shallowRef<AimDrag | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)
+  /** What an entry being typed would select. */
+  const meant = shallowRef<readonly FixtureId[]>([])
 
   /** The stage as it stands, by fixture: with what is proposed, without a drag of the light. */
   const standing = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
@@ -87,5 +89,19 @@ export const useDesk = defineStore('desk', () => {
     return show.send('aimAtTarget', { fixtures, target, offset: ORIGIN, along: alongOf(target) })
   }
 
-  return { room, tool, view, section, guides, lensPlace, aimDrag, hoveredPalette, standing, seen, dropAim, aimAt }
+  return {
+    room,
+    tool,
+    view,
+    section,
+    guides,
+    lensPlace,
+    aimDrag,
+    hoveredPalette,
+    meant,
+    standing,
+    seen,
+    dropAim,
+    aimAt,
+  }
 })

@@ -1,34 +1,142 @@
-/** Which fixtures this window has selected, in order. Never stored: it belongs to the window. */
+/**
+ * Which fixtures this window has selected, in order, and the subset of them that is worked on.
+ * Never stored: it belongs to the window.
+ */
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import { patternGroupsOf } from '#core/groups/groups'
+import { alike, inverted, ordered, type Order } from '#core/selection/order'
+import { subsetsOf, type Pattern } from '#core/selection/patterns'
 import type { FixtureId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
+import { useMessages } from './messages'
 import { useShow } from './show'
+import { useWorkingSet } from './workingSet'
+
+/** Selections one can go back to. */
+const REMEMBERED = 50
+const ONE_BY_ONE: Pattern = { kind: 'single' }
 
 export const useSelection = defineStore('selection', () => {
   const show = useShow()
+  const messages = useMessages()
+  const workingSet = useWorkingSet()
   const chosen = shallowRef<readonly FixtureId[]>([])
+  const earlier = shallowRef<readonly (readonly FixtureId[])[]>([])
+  const pattern = shallowRef<Pattern | null>(null)
+  /** Which subset is worked on; null for the whole. */
+  const step = ref<number | null>(null)
 
-  /** The selection without fixtures that have gone. */
-  const fixtures = computed(() => chosen.value.filter((id) => show.view?.all.fixture.has(id)))
+  const rig = computed(() => (show.view ? rigOf(show.view) : new Map<never, never>()))
+  /** The whole selection without fixtures that have gone or may not be touched. */
+  const whole = computed(() =>
+    chosen.value.filter((id) => show.view?.all.fixture.has(id) === true && workingSet.isIn(id)),
+  )
+  const subsets = computed(() =>
+    show.view && pattern.value ? subsetsOf(pattern.value, whole.value, patternGroupsOf(show.view)) : [],
+  )
+  /** What is worked on: the subset, or the whole selection. */
+  const fixtures = computed<readonly FixtureId[]>(() =>
+    step.value === null ? whole.value : (subsets.value[step.value] ?? whole.value),
+  )
   const order = computed(() => new Map(fixtures.value.map((id, i) => [id, i + 1])))
+  /** Selected, but not in the subset that is worked on. */
+  const waiting = computed<ReadonlySet<FixtureId>>(() => new Set(whole.value.filter((id) => !order.value.has(id))))
+
+  function take(ids: readonly FixtureId[]) {
+    chosen.value = ids
+    pattern.value = null
+    step.value = null
+  }
 
   function set(ids: readonly FixtureId[]) {
-    chosen.value = [...new Set(ids)]
+    const allowed = [...new Set(ids)].filter((id) => workingSet.isIn(id))
+    const outside = new Set(ids).size - allowed.length
+    if (outside > 0)
+      messages.say(
+        `${outside} ${outside === 1 ? 'fixture is' : 'fixtures are'} outside the working set ${workingSet.name}.`,
+      )
+    if (chosen.value.length > 0) earlier.value = [...earlier.value, chosen.value].slice(-REMEMBERED)
+    take(allowed)
   }
 
   function add(ids: readonly FixtureId[]) {
-    set([...chosen.value, ...ids])
+    set([...whole.value, ...ids])
   }
 
   /** Takes fixtures in, or lets go of them when all are in already. */
   function toggle(ids: readonly FixtureId[]) {
-    if (ids.every((id) => chosen.value.includes(id))) chosen.value = chosen.value.filter((id) => !ids.includes(id))
+    if (ids.every((id) => whole.value.includes(id))) set(whole.value.filter((id) => !ids.includes(id)))
     else add(ids)
   }
 
   function clear() {
-    chosen.value = []
+    if (chosen.value.length > 0) set([])
   }
 
-  return { fixtures, order, set, add, toggle, clear }
+  /** Goes back to the selection before this one. */
+  function goBack() {
+    const last = earlier.value.at(-1)
+    if (!last) return
+    earlier.value = earlier.value.slice(0, -1)
+    take(last)
+  }
+
+  /** Orders the selection anew; its pattern goes on over the new order. */
+  function bringInto(by: Order) {
+    const kept = pattern.value
+    set(ordered(whole.value, by, rig.value))
+    pattern.value = kept
+  }
+
+  const invert = () => set(inverted(whole.value, rig.value).filter((id) => workingSet.isIn(id)))
+  const addAlike = (by: 'type' | 'hang') => set(alike(whole.value, by, rig.value).filter((id) => workingSet.isIn(id)))
+
+  function part(by: Pattern | null) {
+    pattern.value = by
+    step.value = by === null ? null : 0
+  }
+
+  /** Has a pattern at hand without stepping into it. */
+  function keepPattern(by: Pattern) {
+    pattern.value = by
+    step.value = null
+  }
+
+  /** To the next subset or the previous one, round and round; without a pattern, fixture by fixture. */
+  function stepBy(by: 1 | -1) {
+    if (whole.value.length === 0) return
+    pattern.value ??= ONE_BY_ONE
+    const count = subsets.value.length
+    if (count === 0) return
+    if (step.value === null) step.value = by === 1 ? 0 : count - 1
+    else step.value = (step.value + by + count) % count
+  }
+
+  function backToWhole() {
+    step.value = null
+  }
+
+  return {
+    whole,
+    fixtures,
+    order,
+    waiting,
+    pattern,
+    subsets,
+    step,
+    canGoBack: computed(() => earlier.value.length > 0),
+    set,
+    add,
+    toggle,
+    clear,
+    goBack,
+    bringInto,
+    invert,
+    addAlike,
+    part,
+    keepPattern,
+    stepBy,
+    backToWhole,
+  }
 })

@@ -158,8 +158,9 @@ function byBeginning(subject: string, world: EntryWorld): Found {
 function beginningWith(subject: string, named: readonly NamedSet[]): NamedSet[] {
   const wanted = plain(subject)
   if (wanted === '') return []
-  const starts = named.filter(({ name }) => plain(name).startsWith(wanted))
-  const inside = named.filter((set) => !starts.includes(set) && plain(set.name).includes(` ${wanted}`))
+  const sorted = [...named].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
+  const starts = sorted.filter(({ name }) => plain(name).startsWith(wanted))
+  const inside = sorted.filter((set) => !starts.includes(set) && plain(set.name).includes(` ${wanted}`))
   return [...starts, ...inside]
 }
 
@@ -176,7 +177,7 @@ export interface Completion {
 const WORDS = ['all', 'lit', 'dark', 'every 2', 'without'] as const
 
 /** The names and words the last clause of an entry may become. */
-export function completionsOf(text: string, world: EntryWorld, most = 6): Completion[] {
+export function completionsOf(text: string, world: EntryWorld, most = 8): Completion[] {
   const last = clausesOf(text).at(-1) ?? ''
   const sign = SIGN.exec(last)?.[0] ?? /^\s*/.exec(last)?.[0] ?? ''
   const begun = last.slice(sign.length).replace(/^(group|hang|type)\s+/i, '')

@@ -7,7 +7,7 @@ import { hangsOf } from '#core/show/rig'
 import type { Family } from '#core/show/families'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { PALETTE_FILL } from './paletteColours'
+import { PALETTE_FILL } from '../shelf/paletteColours'
 
 const props = defineProps<{ show: Show; list: ListInOrder; family: Family; looked: CueId | null }>()
 const emit = defineEmits<{ look: [cue: CueId]; go: [cue: CueId] }>()

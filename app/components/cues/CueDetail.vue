@@ -8,7 +8,7 @@ import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { useShow } from '../../stores/show'
 import StagePicture from '../shelf/StagePicture.vue'
-import { PALETTE_FILL } from './paletteColours'
+import { PALETTE_FILL } from '../shelf/paletteColours'
 
 const props = defineProps<{ show: Show; list: ListInOrder; cue: CueId }>()
 const store = useShow()

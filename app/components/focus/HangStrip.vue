@@ -3,12 +3,14 @@
 import { computed, nextTick, ref } from 'vue'
 import { asFixtureId } from '#core/show/ids'
 import type { RiggedHang } from '#core/show/rig'
+import { NUMBER_CLASS, SIGN_CLASS, useFixtureLook } from '../../composables/useFixtureLook'
 import { useSelection } from '../../stores/selection'
 import FixtureGlyph from '../stage/FixtureGlyph.vue'
 
 const props = defineProps<{ hang: RiggedHang }>()
 const emit = defineEmits<{ retrim: [height: number] }>()
 const selection = useSelection()
+const lookOf = useFixtureLook()
 
 const WIDTH = 222
 const EDGE = 12
@@ -108,14 +110,14 @@ function pickAll(event: MouseEvent) {
           :form="spot.form"
           transform="scale(0.8)"
           stroke-width="1.500"
-          :class="selection.order.has(spot.id) ? 'fill-coral-deep stroke-coral' : 'fill-night stroke-mist'"
+          :class="SIGN_CLASS[lookOf([spot.id])]"
         />
         <text
           v-if="spot.isNamed"
           y="19"
           text-anchor="middle"
           class="font-mono text-[10px]"
-          :class="selection.order.has(spot.id) ? 'fill-coral' : 'fill-mist'"
+          :class="NUMBER_CLASS[lookOf([spot.id])]"
         >
           {{ spot.number }}
         </text>

@@ -9,11 +9,13 @@ import { FAMILIES, SHELF_TAKES, SHELVES, type Shelf } from '#core/show/families'
 import type { Show } from '#core/show/show'
 import { useHand } from '../../composables/useHand'
 import { useShow } from '../../stores/show'
+import { useWorkingSet } from '../../stores/workingSet'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ clear: [] }>()
 const store = useShow()
 const hand = useHand()
+const workingSet = useWorkingSet()
 
 type What = 'palette' | 'cue'
 const what = ref<What | null>(null)
@@ -28,8 +30,12 @@ const nameField = ref<HTMLInputElement | null>(null)
 const lists = computed(() => listsInOrder(props.show))
 const list = computed(() => lists.value.find(({ id }) => id === listId.value) ?? lists.value[0])
 const allowed = computed(() => (what.value === 'cue' ? FAMILIES : SHELF_TAKES[shelf.value]))
-const taken = computed(() => (store.person ? takenFromHand(props.show, store.person, allowed.value) : null))
-const takenNow = computed(() => (store.person ? takenFromHand(props.show, store.person, FAMILIES) : null))
+const taken = computed(() =>
+  store.person ? takenFromHand(props.show, store.person, allowed.value, workingSet.current) : null,
+)
+const takenNow = computed(() =>
+  store.person ? takenFromHand(props.show, store.person, FAMILIES, workingSet.current) : null,
+)
 const families = computed(() => listInWords(FAMILIES.filter((f) => taken.value?.families.includes(f))))
 const loose = computed(() => taken.value?.values.filter((v) => v.value.kind !== 'link').length ?? 0)
 const fixtures = computed(() => {
@@ -106,8 +112,15 @@ async function record() {
           fall: Number(rise.value.replace(',', '.')),
           move: null,
           travel: 'angle',
+          workingSet: workingSet.current,
         })
-      : await store.send('recordPalette', { number: typed, name: name.value, colour: colour.value, shelf: shelf.value })
+      : await store.send('recordPalette', {
+          number: typed,
+          name: name.value,
+          colour: colour.value,
+          shelf: shelf.value,
+          workingSet: workingSet.current,
+        })
   if (!done) return
   what.value = null
   name.value = ''

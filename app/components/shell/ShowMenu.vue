@@ -71,6 +71,9 @@ const item = (active: boolean) => [
       <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'import'">Import a rig</button></MenuItem
       >
+      <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'keys'">Keyboard map</button></MenuItem
+      >
       <MenuItem v-slot="{ active }">
         <button type="button" :class="item(active)" @click="theme.toggle()">
           {{ theme.isPaper.value ? 'Night theme' : 'Paper theme' }}

@@ -3,18 +3,24 @@
 import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import type { DrawnHang } from '../../composables/fixtureSpots'
+import { useFixtureLook } from '../../composables/useFixtureLook'
 import { usePlan } from '../../composables/planKey'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
 import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
 
 const props = defineProps<{
   hangs: readonly DrawnHang[]
-  order: ReadonlyMap<FixtureId, number>
   marked: ReadonlySet<FixtureId>
   /** Whether hangs answer the pointer, and whether they can be dragged. */
   grabbable: boolean
   movable: boolean
   chosen: string | null
 }>()
+const selection = useSelection()
+const desk = useDesk()
+const lookOf = useFixtureLook()
+const meant = computed(() => new Set(desk.meant))
 const emit = defineEmits<{
   pick: [event: PointerEvent, fixtures: readonly FixtureId[]]
   grabHang: [event: PointerEvent, hang: HangId]
@@ -59,8 +65,10 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
       ...fixture,
       at,
       isNumbered,
-      order: props.order.get(fixture.members.find((member) => props.order.has(member)) ?? fixture.id),
+      order: selection.order.get(fixture.members.find((member) => selection.order.has(member)) ?? fixture.id),
+      look: lookOf(fixture.members),
       isMarked: fixture.members.some((member) => props.marked.has(member)),
+      isMeant: fixture.members.some((member) => meant.value.has(member)),
     }
   })
 }

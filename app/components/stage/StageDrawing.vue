@@ -10,6 +10,7 @@ import { usePlanPointer } from '../../composables/usePlanPointer'
 import { usePlanView, type Extent } from '../../composables/usePlanView'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import { pathOf } from './svgPath'
 
 const props = defineProps<{
   label: string
@@ -74,6 +75,12 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
         <svg class="pointer-events-none absolute inset-0 size-full">
           <g class="pointer-events-auto"><slot :pointer="pointer" /></g>
           <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" />
+          <path
+            v-if="pointer.lasso.value.length"
+            :d="pathOf(pointer.lasso.value)"
+            class="fill-shoal/10 stroke-shoal"
+            stroke-dasharray="4 3"
+          />
           <rect
             v-if="pointer.box.value"
             class="fill-shoal/10 stroke-shoal"

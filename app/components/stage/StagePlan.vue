@@ -7,7 +7,6 @@ import { PLAN } from '../../composables/projections'
 import { useStageLayers } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
-import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
@@ -22,7 +21,6 @@ const props = defineProps<{ show: Show; poolsAtFloor: boolean }>()
 const store = useShow()
 const desk = useDesk()
 const things = useChosen()
-const selection = useSelection()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
@@ -73,7 +71,6 @@ defineExpose({
     <template #default="{ pointer }">
       <PlanRig
         :hangs="hangs"
-        :order="selection.order"
         :marked="marked"
         :grabbable="isGrabbable"
         :movable="desk.tool === 'move'"

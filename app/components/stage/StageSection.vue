@@ -6,7 +6,6 @@ import { sectionHangs, sectionSpots } from '../../composables/sectionHangs'
 import { useStageLayers } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
-import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import type { Show } from '#core/show/show'
 import LensMark from './LensMark.vue'
@@ -22,7 +21,6 @@ const props = defineProps<{ show: Show }>()
 const store = useShow()
 const desk = useDesk()
 const things = useChosen()
-const selection = useSelection()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
@@ -82,7 +80,6 @@ defineExpose({
     <template #default="{ pointer }">
       <PlanRig
         :hangs="hangs"
-        :order="selection.order"
         :marked="marked"
         :grabbable="isGrabbable"
         :movable="desk.tool === 'move'"

@@ -1,19 +1,33 @@
 <script setup lang="ts">
 /** What the pointer does on the stage in this room. */
-import { Aperture, Crosshair, Move, MousePointer2 } from '@lucide/vue'
+import { Aperture, Crosshair, LassoSelect, Move, MousePointer2 } from '@lucide/vue'
 import { computed } from 'vue'
+import type { ActionId } from '../../keys/actions'
 import { useDesk, type Tool } from '../../stores/desk'
+import { useKeyMap } from '../../stores/keys'
 
 const props = defineProps<{ tools: readonly Tool[] }>()
 const desk = useDesk()
+const keys = useKeyMap()
 
-const ALL: Readonly<Record<Tool, { label: string; key: string; hint: string; icon: typeof Move }>> = {
-  select: { label: 'Select', key: 'S', hint: 'Click or draw a box to select fixtures', icon: MousePointer2 },
-  aim: { label: 'Aim', key: 'A', hint: 'Press anywhere to aim the selection there', icon: Crosshair },
-  move: { label: 'Move', key: 'M', hint: 'Drag targets, set pieces, hangs, and fixtures along their hang', icon: Move },
+const ALL: Readonly<Record<Tool, { label: string; action: ActionId; hint: string; icon: typeof Move }>> = {
+  select: {
+    label: 'Select',
+    action: 'select tool',
+    hint: 'Click or draw a box to select fixtures',
+    icon: MousePointer2,
+  },
+  lasso: { label: 'Lasso', action: 'lasso tool', hint: 'Draw round fixtures to select them', icon: LassoSelect },
+  aim: { label: 'Aim', action: 'aim tool', hint: 'Press anywhere to aim the selection there', icon: Crosshair },
+  move: {
+    label: 'Move',
+    action: 'move tool',
+    hint: 'Drag targets, set pieces, hangs, and fixtures along their hang',
+    icon: Move,
+  },
   lens: {
     label: 'Lens',
-    key: 'L',
+    action: 'lens tool',
     hint: 'Press anywhere to see what each fixture’s light would be there',
     icon: Aperture,
   },
@@ -29,15 +43,17 @@ const items = computed(() => props.tools.map((tool) => ({ tool, ...ALL[tool] }))
       type="button"
       role="radio"
       :aria-checked="desk.tool === item.tool"
-      :title="`${item.hint} (${item.key})`"
+      :title="`${item.hint} (${keys.keys.get(item.action)})`"
       :aria-label="item.label"
       class="flex items-center gap-1.5 rounded-md px-2.5 py-1 text-sm"
       :class="desk.tool === item.tool ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
       @click="desk.tool = item.tool"
     >
-      <component :is="item.icon" :size="14" aria-hidden="true" /><span class="max-[1180px]:hidden">{{
-        item.label
-      }}</span>
+      <component :is="item.icon" :size="14" aria-hidden="true" /><span
+        v-if="desk.tool === item.tool"
+        class="max-[1100px]:hidden"
+        >{{ item.label }}</span
+      >
     </button>
   </div>
 </template>

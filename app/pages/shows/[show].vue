@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** A show with its rooms: opens it, keeps it in step, and has the keys every room shares. */
-import { useEventListener } from '@vueuse/core'
 import { onUnmounted, watch } from 'vue'
 import { showId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
-import { isTyping } from '../../composables/isTyping'
+import { useActions } from '../../composables/useActions'
+import { useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -15,6 +15,7 @@ const store = useShow()
 const steps = useUndo()
 const selection = useSelection()
 const proposal = useProposal()
+const dialogs = useDialogs()
 
 watch(
   () => route.params.show,
@@ -30,17 +31,19 @@ watch(
 onUnmounted(() => store.close())
 useHead({ title: () => (store.view ? `${showRecordOf(store.view).name} · Rhopander` : 'Rhopander') })
 
-useEventListener('keydown', (event) => {
-  if (isTyping(event) || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
-  event.preventDefault()
-  void (event.shiftKey ? steps.redo() : steps.undo())
+useActions({
+  undo: () => void steps.undo(),
+  redo: () => void steps.redo(),
+  'keyboard map': () => (dialogs.open = 'keys'),
 })
 </script>
 
 <template>
   <div v-if="store.view" class="flex h-full flex-col">
     <TopBar :show="store.view" />
+    <WorkingSetBanner />
     <NuxtPage class="min-h-0 flex-1" />
+    <KeyMapDialog :open="dialogs.open === 'keys'" @close="dialogs.close()" />
   </div>
   <main v-else class="grid h-full place-items-center">
     <div v-if="store.trouble" class="text-center">

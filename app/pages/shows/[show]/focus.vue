@@ -45,7 +45,7 @@ useFocusKeys(
         class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between gap-2 *:pointer-events-auto"
       >
         <div class="flex gap-1.5">
-          <ToolSwitch :tools="['select', 'aim', 'move']" />
+          <ToolSwitch :tools="['select', 'lasso', 'aim', 'move']" />
           <ViewSwitch />
         </div>
         <CueStepper ref="stepper" :show="store.view" />

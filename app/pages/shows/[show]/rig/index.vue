@@ -39,7 +39,7 @@ const table = computed(() => PARTS[rigDesk.table])
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
       <StageView v-if="proposal.drawn" ref="stage" class="flex-1" :show="proposal.drawn" :pools-at-floor="false" />
       <div class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start gap-2 *:pointer-events-auto">
-        <ToolSwitch :tools="['select', 'move', 'lens']" />
+        <ToolSwitch :tools="['select', 'lasso', 'move', 'lens']" />
         <ViewSwitch />
       </div>
     </section>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+/** What can be done with a group besides picking it. */
+import { MoreVertical } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { extensionsOf } from '#core/groups/extension'
+import type { OrderedGroup } from '#core/groups/groups'
+import { patternInWords } from '#core/selection/patterns'
+import { PALETTE_COLOURS } from '#core/show/entities'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+import { useGroupDesk } from '../../stores/groupDesk'
+import { COLOUR_GROUND } from '../shelf/paletteColours'
+import FloatingPanel from '../shell/FloatingPanel.vue'
+import NameForm from './NameForm.vue'
+
+const props = defineProps<{ group: OrderedGroup }>()
+const store = useShow()
+const selection = useSelection()
+const groupDesk = useGroupDesk()
+const renaming = ref(false)
+
+const storable = computed(() => (selection.pattern?.kind === 'group' ? null : selection.pattern))
+const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2 disabled:opacity-50'
+async function rename(name: string, close: () => void) {
+  if (!(await store.send('changeGroup', { group: props.group.id, name }))) return
+  renaming.value = false
+  close()
+}
+
+/** The members become the selection, in its order; what was made for the group may then leave some out. */
+async function update(close: () => void) {
+  close()
+  const { id } = props.group
+  if (!(await store.send('changeGroup', { group: id, fixtures: [...selection.whole] }))) return
+  if (store.view && extensionsOf(store.view, id).length > 0) groupDesk.extending = id
+}
+</script>
+
+<template>
+  <FloatingPanel :label="`More for group ${group.group.name}`" button-class="rounded p-1 text-haze hover:text-sail">
+    <template #button><MoreVertical :size="14" aria-hidden="true" /></template>
+    <template #default="{ close }">
+      <NameForm
+        v-if="renaming"
+        label="New name"
+        :name="group.group.name"
+        @keep="(name) => rename(name, close)"
+        @cancel="renaming = false"
+      />
+      <template v-else>
+        <button type="button" :class="item" @click="renaming = true">Rename</button>
+        <button type="button" :class="item" :disabled="!selection.whole.length" @click="update(close)">
+          Members from the selection
+        </button>
+        <button
+          v-if="storable"
+          type="button"
+          :class="item"
+          @click="(store.send('changeGroup', { group: group.id, pattern: storable }), close())"
+        >
+          Keep the pattern “{{ patternInWords(storable) }}”
+        </button>
+        <button
+          v-if="group.group.pattern"
+          type="button"
+          :class="item"
+          @click="(store.send('changeGroup', { group: group.id, pattern: null }), close())"
+        >
+          Let go of its pattern, {{ patternInWords(group.group.pattern) }}
+        </button>
+        <button type="button" :class="item" @click="((groupDesk.extending = group.id), close())">
+          Extend what was made for it …
+        </button>
+        <div class="flex gap-1 px-2 py-1.5" role="group" aria-label="Colour of the group">
+          <button
+            v-for="colour in PALETTE_COLOURS"
+            :key="colour"
+            type="button"
+            class="size-5 rounded-full border-2"
+            :class="[COLOUR_GROUND[colour], colour === group.group.colour ? 'border-sail' : 'border-transparent']"
+            :aria-label="colour"
+            :aria-pressed="colour === group.group.colour"
+            @click="(store.send('changeGroup', { group: group.id, colour }), close())"
+          />
+        </div>
+        <button
+          type="button"
+          :class="[item, 'text-coral']"
+          @click="(store.send('deleteGroup', { group: group.id }), close())"
+        >
+          Take the group out
+        </button>
+      </template>
+    </template>
+  </FloatingPanel>
+</template>

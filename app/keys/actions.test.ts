@@ -1,0 +1,25 @@
+import { expect, it } from 'vitest'
+import { ACTIONS, keyOf, whyNot, type ActionId } from './actions'
+
+const press = (key: string, held: Partial<Parameters<typeof keyOf>[0]> = {}) =>
+  keyOf({ key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held })
+const keys = new Map<ActionId, string>(ACTIONS.map(({ id, key }) => [id, key]))
+
+it('every action has a key of its own that may be bound', () => {
+  for (const { id, key } of ACTIONS) expect([id, whyNot(key, id, keys)]).toEqual([id, null])
+})
+
+it('writes a key press as the map does', () => {
+  expect(press('n')).toBe('N')
+  expect(press('Z', { ctrlKey: true, shiftKey: true })).toBe('Ctrl Shift Z')
+  expect(press('z', { metaKey: true })).toBe('Ctrl Z')
+  expect(press('?', { shiftKey: true })).toBe('?')
+  expect(press('PageUp', { shiftKey: true })).toBe('Shift PageUp')
+})
+
+it('refuses what the browser, typing or another action has', () => {
+  for (const key of ['7', 'Ctrl T', 'Ctrl Shift N', 'F5', 'Enter', 'Space', 'Alt F'])
+    expect(whyNot(key, 'fit', keys)).toContain('belongs to')
+  expect(whyNot('N', 'fit', keys)).toContain('next subset')
+  expect(whyNot('B', 'fit', keys)).toBeNull()
+})
