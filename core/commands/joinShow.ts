@@ -1,7 +1,7 @@
 /** Brings a person into the show, with an empty hand and the usual take mask. */
 import { person as personSchema } from '../show/entities'
 import { Draft } from '../show/draft'
-import { FAMILIES, FIRST_TAKE } from '../show/families'
+import { FIRST_NEUTRAL, FIRST_TAKE } from '../show/families'
 import { command, done } from './command'
 
 export const joinShow = command({
@@ -12,7 +12,7 @@ export const joinShow = command({
     const draft = new Draft(show).put('person', person, {
       name,
       take: [...FIRST_TAKE],
-      neutral: [...FAMILIES],
+      neutral: [...FIRST_NEUTRAL],
       neutralOnce: false,
       blind: false,
       highlight: 'off',

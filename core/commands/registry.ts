@@ -15,10 +15,12 @@ import { changeLayer } from './changeLayer'
 import { changeSetPiece } from './changeSetPiece'
 import { changeTarget } from './changeTarget'
 import { changeType } from './changeType'
+import { changeValues } from './changeValues'
 import { changeVenue } from './changeVenue'
 import { clearHand } from './clearHand'
 import { copyFixtures } from './copyFixtures'
 import { copyHang } from './copyHang'
+import { copyValues } from './copyValues'
 import { deleteFixtures } from './deleteFixtures'
 import { deleteGroup } from './deleteGroup'
 import { deleteHang } from './deleteHang'
@@ -28,6 +30,9 @@ import { deleteTarget } from './deleteTarget'
 import { deleteType } from './deleteType'
 import { deleteWorkingSet } from './deleteWorkingSet'
 import { extendToGroup } from './extendToGroup'
+import { fanAims } from './fanAims'
+import { fanValues } from './fanValues'
+import { goNeutral } from './goNeutral'
 import { goToCue } from './goToCue'
 import { importRig } from './importRig'
 import { joinShow } from './joinShow'
@@ -46,10 +51,16 @@ import { recordGroup } from './recordGroup'
 import { recordPalette } from './recordPalette'
 import { recordWorkingSet } from './recordWorkingSet'
 import { renumberFixtures } from './renumberFixtures'
+import { setBlind } from './setBlind'
+import { setHighlight } from './setHighlight'
+import { setNeutral } from './setNeutral'
 import { setTake } from './setTake'
 import { setValue } from './setValue'
 import { switchVenue } from './switchVenue'
+import { takeFromCue } from './takeFromCue'
+import { takeFromStage } from './takeFromStage'
 import { turnHeads } from './turnHeads'
+import { turnOtherSide } from './turnOtherSide'
 import { environmentFor, type Outcome } from './command'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
@@ -72,10 +83,12 @@ export const COMMANDS = {
   changeSetPiece,
   changeTarget,
   changeType,
+  changeValues,
   changeVenue,
   clearHand,
   copyFixtures,
   copyHang,
+  copyValues,
   deleteFixtures,
   deleteGroup,
   deleteHang,
@@ -85,6 +98,9 @@ export const COMMANDS = {
   deleteType,
   deleteWorkingSet,
   extendToGroup,
+  fanAims,
+  fanValues,
+  goNeutral,
   goToCue,
   importRig,
   joinShow,
@@ -103,10 +119,16 @@ export const COMMANDS = {
   recordPalette,
   recordWorkingSet,
   renumberFixtures,
+  setBlind,
+  setHighlight,
+  setNeutral,
   setTake,
   setValue,
   switchVenue,
+  takeFromCue,
+  takeFromStage,
   turnHeads,
+  turnOtherSide,
 } as const
 
 export type CommandName = keyof typeof COMMANDS

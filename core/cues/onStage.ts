@@ -24,6 +24,18 @@ export function valueKey(fixture: string, attribute: Attribute): string {
   return `${fixture} ${attribute}`
 }
 
+/** What is left of the light of the others while some are brought out. */
+const DIMMED = 0.2
+
+/** How bright fixtures are seen while a person brings some out; null when nothing is brought out. */
+function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intensity: number) => number) | null {
+  const how = show.all.person.get(person)?.highlight ?? 'off'
+  if (how === 'off' || show.all.highlighted.size === 0) return null
+  const isOut = (fixture: FixtureId) => show.all.highlighted.has(`${person}.${fixture}`)
+  if (how === 'brighter') return (fixture, intensity) => (isOut(fixture) ? 1 : intensity)
+  return (fixture, intensity) => (isOut(fixture) ? intensity : intensity * DIMMED)
+}
+
 /** What a person has in hand, by fixture and attribute. */
 export const handsOf = derived(['handValue'], (show): ReadonlyMap<string, ValueMap> => {
   const hands = new Map<string, Map<string, Value>>()
@@ -80,6 +92,8 @@ export interface StageFixture {
   readonly zoomValue: PlainValue | null
   /** 0 to 1. */
   readonly intensity: number
+  /** The intensity seen, 0 to 1: with what is brought out by highlight. */
+  readonly seen: number
   readonly colour: { readonly red: number; readonly green: number; readonly blue: number }
   /** The palette the position was recalled from, if any. */
   readonly palette: PaletteId | null
@@ -110,6 +124,7 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, ref
     zoom: solveZoom(rigged, zoomValue, position.throwMetres),
     zoomValue,
     intensity: level('intensity'),
+    seen: level('intensity'),
     colour: { red: level('red'), green: level('green'), blue: level('blue') },
     palette: resolved?.through[0] ?? null,
   }
@@ -125,18 +140,35 @@ export function stageLookup(show: Show, person: PersonId): Lookup {
   }
 }
 
+/** What the cues alone put on stage. */
+export function cueLookup(show: Show): Lookup {
+  const cues = playedBack(show)
+  return (fixture, attribute) => cues.get(valueKey(fixture, attribute)) ?? null
+}
+
 /** The stage picture of some fixtures as a person sees it; those without a place here are left out. */
 export function pictureOfSome(
   show: Show,
   person: PersonId,
   fixtures: Iterable<FixtureId>,
 ): ReadonlyMap<FixtureId, StageFixture> {
-  const lookup = stageLookup(show, person)
+  return picturesBy(show, stageLookup(show, person), person, fixtures)
+}
+
+/** What the stage shows while a person works blind: the cues, without the hand. */
+export function stageWithoutHand(show: Show, person: PersonId): ReadonlyMap<FixtureId, StageFixture> {
+  return picturesBy(show, cueLookup(show), person, rigOf(show).keys())
+}
+
+function picturesBy(show: Show, lookup: Lookup, person: PersonId, fixtures: Iterable<FixtureId>) {
+  const seenAs = highlightOf(show, person)
   const rig = rigOf(show)
   const picture = new Map<FixtureId, StageFixture>()
   for (const id of fixtures) {
     const rigged = rig.get(id)
-    if (rigged) picture.set(id, pictureOf(show, rigged, lookup))
+    if (!rigged) continue
+    const plain = pictureOf(show, rigged, lookup)
+    picture.set(id, seenAs ? { ...plain, seen: seenAs(id, plain.intensity) } : plain)
   }
   return picture
 }

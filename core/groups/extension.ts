@@ -3,14 +3,12 @@
  * of its members and nothing for the others, and what those others would get.
  */
 import { valuesByCue } from '../cues/tracking'
-import { solveAim } from '../kinematics/inverse'
-import { HOME } from '../kinematics/head'
-import { attributesServed, contentsOf, palettesInOrder, paletteValueFor } from '../palettes/resolve'
+import { lentValue } from '../hand/lend'
+import { contentsOf, palettesInOrder, paletteValueFor } from '../palettes/resolve'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import { asCueId, type CueId, type FixtureId, type GroupId, type PaletteId } from '../show/ids'
 import { membersOf, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { aimPoint, targetsOf } from '../show/targets'
 import type { Value } from '../show/values'
 
 export type Holder = { readonly kind: 'palette'; readonly id: PaletteId } | { readonly kind: 'cue'; readonly id: CueId }
@@ -88,7 +86,7 @@ function likeANeighbour(
   if (!fixture) return null
   const nearest = [...values].sort(([a], [b]) => distanceTo(members, at, a) - distanceTo(members, at, b))
   for (const [like, theirs] of nearest) {
-    const value = lent(show, fixture, like, attribute, theirs)
+    const value = lentValue(show, fixture, like, attribute, theirs)
     if (value) return { fixture: fixture.id, like: like.id, attribute, value }
   }
   return null
@@ -96,22 +94,4 @@ function likeANeighbour(
 
 function distanceTo(members: readonly RiggedFixture[], at: number, other: RiggedFixture): number {
   return Math.abs(members.indexOf(other) - at)
-}
-
-/** A value as another fixture can have it: aims are solved anew, angles cannot be lent, slots only within a type. */
-function lent(show: Show, fixture: RiggedFixture, like: RiggedFixture, attribute: Attribute, value: Value) {
-  if (value.kind === 'angles') return null
-  if (value.kind === 'link') {
-    const serves = attributesServed(show, value.palette, fixture).includes(attribute)
-    return serves ? value : null
-  }
-  if (value.kind !== 'aim') return like.fixture.type === fixture.fixture.type || !isSlot(attribute) ? value : null
-  const place = aimPoint(targetsOf(show), value)
-  if (!place) return null
-  const { side, pan } = solveAim(fixture.mount, place, { reference: HOME, side: value.choice?.side })
-  return { ...value, choice: { side, pan } }
-}
-
-function isSlot(attribute: Attribute): boolean {
-  return attribute === 'gobo' || attribute === 'gobo2' || attribute === 'colourWheel'
 }

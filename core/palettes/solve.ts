@@ -72,7 +72,8 @@ function fromAngles(mount: Mount, pose: Pose, state: 'angles' | 'resting' | 'no 
   }
 }
 
-function nearestToHome(mount: Mount): Pose {
+/** Pan and tilt 0, or the nearest the stops allow. */
+export function nearestToHome(mount: Mount): Pose {
   const { pan, tilt } = mount.head
   return {
     pan: Math.min(pan.max, Math.max(pan.min, 0)),

@@ -41,6 +41,25 @@ export const ATTRIBUTES = [
   'shutterLeft',
 ] as const satisfies readonly Attribute[]
 
+/** Attributes as people say them. */
+export const ATTRIBUTE_NAMES: Readonly<Record<Attribute, string>> = {
+  intensity: 'intensity',
+  position: 'position',
+  zoom: 'zoom',
+  edge: 'edge',
+  iris: 'iris',
+  red: 'red',
+  green: 'green',
+  blue: 'blue',
+  colourWheel: 'colour wheel',
+  gobo: 'gobo',
+  gobo2: 'second gobo',
+  shutterTop: 'top shutter',
+  shutterRight: 'right shutter',
+  shutterBottom: 'bottom shutter',
+  shutterLeft: 'left shutter',
+}
+
 /** What a channel can do: turn an axis, drive an attribute, or something we do not drive. */
 export const CHANNEL_ROLES = [
   'pan',
@@ -87,6 +106,9 @@ export const SHELF_TAKES: Readonly<Record<Shelf, readonly Family[]>> = {
 
 /** What a person takes until they say otherwise: not what was only there to see by. */
 export const FIRST_TAKE: readonly Family[] = ['position', 'beam', 'gobo', 'shutters']
+
+/** What going neutral sets until a person says otherwise. */
+export const FIRST_NEUTRAL: readonly Family[] = ['position', 'beam', 'colour', 'gobo', 'shutters']
 
 /** What an attribute is worth when nothing sets it. Open white, dark, straight down. */
 export function restingNumber(attribute: Exclude<Attribute, 'position'>, zoom: { min: number; max: number } | null) {

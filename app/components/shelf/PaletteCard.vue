@@ -7,7 +7,7 @@ import { attributesServed, paletteValueFor, resolveValue } from '#core/palettes/
 import { cueCounts, servedBy } from '#core/palettes/use'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { Palette } from '#core/show/entities'
-import type { Attribute } from '#core/show/families'
+import { ATTRIBUTE_NAMES, type Attribute } from '#core/show/families'
 import type { FixtureId, PaletteId } from '#core/show/ids'
 import StagePicture from './StagePicture.vue'
 
@@ -54,16 +54,10 @@ const swatch = computed(() => {
   return `rgb(${[red, green, blue].map((c) => Math.round(c * 255)).join(' ')})`
 })
 
-const LABELS: Partial<Record<Attribute, string>> = {
-  shutterTop: 'top shutter',
-  shutterRight: 'right shutter',
-  shutterBottom: 'bottom shutter',
-  shutterLeft: 'left shutter',
-}
 function levelInWords({ attribute, number }: { attribute: Attribute; number: number }): string {
   if (attribute === 'zoom') return `zoom ${number}°`
   if (attribute === 'gobo') return `gobo ${number}`
-  return `${LABELS[attribute] ?? attribute} ${Math.round(number * 100)} %`
+  return `${ATTRIBUTE_NAMES[attribute]} ${Math.round(number * 100)} %`
 }
 const isPlaced = computed(() => lights.value.length > 0)
 const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)

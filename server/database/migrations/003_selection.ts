@@ -19,7 +19,7 @@ const STATEMENTS = [
   ...journalledField('group', 'name', 'colour', () => `'"brass"'::jsonb`),
   ...journalledField('group', 'number', 'pattern', () => `'null'::jsonb`),
   `alter table person
-    add column neutral text[] not null default array[${FAMILIES}] check (neutral <@ array[${FAMILIES}]),
+    add column neutral text[] not null default array['position','beam','colour','gobo','shutters'] check (neutral <@ array[${FAMILIES}]),
     add column neutral_once boolean not null default false,
     add column blind boolean not null default false,
     add column highlight text not null default 'off' check (highlight in ('off','brighter','others dimmed'))`,

@@ -1,0 +1,30 @@
+/** Writing into a person's hand, and reading what a fixture shows. */
+import { handValueId, type Lookup } from '../cues/onStage'
+import { resolveValue } from '../palettes/resolve'
+import { solveZoom } from '../palettes/solve'
+import type { Draft } from '../show/draft'
+import type { Attribute } from '../show/families'
+import type { FixtureId, PersonId } from '../show/ids'
+import type { RiggedFixture } from '../show/rig'
+import type { Show } from '../show/show'
+import type { Value } from '../show/values'
+import { rangeOf, type NumberAttribute } from './attributes'
+
+export function putInHand(draft: Draft, person: PersonId, fixture: FixtureId, attribute: Attribute, value: Value) {
+  draft.put('handValue', handValueId(person, fixture, attribute), { person, fixture, attribute, value })
+}
+
+/** The number an attribute shows: degrees of zoom also where a pool was asked for, home where nothing sets it. */
+export function numberShown(
+  show: Show,
+  lookup: Lookup,
+  rigged: RiggedFixture,
+  attribute: NumberAttribute,
+  throwMetres: number | null,
+): number {
+  const value = lookup(rigged.id, attribute)
+  const plain = value && resolveValue(show, rigged, attribute, value).value
+  if (plain?.kind === 'number') return plain.number
+  if (plain?.kind === 'pool') return solveZoom(rigged, plain, throwMetres).angle
+  return rangeOf(rigged.type, attribute).home
+}
