@@ -4,7 +4,7 @@ import { add, subtract, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId, TargetId } from '#core/show/ids'
 import { isInside } from '#core/venue/outline'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
-import type { AimDrag } from '../stores/desk'
+import type { AimDrag, StageLine } from '../stores/desk'
 import type { PlanView, ScreenPoint } from './usePlanView'
 
 /** The two ways between the stage and the screen: all that a drag needs of a plan. */
@@ -96,6 +96,26 @@ function fixturesIn(spots: ReadonlyMap<FixtureId, ScreenPoint>, from: ScreenPoin
     .filter(([, point]) => isBetween(point.x, from.x, to.x) && isBetween(point.y, from.y, to.y))
     .sort(([, a], [, b]) => first(a) - first(b) || second(a) - second(b))
     .map(([id]) => id)
+}
+
+interface LineDragContext {
+  readonly plan: Mapping
+  readonly start: ScreenPoint
+  readonly targets: () => Iterable<PlacedTarget>
+  readonly show: (line: StageLine | null) => void
+  readonly drop: () => void
+}
+
+/** Draws a line on the stage; its ends catch on targets. */
+export function lineDrag({ plan, start, targets, show, drop }: LineDragContext): Drag {
+  const placed = [...targets()]
+  const place = (point: ScreenPoint) => {
+    const near = nearestTarget(plan, placed, point)
+    const target = placed.find(({ id }) => id === near)
+    return target ? pointOn(target, null) : plan.toStage(point)
+  }
+  const from = place(start)
+  return { move: (point) => show({ from, to: place(point) }), drop, cancel: () => show(null) }
 }
 
 interface LassoDragContext {

@@ -3,6 +3,8 @@ import { vec3 } from '#core/geometry/vector'
 import { useDesk } from '../stores/desk'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
+import { useBlind } from './useBlind'
+import { useHighlight } from './useHighlight'
 import { useStageKeys, type StageKeys } from './useStageKeys'
 
 /** Metres and degrees an arrow key nudges by, and with Shift. */
@@ -17,6 +19,8 @@ export function useFocusKeys(
   const store = useShow()
   const desk = useDesk()
   const selection = useSelection()
+  const highlight = useHighlight()
+  const blind = useBlind()
 
   /** On a stage aim the place moves; raw angles turn. */
   function nudge(by: { readonly x: number; readonly y: number }, isFine: boolean): boolean {
@@ -46,6 +50,16 @@ export function useFocusKeys(
       invert: selection.invert,
       'same type': () => selection.addAlike('type'),
       'same hang': () => selection.addAlike('hang'),
+      fan: () => (desk.isFanArmed = !desk.isFanArmed && selection.fixtures.length > 0),
+      highlight: highlight.toggle,
+      'other side': () => {
+        if (selection.fixtures.length > 0)
+          void store.send('turnOtherSide', { fixtures: [...selection.fixtures], how: 'other' })
+      },
+      neutral: () => {
+        if (selection.fixtures.length > 0) void store.send('goNeutral', { fixtures: [...selection.fixtures] })
+      },
+      blind: () => blind.set(!blind.isBlind.value),
       'next cue': () => stepCue(1),
       'previous cue': () => stepCue(-1),
     },

@@ -14,7 +14,7 @@ import { useDesk, type AimDrag } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
-import { aimDrag, boxDrag, lassoDrag, nearestTarget, type Box } from './planDrags'
+import { aimDrag, boxDrag, lassoDrag, lineDrag, moveDrag, nearestTarget, type Box } from './planDrags'
 import { usePlanDrag } from './usePlanDrag'
 import type { PlanView, ScreenPoint } from './usePlanView'
 import { useThingMoves } from './useThingMoves'
@@ -49,6 +49,23 @@ export function usePlanPointer(
     )
   }
 
+  /** The handle of the light: all lights go where it goes, or each goes as far. */
+  function onHandle(event: PointerEvent, from: AimDrag) {
+    if (desk.dragging === 'together') return aiming(event, from)
+    const fixtures = [...selection.fixtures]
+    dragging.begin(event, () =>
+      moveDrag({
+        plan,
+        start: dragging.at(event),
+        propose: (by, settled) => {
+          desk.tryOut(fixtures, 'nudgeAim', { fixtures, by })
+          if (settled) void desk.keepTrial()
+        },
+        putBack: desk.endTrial,
+      }),
+    )
+  }
+
   /** The place a lens is chosen for: a target pressed, else what lies there on the floor or a level. */
   function placeLens(event: PointerEvent) {
     if (event.button !== 0 || !store.view) return
@@ -61,6 +78,18 @@ export function usePlanPointer(
     desk.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
   }
 
+  function drawLine(event: PointerEvent) {
+    dragging.begin(event, () =>
+      lineDrag({
+        plan,
+        start: dragging.at(event),
+        targets: () => (store.view ? targetsOf(store.view).values() : []),
+        show: (line) => (desk.line = line),
+        drop: () => (desk.tool = 'select'),
+      }),
+    )
+  }
+
   /** Shift adds, Ctrl takes out. */
   function selectFound(event: PointerEvent, found: FixtureId[]) {
     if (event.shiftKey) selection.add(found)
@@ -71,6 +100,7 @@ export function usePlanPointer(
   function onBackground(event: PointerEvent) {
     if (isAiming()) return aiming(event, null)
     if (desk.tool === 'lens') return placeLens(event)
+    if (desk.tool === 'line') return drawLine(event)
     const start = dragging.at(event)
     const context = {
       start,
@@ -89,7 +119,7 @@ export function usePlanPointer(
 
   /** Whether a press on a thing is for the stage behind it. */
   function passesThrough(event: PointerEvent): boolean {
-    return event.button !== 0 || isAiming() || desk.tool === 'lens'
+    return event.button !== 0 || isAiming() || desk.tool === 'lens' || desk.tool === 'line'
   }
 
   function onFixture(event: PointerEvent, ids: readonly FixtureId[]) {
@@ -103,7 +133,7 @@ export function usePlanPointer(
   }
 
   function onTarget(event: PointerEvent, target: TargetId) {
-    if (event.button !== 0 || desk.tool === 'lens') return
+    if (event.button !== 0 || desk.tool === 'lens' || desk.tool === 'line') return
     if (desk.room === 'rig' || desk.tool === 'move') return things.onTarget(event, target)
     if (selection.fixtures.length > 0) aiming(event, null)
   }
@@ -127,7 +157,7 @@ export function usePlanPointer(
     onBackground,
     onFixture,
     onTarget,
-    onHandle: aiming,
+    onHandle,
     onSetPiece,
     onHang,
     onMove: dragging.onMove,

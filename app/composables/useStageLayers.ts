@@ -15,7 +15,10 @@ import { useShow } from '../stores/show'
 /** Below this a fixture counts as dark. */
 const DARK = 0.01
 
-export function useStageLayers(show: () => Show) {
+/** Which picture a drawing shows: what is worked on, or what the stage shows while one works blind. */
+export type Picture = 'worked on' | 'on stage'
+
+export function useStageLayers(show: () => Show, picture: () => Picture = () => 'worked on') {
   const desk = useDesk()
   const selection = useSelection()
   const proposal = useProposal()
@@ -25,12 +28,15 @@ export function useStageLayers(show: () => Show) {
   const pieces = computed(() => setPiecesOf(show()).filter(({ piece }) => isSeen(piece.layer)))
   const targets = computed(() => targetsOf(show()))
   const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
-  const chosen = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? []))
+  const isStage = () => picture() === 'on stage'
+  const chosen = computed(() => (isStage() ? [] : selection.fixtures.flatMap((id) => desk.seen(id) ?? [])))
   /** What is lit besides the selection. In the Rig room one looks at the rig, not at the picture. */
   const lit = computed(() =>
-    desk.room === 'rig'
-      ? []
-      : [...desk.standing.values()].filter((f) => f.intensity > DARK && !selection.order.has(f.rigged.id)),
+    isStage()
+      ? [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
+      : desk.room === 'rig'
+        ? []
+        : [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !selection.order.has(rigged.id)),
   )
   const litTargets = computed(() => {
     const aimedAt = new Set<string>()
@@ -41,7 +47,7 @@ export function useStageLayers(show: () => Show) {
   /** A palette looked at but not recalled, for the selection or, without one, for all it serves. */
   const ghost = computed<StageFixture[]>(() => {
     const palette = desk.hoveredPalette
-    if (!palette) return []
+    if (!palette || isStage()) return []
     const rig = rigOf(show())
     const ids: readonly FixtureId[] = selection.fixtures.length > 0 ? selection.fixtures : [...rig.keys()]
     return ids.flatMap((id) => {

@@ -48,7 +48,7 @@ const OPEN_DASH = [2, 5]
 
 /** Where the light of a fixture falls on the screen. `spot` is where the plan draws the fixture. */
 export function planLightMark(
-  { position, beam, zoom, intensity, colour }: StageFixture,
+  { position, beam, zoom, seen, colour }: StageFixture,
   spot: Vec3 | undefined,
   plan: Pick<PlanView, 'toScreen' | 'scale'>,
   atFloor: boolean,
@@ -62,7 +62,7 @@ export function planLightMark(
     isShort: isOut || position.state === 'outside stops',
     pool: pool?.kind === 'closed' ? ellipseOf(pool, plan) : null,
     open: pool?.kind === 'open' ? pool.outline.map(plan.toScreen) : null,
-    intensity,
+    intensity: seen,
     tint: `rgb(${[colour.red, colour.green, colour.blue].map((c) => Math.round(110 + 145 * c)).join(' ')})`,
   }
 }

@@ -2,15 +2,19 @@
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, ref } from 'vue'
-import { pictureOfSome, stagePicture, type StageFixture } from '#core/cues/onStage'
+import type { Outcome } from '#core/commands/command'
+import type { CommandInput, CommandName } from '#core/commands/registry'
+import { pictureOfSome, stagePicture, stageWithoutHand, type StageFixture } from '#core/cues/onStage'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import { ORIGIN, type Vec3 } from '#core/geometry/vector'
 import type { SnappedPoint } from '#core/rig/snap'
+import { applyChanges } from '#core/show/changes'
+import type { Show } from '#core/show/show'
 import { useProposal } from './proposal'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
-export type Tool = 'select' | 'lasso' | 'aim' | 'move' | 'lens'
+export type Tool = 'select' | 'lasso' | 'aim' | 'move' | 'lens' | 'line'
 /** The room that draws the stage: in Focus one aims at what one presses, in Rig one looks at it. */
 export type StageRoom = 'focus' | 'rig'
 export type StageView = 'plan' | 'section' | 'space'
@@ -32,6 +36,33 @@ export interface AimDrag {
   readonly offset: Vec3
 }
 
+/** A line drawn on the stage, metres. */
+export interface StageLine {
+  readonly from: Vec3
+  readonly to: Vec3
+}
+
+/** A change of the hand that is shown while it is being made, and not done yet. */
+export type HandChange = Extract<
+  CommandName,
+  | 'changeValues'
+  | 'copyValues'
+  | 'fanAims'
+  | 'fanValues'
+  | 'goNeutral'
+  | 'nudgeAim'
+  | 'takeFromCue'
+  | 'takeFromStage'
+  | 'turnHeads'
+  | 'turnOtherSide'
+>
+
+interface Trial {
+  readonly fixtures: readonly FixtureId[]
+  readonly attempt: () => Outcome
+  readonly send: () => Promise<boolean>
+}
+
 export const useDesk = defineStore('desk', () => {
   const show = useShow()
   const selection = useSelection()
@@ -43,6 +74,15 @@ export const useDesk = defineStore('desk', () => {
   const guides = shallowRef<Guides | null>(null)
   const lensPlace = shallowRef<LensPlace | null>(null)
   const aimDrag = shallowRef<AimDrag | null>(null)
+  const trial = shallowRef<Trial | null>(null)
+  /** The axes that stay while heads are turned by dragging. */
+  const locked = ref<'none' | 'pan' | 'tilt' | 'both'>('none')
+  /** Whether the light is dragged to one place, or each light by the same. */
+  const dragging = ref<'together' | 'each'>('together')
+  /** A fan is armed until something else is changed or selected. */
+  const isFanArmed = ref(false)
+  /** The line drawn on the stage to spread places along. */
+  const line = shallowRef<StageLine | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)
   /** What an entry being typed would select. */
   const meant = shallowRef<readonly FixtureId[]>([])
@@ -52,6 +92,11 @@ export const useDesk = defineStore('desk', () => {
     proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
   )
 
+  /** What the stage shows without the hand. */
+  const onStage = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
+    show.view && show.person ? stageWithoutHand(show.view, show.person) : new Map(),
+  )
+
   /** Several fixtures sent to a target with stations spread over them in the order of selection. */
   function alongOf(target: TargetId | null): 'stations' | null {
     const form = target && show.view?.all.target.get(target)?.form
@@ -59,14 +104,40 @@ export const useDesk = defineStore('desk', () => {
     return hasStations && selection.fixtures.length > 1 ? 'stations' : null
   }
 
-  /** The selection while its light is dragged: only what moves is worked out anew. */
-  const dragged = computed<ReadonlyMap<FixtureId, StageFixture>>(() => {
+  /** The show with what is being tried out in the hand; null while nothing is, or where it is refused. */
+  const tried = computed<Show | null>(() => {
     const drag = aimDrag.value
     const fixtures = [...selection.fixtures]
-    if (!drag || !show.person || fixtures.length === 0) return new Map()
-    const aimed = show.preview('aimAtTarget', { fixtures, ...drag, along: alongOf(drag.target) })
-    return aimed ? pictureOfSome(aimed, show.person, fixtures) : new Map()
+    if (drag && fixtures.length > 0)
+      return show.preview('aimAtTarget', { fixtures, ...drag, along: alongOf(drag.target) })
+    const outcome = trial.value?.attempt()
+    return outcome?.ok && show.view ? applyChanges(show.view, outcome.changes) : null
   })
+  /** The show the hand is read from: with what is being tried out. */
+  const worked = computed(() => tried.value ?? show.view)
+
+  /** The fixtures something is tried out on: only what changes is worked out anew. */
+  const dragged = computed<ReadonlyMap<FixtureId, StageFixture>>(() => {
+    if (!tried.value || !show.person) return new Map()
+    return pictureOfSome(tried.value, show.person, aimDrag.value ? selection.fixtures : (trial.value?.fixtures ?? []))
+  })
+
+  /** Shows a change of the hand without doing it. */
+  function tryOut<N extends HandChange>(fixtures: readonly FixtureId[], name: N, input: CommandInput<N>) {
+    if (name !== 'fanValues' && name !== 'fanAims') isFanArmed.value = false
+    trial.value = { fixtures, attempt: () => show.attempt(name, input), send: () => show.send(name, input) }
+  }
+
+  /** Does what was tried out. */
+  async function keepTrial() {
+    const kept = trial.value
+    trial.value = null
+    await kept?.send()
+  }
+
+  function endTrial() {
+    trial.value = null
+  }
 
   /** What the stage shows of a fixture now. */
   function seen(id: FixtureId): StageFixture | undefined {
@@ -80,12 +151,14 @@ export const useDesk = defineStore('desk', () => {
     const along = alongOf(drag.target)
     const sent = show.send('aimAtTarget', { fixtures: [...selection.fixtures], ...drag, along })
     aimDrag.value = null
+    isFanArmed.value = false
     await sent
   }
 
   /** Aims the selection at a target. */
   function aimAt(target: TargetId) {
     const fixtures = [...selection.fixtures]
+    isFanArmed.value = false
     return show.send('aimAtTarget', { fixtures, target, offset: ORIGIN, along: alongOf(target) })
   }
 
@@ -99,6 +172,15 @@ export const useDesk = defineStore('desk', () => {
     aimDrag,
     hoveredPalette,
     meant,
+    locked,
+    dragging,
+    isFanArmed,
+    line,
+    onStage,
+    worked,
+    tryOut,
+    keepTrial,
+    endTrial,
     standing,
     seen,
     dropAim,

@@ -17,6 +17,11 @@ import { useWorkingSet } from './workingSet'
 const REMEMBERED = 50
 const ONE_BY_ONE: Pattern = { kind: 'single' }
 
+/** The same list as before while it says the same: who watches it hears only of true changes. */
+function kept(before: readonly FixtureId[] | undefined, now: readonly FixtureId[]): readonly FixtureId[] {
+  return before?.length === now.length && before.every((id, i) => id === now[i]) ? before : now
+}
+
 export const useSelection = defineStore('selection', () => {
   const show = useShow()
   const messages = useMessages()
@@ -29,15 +34,18 @@ export const useSelection = defineStore('selection', () => {
 
   const rig = computed(() => (show.view ? rigOf(show.view) : new Map<never, never>()))
   /** The whole selection without fixtures that have gone or may not be touched. */
-  const whole = computed(() =>
-    chosen.value.filter((id) => show.view?.all.fixture.has(id) === true && workingSet.isIn(id)),
+  const whole = computed<readonly FixtureId[]>((before) =>
+    kept(
+      before,
+      chosen.value.filter((id) => show.view?.all.fixture.has(id) === true && workingSet.isIn(id)),
+    ),
   )
   const subsets = computed(() =>
     show.view && pattern.value ? subsetsOf(pattern.value, whole.value, patternGroupsOf(show.view)) : [],
   )
   /** What is worked on: the subset, or the whole selection. */
-  const fixtures = computed<readonly FixtureId[]>(() =>
-    step.value === null ? whole.value : (subsets.value[step.value] ?? whole.value),
+  const fixtures = computed<readonly FixtureId[]>((before) =>
+    kept(before, step.value === null ? whole.value : (subsets.value[step.value] ?? whole.value)),
   )
   const order = computed(() => new Map(fixtures.value.map((id, i) => [id, i + 1])))
   /** Selected, but not in the subset that is worked on. */

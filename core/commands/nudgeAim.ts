@@ -1,8 +1,9 @@
-/** Moves what the chosen fixtures are aimed at by a little, on the stage. */
+/** Moves the light of fixtures by a little, on the stage: the place of an aim, or where raw angles land. */
 import { z } from 'zod'
 import { add } from '../geometry/vector'
 import { solveAim } from '../kinematics/inverse'
-import { handValueId, pictureOf, stageLookup } from '../cues/onStage'
+import { pictureOf, stageLookup } from '../cues/onStage'
+import { putInHand } from '../hand/put'
 import { offsetInWords } from '../refocus/words'
 import { Draft } from '../show/draft'
 import { fixtureId } from '../show/ids'
@@ -22,17 +23,16 @@ export const nudgeAim = command({
       const rigged = rigOf(show).get(id)
       if (!rigged) continue
       const { positionValue: value, position } = pictureOf(show, rigged, lookup)
+      if (value?.kind === 'angles' && position.point) {
+        const { pan, tilt } = solveAim(rigged.mount, add(position.point, by), { reference: position.pose })
+        putInHand(draft, person, id, 'position', { kind: 'angles', pan, tilt })
+      }
       if (value?.kind !== 'aim') continue
       const moved = { ...value, offset: add(value.offset, by) }
       const place = aimPoint(targetsOf(show), moved)
       if (!place) continue
       const { side, pan } = solveAim(rigged.mount, place, { reference: position.pose, side: position.side })
-      draft.put('handValue', handValueId(person, id, 'position'), {
-        person,
-        fixture: id,
-        attribute: 'position',
-        value: { ...moved, choice: { side, pan } },
-      })
+      putInHand(draft, person, id, 'position', { ...moved, choice: { side, pan } })
     }
     if (draft.changes().length === 0)
       return refuse('no aim', 'None of these fixtures is aimed at a place. Drop them on a target first.', 'fixtures')

@@ -32,6 +32,7 @@ import { deleteWorkingSet } from './deleteWorkingSet'
 import { extendToGroup } from './extendToGroup'
 import { fanAims } from './fanAims'
 import { fanValues } from './fanValues'
+import { goHome } from './goHome'
 import { goNeutral } from './goNeutral'
 import { goToCue } from './goToCue'
 import { importRig } from './importRig'
@@ -100,6 +101,7 @@ export const COMMANDS = {
   extendToGroup,
   fanAims,
   fanValues,
+  goHome,
   goNeutral,
   goToCue,
   importRig,

@@ -184,23 +184,23 @@ describe('neutral', () => {
     const desk = aimed('11')
     desk.do('changeValues', { fixtures: desk.fixtures('11'), attribute: 'edge', change: { how: 'max' } })
     desk.do('setNeutral', { families: ['beam', 'gobo'], once: true })
-    desk.do('goNeutral', { fixtures: desk.fixtures('11'), families: null })
+    desk.do('goNeutral', { fixtures: desk.fixtures('11') })
     expect(held(desk, 11, 'position')?.kind).toBe('aim')
     expect(held(desk, 11, 'edge')).toEqual({ kind: 'number', number: 0 })
-    desk.do('goNeutral', { fixtures: desk.fixtures('11'), families: null })
+    desk.do('goNeutral', { fixtures: desk.fixtures('11') })
     expect(held(desk, 11, 'position')).toEqual({ kind: 'angles', pan: 0, tilt: 0 })
     expect(held(desk, 11, 'intensity')).toBeUndefined()
   })
   it('says so when it would do nothing', () => {
     const desk = new Desk()
     desk.do('setNeutral', { families: [], once: false })
-    expect(desk.refused('goNeutral', { fixtures: desk.fixtures('11'), families: null })).toContain(
-      'holds every family back',
-    )
-    desk.do('goNeutral', { fixtures: desk.fixtures('11'), families: ['position'] })
-    expect(desk.refused('goNeutral', { fixtures: desk.fixtures('11'), families: ['position'] })).toContain(
-      'neutral already',
-    )
+    expect(desk.refused('goNeutral', { fixtures: desk.fixtures('11') })).toContain('holds every family back')
+    desk.do('setNeutral', { families: ['position'], once: false })
+    desk.do('goNeutral', { fixtures: desk.fixtures('11') })
+    expect(desk.refused('goNeutral', { fixtures: desk.fixtures('11') })).toContain('neutral already')
+    expect(desk.refused('goHome', { fixtures: desk.fixtures('11'), families: ['position'] })).toContain('are there')
+    desk.do('goHome', { fixtures: desk.fixtures('11'), families: ['intensity'] })
+    expect(held(desk, 11, 'intensity')).toEqual({ kind: 'number', number: 0 })
   })
 })
 

@@ -104,6 +104,7 @@ test('records a position and a focus palette, recalls by a click and previews by
   await expect(card).toBeVisible()
 
   await desk.getByRole('button', { name: 'Clear', exact: true }).click()
+  await desk.getByRole('button', { name: /^Everything/ }).click()
   await expect(desk.getByText('In hand: 6 fixtures')).toBeHidden()
   await card.hover()
   await expect(desk.getByRole('img', { name: /, 6 as the palette looked at would have them/ })).toBeVisible()

@@ -2,10 +2,13 @@
 /** A family of the hand: its take switch, its name, what is in it. */
 import { Switch } from '@headlessui/vue'
 import type { Family } from '#core/show/families'
+import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ family: Family; taken: boolean; summary: string; inHand: boolean }>()
+const emit = defineEmits<{ home: [] }>()
 const store = useShow()
+const selection = useSelection()
 const name = props.family.charAt(0).toUpperCase() + props.family.slice(1)
 
 function set(take: boolean) {
@@ -31,6 +34,15 @@ function set(take: boolean) {
         />
       </Switch>
       <h3 class="font-semibold" :class="inHand ? 'text-sail' : 'text-mist'">{{ name }}</h3>
+      <button
+        v-if="selection.fixtures.length"
+        type="button"
+        class="text-xs text-haze hover:text-sail"
+        :aria-label="`${name} home`"
+        @click="emit('home')"
+      >
+        home
+      </button>
       <p class="ml-auto min-w-0 truncate text-right text-sm text-mist" :title="summary">
         {{ summary
         }}<template v-if="inHand && !taken">{{ summary ? ', ' : '' }}<span class="text-haze">held back</span></template>

@@ -1,183 +1,167 @@
 <script setup lang="ts">
 /** Right of the desk: what is in hand, family by family, and what recording it would take. */
+import { EyeOff, Import, Waves } from '@lucide/vue'
 import { computed } from 'vue'
+import { changedNumber, typedChange, type NumberChange } from '#core/hand/change'
 import { metresInWords } from '#core/refocus/words'
-import { familyOf, FAMILIES, type Family } from '#core/show/families'
-import { targetsOf } from '#core/show/targets'
+import { FAMILIES, familyOf, type Family } from '#core/show/families'
 import type { Show } from '#core/show/show'
+import { useBlind } from '../../composables/useBlind'
 import { useHand } from '../../composables/useHand'
+import { useHandAttributes } from '../../composables/useHandAttributes'
 import { useSelectionSummary } from '../../composables/useSelectionSummary'
-import { useSelection } from '../../stores/selection'
 import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
-import AimTable from './AimTable.vue'
+import TypedField from '../fields/TypedField.vue'
+import AttributeRow from '../hand/AttributeRow.vue'
+import FanPanel from '../hand/FanPanel.vue'
+import HighlightMenu from '../hand/HighlightMenu.vue'
+import NeutralMenu from '../hand/NeutralMenu.vue'
+import PositionPart from '../hand/PositionPart.vue'
+import TakePanel from '../hand/TakePanel.vue'
+import FloatingPanel from '../shell/FloatingPanel.vue'
 import FamilyRow from './FamilyRow.vue'
-import NumberEntry from './NumberEntry.vue'
 import RecordForm from './RecordForm.vue'
-import TargetPicker from './TargetPicker.vue'
 
-const props = defineProps<{ show: Show }>()
+defineProps<{ show: Show }>()
 const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
 const hand = useHand()
-const { chosen, none, shared, aim, positionSummary, zoom, intensity } = useSelectionSummary()
+const blind = useBlind()
+const { none, positionSummary, zoom } = useSelectionSummary()
+const { ofFamily } = useHandAttributes()
 
-const targets = computed(() => targetsOf(props.show))
-const fixtures = () => [...selection.fixtures]
-const fixed = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits))
+/** The families shown below position, with what they are made of. */
+const OTHERS = ['intensity', 'beam', 'colour', 'gobo', 'shutters'] as const satisfies readonly Family[]
 
 /** What is in hand of a family for the selection. */
 const heldOf = (family: Family) =>
   hand.held.value.filter(({ fixture, attribute }) => familyOf(attribute) === family && selection.order.has(fixture))
 const inHand = computed(() => new Set(FAMILIES.filter((family) => heldOf(family).length > 0)))
 
-function summaryOf(family: Family): string {
-  if (none.value) return ''
-  if (family === 'beam')
-    return zoom.value.pool === null ? zoom.value.span : `pool ${metresInWords(zoom.value.pool)} from every fixture`
-  if (family === 'intensity') return intensity.value === null ? 'different levels' : `${intensity.value} %`
-  return sourcesOf(family)
-}
-
 /** The palettes a family of the selection comes from, where it is in hand. */
 function sourcesOf(family: Family): string {
+  if (none.value) return ''
+  if (family === 'beam' && zoom.value.pool !== null) return `pool ${metresInWords(zoom.value.pool)} from every fixture`
   const names = heldOf(family).map(({ value }) =>
     value.kind === 'link' ? (store.view?.all.palette.get(value.palette)?.name ?? '') : 'set by hand',
   )
   return [...new Set(names)].join(', ')
 }
 
-const turn = (axis: 'pan' | 'tilt', degrees: number) => {
-  const to = { how: 'to', degrees } as const
-  return store.send('turnHeads', {
-    fixtures: fixtures(),
-    pan: axis === 'pan' ? to : null,
-    tilt: axis === 'tilt' ? to : null,
-  })
+function home(family: Family) {
+  void store.send('goHome', { fixtures: [...selection.fixtures], families: [family] })
 }
-const setNumber = (attribute: 'zoom' | 'intensity', number: number) =>
-  store.send('setValue', { fixtures: fixtures(), attribute, value: { kind: 'number', number } })
-const setPool = (diameter: number) =>
-  store.send('setValue', { fixtures: fixtures(), attribute: 'zoom', value: { kind: 'pool', diameter } })
-const setIntensity = (percent: number) => setNumber('intensity', percent / 100)
-const clear = () => store.send('clearHand', { families: [...FAMILIES], fixtures: null })
+/** A pool is set, or changed from what is set. */
+function readPool(text: string) {
+  const change = typedChange(text, false)
+  return change?.how === 'to' || zoom.value.pool !== null ? change : null
+}
+function setPool(change: NumberChange) {
+  const diameter = changedNumber(zoom.value.pool ?? 0, change, { min: 0, max: 200, home: 2, unit: 'degrees' })
+  const fixtures = [...selection.fixtures]
+  if (diameter) void store.send('setValue', { fixtures, attribute: 'zoom', value: { kind: 'pool', diameter } })
+}
+const setLevel = (number: number) =>
+  store.send('setValue', {
+    fixtures: [...selection.fixtures],
+    attribute: 'intensity',
+    value: { kind: 'number', number },
+  })
 </script>
 
 <template>
-  <aside class="flex min-h-0 flex-col border-l border-rule bg-deck contain-strict" aria-label="In hand">
-    <header class="flex items-baseline justify-between border-b border-rule px-3 py-2.5">
-      <h2 class="text-mist">In hand</h2>
-      <span class="text-sm" :class="hand.inWords.value ? 'text-coral' : 'text-haze'">{{
-        hand.inWords.value || 'nothing'
-      }}</span>
+  <aside class="flex min-h-0 flex-col border-l border-rule bg-deck" aria-label="In hand">
+    <header class="flex flex-col gap-1.5 border-b border-rule px-3 py-2">
+      <div class="flex items-baseline justify-between">
+        <h2 class="text-mist">In hand</h2>
+        <span class="truncate text-sm" :class="hand.inWords.value ? 'text-coral' : 'text-haze'">{{
+          hand.inWords.value || 'nothing'
+        }}</span>
+      </div>
+      <div class="flex gap-1">
+        <button
+          type="button"
+          class="chip flex items-center gap-1"
+          :class="desk.isFanArmed ? 'chip-on' : ''"
+          :aria-pressed="desk.isFanArmed"
+          :disabled="none"
+          @click="desk.isFanArmed = !desk.isFanArmed"
+        >
+          <Waves :size="13" aria-hidden="true" />Fan
+        </button>
+        <HighlightMenu />
+        <NeutralMenu />
+        <FloatingPanel button-class="chip flex items-center gap-1" panel-class="w-72 p-2.5" label="Take into the hand">
+          <template #button><Import :size="13" aria-hidden="true" />Take</template>
+          <template #default="{ close }"><TakePanel :show="show" :close="close" /></template>
+        </FloatingPanel>
+        <button
+          type="button"
+          class="chip ml-auto flex items-center px-1.5"
+          :class="blind.isBlind.value ? 'chip-on' : ''"
+          :aria-pressed="blind.isBlind.value"
+          aria-label="Blind"
+          title="Blind: work on without touching what the stage shows"
+          @click="blind.set(!blind.isBlind.value)"
+        >
+          <EyeOff :size="14" aria-hidden="true" />
+        </button>
+      </div>
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto">
+      <FanPanel v-if="desk.isFanArmed && !none" :show="show" />
       <FamilyRow
         family="position"
         :taken="hand.take.value.includes('position')"
         :summary="positionSummary"
         :in-hand="inHand.has('position')"
+        @home="home('position')"
       >
-        <div class="mt-2 flex flex-col gap-2">
-          <TargetPicker
-            :targets="targets"
-            :current="aim.id"
-            :current-name="aim.name"
-            :offset="aim.offset"
-            :disabled="none"
-            @pick="desk.aimAt"
-          />
-          <p v-if="none" class="text-sm text-haze">
-            Select on the plan or type numbers; then drop the light on a target, or press A and click anywhere on the
-            stage.
-          </p>
-          <template v-else>
-            <AimTable :fixtures="chosen" />
-            <div class="grid grid-cols-2 gap-2">
-              <NumberEntry
-                label="pan"
-                placeholder="differs"
-                unit="degrees"
-                :shown="
-                  fixed(
-                    shared((f) => f.position.pose.pan),
-                    2,
-                  )
-                "
-                @keep="turn('pan', $event)"
-              />
-              <NumberEntry
-                label="tilt"
-                placeholder="differs"
-                unit="degrees"
-                :shown="
-                  fixed(
-                    shared((f) => f.position.pose.tilt),
-                    2,
-                  )
-                "
-                @keep="turn('tilt', $event)"
-              />
-            </div>
-          </template>
-        </div>
+        <PositionPart :show="show" />
       </FamilyRow>
       <FamilyRow
-        family="beam"
-        :taken="hand.take.value.includes('beam')"
-        :summary="summaryOf('beam')"
-        :in-hand="inHand.has('beam')"
-      >
-        <div v-if="!none" class="mt-2 grid grid-cols-2 gap-2">
-          <NumberEntry
-            label="zoom"
-            placeholder="differs"
-            unit="degrees"
-            :shown="
-              fixed(
-                shared((f) => f.zoom.angle),
-                1,
-              )
-            "
-            @keep="setNumber('zoom', $event)"
-          />
-          <NumberEntry label="pool" placeholder="none set" unit="metres" :shown="fixed(zoom.pool, 2)" @keep="setPool" />
-        </div>
-        <p v-if="!none && zoom.unfit" class="mt-1 text-sm text-coral">
-          {{ zoom.unfit }} cannot make the pool asked for.
-        </p>
-      </FamilyRow>
-      <FamilyRow
-        family="intensity"
-        :taken="hand.take.value.includes('intensity')"
-        :summary="summaryOf('intensity')"
-        :in-hand="inHand.has('intensity')"
-      >
-        <div v-if="!none" class="mt-2 flex items-center gap-2">
-          <div class="w-20 shrink-0">
-            <NumberEntry
-              label="level"
-              placeholder="differs"
-              unit="per cent"
-              :shown="intensity === null ? '' : String(intensity)"
-              @keep="setIntensity"
-            />
-          </div>
-          <button type="button" class="chip mt-4" @click="setIntensity(0)">Out</button>
-          <button type="button" class="chip mt-4" @click="setIntensity(50)">Half</button>
-          <button type="button" class="chip mt-4" @click="setIntensity(100)">Full</button>
-        </div>
-      </FamilyRow>
-      <FamilyRow
-        v-for="family in ['colour', 'gobo', 'shutters'] as const"
+        v-for="family in OTHERS"
         :key="family"
         :family="family"
         :taken="hand.take.value.includes(family)"
-        :summary="summaryOf(family)"
+        :summary="sourcesOf(family)"
         :in-hand="inHand.has(family)"
-      />
+        @home="home(family)"
+      >
+        <div v-if="ofFamily(family).length" class="mt-1.5 flex flex-col gap-1">
+          <AttributeRow v-for="attribute in ofFamily(family)" :key="attribute.attribute" :attribute="attribute" />
+          <div v-if="family === 'intensity'" class="flex gap-1.5">
+            <button
+              v-for="(level, name) in { Out: 0, Half: 0.5, Full: 1 }"
+              :key="name"
+              type="button"
+              class="chip flex-1 py-0.5"
+              @click="setLevel(level)"
+            >
+              {{ name }}
+            </button>
+          </div>
+          <div v-if="family === 'beam' && !none" class="flex items-center gap-1.5">
+            <span class="w-20 shrink-0 text-sm" :class="zoom.pool === null ? 'text-mist' : ''">Pool</span>
+            <p class="min-w-0 flex-1 truncate text-xs" :class="zoom.unfit ? 'text-coral' : 'text-haze'">
+              {{
+                zoom.unfit ? `${zoom.unfit} cannot make it` : zoom.pool === null ? 'none set' : 'kept wherever they aim'
+              }}
+            </p>
+            <TypedField
+              class="mr-[22px] w-[74px] shrink-0"
+              label="pool in metres"
+              :shown="zoom.pool === null ? '' : zoom.pool.toFixed(2)"
+              :read="readPool"
+              @keep="setPool"
+            />
+          </div>
+        </div>
+      </FamilyRow>
     </div>
-    <RecordForm :show="show" @clear="clear" />
+    <RecordForm :show="show" />
   </aside>
 </template>

@@ -34,6 +34,7 @@ function choose(pattern: Pattern | null, close: () => void) {
 <template>
   <FloatingPanel
     :button-class="`chip flex max-w-full items-center gap-1 ${isOn ? 'chip-on' : ''}`"
+    class="shrink"
     panel-class="w-48"
     :disabled="disabled"
   >

@@ -7,14 +7,12 @@ import { listsInOrder } from '#core/cues/tracking'
 import { PALETTE_COLOURS } from '#core/show/entities'
 import { FAMILIES, SHELF_TAKES, SHELVES, type Shelf } from '#core/show/families'
 import type { Show } from '#core/show/show'
-import { useHand } from '../../composables/useHand'
 import { useShow } from '../../stores/show'
+import ClearMenu from '../hand/ClearMenu.vue'
 import { useWorkingSet } from '../../stores/workingSet'
 
 const props = defineProps<{ show: Show }>()
-const emit = defineEmits<{ clear: [] }>()
 const store = useShow()
-const hand = useHand()
 const workingSet = useWorkingSet()
 
 type What = 'palette' | 'cue'
@@ -193,15 +191,7 @@ async function record() {
         {{ label }}
       </button>
       <button type="button" class="quiet-button" :disabled="!takenNow?.values.length" @click="begin('cue')">Cue</button>
-      <button
-        type="button"
-        class="quiet-button"
-        :disabled="hand.held.value.length === 0"
-        title="Let go of everything in hand"
-        @click="emit('clear')"
-      >
-        Clear
-      </button>
+      <ClearMenu />
     </div>
   </footer>
 </template>

@@ -76,6 +76,12 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
           <g class="pointer-events-auto"><slot :pointer="pointer" /></g>
           <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" />
           <path
+            v-if="desk.line"
+            :d="pathOf([desk.line.from, desk.line.to].map(view.toScreen), false)"
+            class="stroke-shoal"
+            stroke-width="2"
+          />
+          <path
             v-if="pointer.lasso.value.length"
             :d="pathOf(pointer.lasso.value)"
             class="fill-shoal/10 stroke-shoal"

@@ -4,7 +4,7 @@ import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
 import { drawnHangs, drawnSpots } from '../../composables/fixtureSpots'
 import { PLAN } from '../../composables/projections'
-import { useStageLayers } from '../../composables/useStageLayers'
+import { useStageLayers, type Picture } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'
@@ -17,13 +17,14 @@ import PlanSet from './PlanSet.vue'
 import PlanTargets from './PlanTargets.vue'
 import StageDrawing from './StageDrawing.vue'
 
-const props = defineProps<{ show: Show; poolsAtFloor: boolean }>()
+const props = defineProps<{ show: Show; poolsAtFloor: boolean; picture?: Picture | undefined }>()
 const store = useShow()
 const desk = useDesk()
 const things = useChosen()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
+  () => props.picture ?? 'worked on',
 )
 const hangs = computed(() => drawnHangs(props.show))
 const spots = computed(() => drawnSpots(props.show))
@@ -54,7 +55,13 @@ defineExpose({
 </script>
 
 <template>
-  <StageDrawing ref="drawing" label="Stage plan" :extent="extent" :projection="PLAN" :spots="spots">
+  <StageDrawing
+    ref="drawing"
+    :label="picture === 'on stage' ? 'Stage plan, on stage' : 'Stage plan'"
+    :extent="extent"
+    :projection="PLAN"
+    :spots="spots"
+  >
     <template #ground="{ pointer }">
       <PlanGround :venue="venue" />
       <PlanSet

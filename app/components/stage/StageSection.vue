@@ -3,7 +3,7 @@
 import { computed, useTemplateRef } from 'vue'
 import { FRONT, SIDE } from '../../composables/projections'
 import { sectionHangs, sectionSpots } from '../../composables/sectionHangs'
-import { useStageLayers } from '../../composables/useStageLayers'
+import { useStageLayers, type Picture } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'
@@ -17,13 +17,14 @@ import SectionLight from './SectionLight.vue'
 import SectionSet from './SectionSet.vue'
 import StageDrawing from './StageDrawing.vue'
 
-const props = defineProps<{ show: Show }>()
+const props = defineProps<{ show: Show; picture?: Picture | undefined }>()
 const store = useShow()
 const desk = useDesk()
 const things = useChosen()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
+  () => props.picture ?? 'worked on',
 )
 const projection = computed(() => (desk.section === 'side' ? SIDE : FRONT))
 const hangs = computed(() => sectionHangs(props.show, projection.value))

@@ -2,6 +2,7 @@
 /** The stage as this window looks at it: plan, section or space. */
 import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
+import type { Picture } from '../../composables/useStageLayers'
 import { useDesk } from '../../stores/desk'
 import StagePlan from './StagePlan.vue'
 import StageSection from './StageSection.vue'
@@ -15,7 +16,7 @@ interface Drawing {
   panBy(x: number, y: number): void
 }
 
-defineProps<{ show: Show; poolsAtFloor: boolean }>()
+defineProps<{ show: Show; poolsAtFloor: boolean; picture?: Picture | undefined }>()
 const desk = useDesk()
 const plan = useTemplateRef<Drawing>('plan')
 const section = useTemplateRef<Drawing>('section')
@@ -32,7 +33,7 @@ defineExpose({
 </script>
 
 <template>
-  <StagePlan v-if="desk.view === 'plan'" ref="plan" :show="show" :pools-at-floor="poolsAtFloor" />
-  <StageSection v-else-if="desk.view === 'section'" ref="section" :show="show" />
+  <StagePlan v-if="desk.view === 'plan'" ref="plan" :show="show" :pools-at-floor="poolsAtFloor" :picture="picture" />
+  <StageSection v-else-if="desk.view === 'section'" ref="section" :show="show" :picture="picture" />
   <LazyStageSpace v-else ref="space" :show="show" />
 </template>

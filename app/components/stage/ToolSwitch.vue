@@ -6,11 +6,13 @@ import type { ActionId } from '../../keys/actions'
 import { useDesk, type Tool } from '../../stores/desk'
 import { useKeyMap } from '../../stores/keys'
 
-const props = defineProps<{ tools: readonly Tool[] }>()
+type ShownTool = Exclude<Tool, 'line'>
+
+const props = defineProps<{ tools: readonly ShownTool[] }>()
 const desk = useDesk()
 const keys = useKeyMap()
 
-const ALL: Readonly<Record<Tool, { label: string; action: ActionId; hint: string; icon: typeof Move }>> = {
+const ALL: Readonly<Record<ShownTool, { label: string; action: ActionId; hint: string; icon: typeof Move }>> = {
   select: {
     label: 'Select',
     action: 'select tool',

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** The Focus room: the main desk. */
 import { useLocalStorage } from '@vueuse/core'
-import { useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { useBlind } from '../../../composables/useBlind'
 import { useFocusKeys } from '../../../composables/useFocusKeys'
+import { useHighlightFollowing } from '../../../composables/useHighlight'
 import { useDesk } from '../../../stores/desk'
 import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
@@ -15,6 +17,10 @@ const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
 const proposal = useProposal()
+const blind = useBlind()
+const besides = useLocalStorage('rhopander-stage-beside', true)
+const isBeside = computed(() => blind.isBlind.value && besides.value && desk.view !== 'space')
+useHighlightFollowing()
 const poolsAtFloor = useLocalStorage('rhopander-pools-at-floor', false)
 const plan = useTemplateRef<InstanceType<typeof StageView>>('plan')
 const select = useTemplateRef<InstanceType<typeof SelectPanel>>('select')
@@ -34,13 +40,33 @@ useFocusKeys(
   >
     <SelectPanel ref="select" :show="store.view" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
-      <StageView
-        v-if="proposal.drawn"
-        ref="plan"
-        class="flex-1"
-        :show="proposal.drawn"
-        :pools-at-floor="poolsAtFloor"
-      />
+      <div class="flex min-h-0 flex-1">
+        <StageView
+          v-if="proposal.drawn"
+          ref="plan"
+          class="min-w-0 flex-1"
+          :show="proposal.drawn"
+          :pools-at-floor="poolsAtFloor"
+        />
+        <StageView
+          v-if="isBeside"
+          class="min-w-0 flex-1 border-l border-rule-2"
+          :show="store.view"
+          :pools-at-floor="poolsAtFloor"
+          picture="on stage"
+        />
+      </div>
+      <div
+        v-if="blind.isBlind.value"
+        class="absolute bottom-3 left-3 flex items-center gap-2 rounded-md border border-coral bg-deck px-2 py-1 text-sm"
+        role="status"
+      >
+        <span><strong class="text-coral">Blind.</strong> The hand does not touch what the stage shows.</span>
+        <button type="button" class="chip py-0.5" :aria-pressed="isBeside" @click="besides = !besides">
+          {{ isBeside ? 'Only this picture' : 'Stage beside it' }}
+        </button>
+        <button type="button" class="chip py-0.5" @click="blind.set(false)">Show the hand</button>
+      </div>
       <div
         class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between gap-2 *:pointer-events-auto"
       >
@@ -59,7 +85,13 @@ useFocusKeys(
         </button>
       </div>
       <p
-        v-if="desk.tool === 'move'"
+        v-if="desk.tool === 'line'"
+        class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
+      >
+        Draw the line on the stage to spread the light along; its ends catch on targets.
+      </p>
+      <p
+        v-else-if="desk.tool === 'move'"
         class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
       >
         Drag a target, a set piece, a hang, or a fixture along its hang. What palettes or cues lean on is shown before

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+/**
+ * One attribute of the selection: a track to drag along, a value to type, and a menu with its ends
+ * and its home. Dragging changes every fixture by the same; with Shift by a tenth.
+ */
+import { EllipsisVertical } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { typedChange, type NumberChange } from '#core/hand/change'
+import type { HandAttribute } from '../../composables/useHandAttributes'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+import TypedField from '../fields/TypedField.vue'
+import FloatingPanel from '../shell/FloatingPanel.vue'
+
+const props = defineProps<{ attribute: HandAttribute }>()
+const desk = useDesk()
+const selection = useSelection()
+const store = useShow()
+
+const FINE = 0.1
+const track = ref<HTMLElement | null>(null)
+/** Where a drag began, and how much it has come to. */
+let drag: { x: number; amount: number } | null = null
+
+/** How a number reads: levels in per cent. */
+const factor = computed(() => (props.attribute.range.unit === 'level' ? 100 : 1))
+const unit = computed(() => ({ level: 'per cent', degrees: 'degrees', slot: 'slot' })[props.attribute.range.unit])
+const size = computed(() => props.attribute.range.max - props.attribute.range.min)
+const part = (number: number) => (size.value > 0 ? (100 * (number - props.attribute.range.min)) / size.value : 0)
+
+function inWords(number: number): string {
+  const { range, wheel } = props.attribute
+  if (range.unit === 'slot') return wheel?.slots[number]?.name ?? String(number)
+  return range.unit === 'level' ? String(Math.round(number * 100)) : number.toFixed(1)
+}
+const shown = computed(() => {
+  const [low, high] = [inWords(props.attribute.low), inWords(props.attribute.high)]
+  if (low === high) return low
+  return props.attribute.range.unit === 'slot'
+    ? 'differ'
+    : `${Math.round(props.attribute.low * factor.value)}–${Math.round(props.attribute.high * factor.value)}`
+})
+
+const input = (change: NumberChange) => ({
+  fixtures: [...selection.fixtures],
+  attribute: props.attribute.attribute,
+  change,
+})
+function change(wish: NumberChange) {
+  desk.isFanArmed = false
+  void store.send('changeValues', input(wish))
+}
+
+function begin(event: PointerEvent) {
+  if (event.button !== 0) return
+  drag = { x: event.clientX, amount: 0 }
+  track.value?.setPointerCapture(event.pointerId)
+}
+
+function move(event: PointerEvent) {
+  const width = track.value?.clientWidth ?? 0
+  if (!drag || width === 0) return
+  const step = ((event.clientX - drag.x) / width) * size.value * (event.shiftKey ? FINE : 1)
+  drag = { x: event.clientX, amount: drag.amount + step }
+  desk.tryOut(selection.fixtures, 'changeValues', input({ how: 'by', number: drag.amount }))
+}
+
+function end() {
+  if (drag && drag.amount !== 0) void desk.keepTrial()
+  drag = null
+}
+
+function cancel() {
+  drag = null
+  desk.endTrial()
+}
+
+function onKey(event: KeyboardEvent) {
+  const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key]
+  if (event.key === 'Home' || event.key === 'End') change({ how: event.key === 'Home' ? 'min' : 'max' })
+  else if (way !== undefined) change({ how: 'by', number: way * step(event.shiftKey) })
+  else return
+  event.preventDefault()
+  event.stopPropagation()
+}
+
+/** A step of an arrow key: a slot, else a fiftieth of the range, with Shift a tenth of that. */
+function step(isFine: boolean): number {
+  if (props.attribute.range.unit === 'slot') return 1
+  return (size.value / 50) * (isFine ? FINE : 1)
+}
+
+/** What is typed, in its own unit: per cent for levels, a slot also by its name. */
+function read(text: string): NumberChange | null {
+  const { range, wheel } = props.attribute
+  const slot = wheel?.slots.findIndex(({ name }) => name.toLowerCase() === text.trim().toLowerCase()) ?? -1
+  if (slot >= 0) return { how: 'to', number: slot }
+  const wish = typedChange(text, range.min < 0)
+  return wish && 'number' in wish ? { ...wish, number: wish.number / factor.value } : wish
+}
+</script>
+
+<template>
+  <div class="flex items-center gap-1.5" role="group" :aria-label="attribute.name">
+    <span class="w-20 shrink-0 truncate text-sm first-letter:uppercase" :class="attribute.isHeld ? '' : 'text-mist'">{{
+      attribute.name
+    }}</span>
+    <div
+      ref="track"
+      class="relative h-6 min-w-0 flex-1 cursor-ew-resize touch-none rounded border bg-night select-none"
+      :class="attribute.isHeld ? 'border-coral/70' : 'border-rule-2'"
+      role="slider"
+      tabindex="0"
+      :aria-label="attribute.name"
+      :aria-valuemin="attribute.range.min * factor"
+      :aria-valuemax="attribute.range.max * factor"
+      :aria-valuenow="attribute.low * factor"
+      :aria-valuetext="`${shown} ${unit}`"
+      @pointerdown="begin"
+      @pointermove="move"
+      @pointerup="end"
+      @pointercancel="cancel"
+      @keydown="onKey"
+      @keydown.esc.stop="cancel"
+      @dblclick="change({ how: 'home' })"
+    >
+      <span
+        class="absolute inset-y-0 rounded-sm"
+        :class="attribute.isHeld ? 'bg-coral/25' : 'bg-plank-2'"
+        :style="{ left: 0, width: `${part(attribute.low)}%` }"
+      />
+      <span
+        class="absolute inset-y-0.5 min-w-[3px] rounded-sm"
+        :class="attribute.isHeld ? 'bg-coral' : 'bg-haze'"
+        :style="{
+          left: `calc(${part(attribute.low)}% - 1px)`,
+          width: `${part(attribute.high) - part(attribute.low)}%`,
+        }"
+      />
+    </div>
+    <TypedField
+      class="w-[74px] shrink-0"
+      :label="`${attribute.name} in ${unit}`"
+      :shown="shown"
+      :read="read"
+      @keep="change"
+    />
+    <FloatingPanel
+      :label="`Ends and home of ${attribute.name}`"
+      button-class="rounded p-0.5 text-haze hover:text-sail"
+      panel-class="w-40"
+    >
+      <template #button><EllipsisVertical :size="14" aria-hidden="true" /></template>
+      <template #default="{ close }">
+        <button
+          v-for="(name, how) in { max: 'Maximum', home: 'Home', min: 'Minimum' } as const"
+          :key="how"
+          type="button"
+          class="flex w-full justify-between rounded px-2 py-1 text-left hover:bg-plank-2"
+          @click="(change({ how }), close())"
+        >
+          {{ name }}<span class="font-mono text-xs text-haze">{{ inWords(attribute.range[how]) }}</span>
+        </button>
+      </template>
+    </FloatingPanel>
+  </div>
+</template>

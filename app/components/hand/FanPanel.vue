@@ -1,0 +1,185 @@
+<script setup lang="ts">
+/**
+ * Spreads a value over the selection, or the places it is aimed at along a target or a drawn line.
+ * It shows what it does as one sets it, and lets go by itself when anything else is changed.
+ */
+import { Pencil } from '@lucide/vue'
+import { computed, onUnmounted, ref, watch } from 'vue'
+import { FAN_CURVES, FAN_KEEPS } from '#core/hand/fan'
+import { FAN_LAYS } from '#core/commands/fanAims'
+import { targetsOf } from '#core/show/targets'
+import type { Show } from '#core/show/show'
+import { useFanParts, FAN_OVERS } from '../../composables/useFanParts'
+import { useHandAttributes, type HandAttribute } from '../../composables/useHandAttributes'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+import { numberTyped } from '../../composables/numbers'
+import RadioChips from '../fields/RadioChips.vue'
+
+const props = defineProps<{ show: Show }>()
+const desk = useDesk()
+const selection = useSelection()
+const { attributes } = useHandAttributes()
+const { over, parts, run } = useFanParts(() => props.show)
+
+type Of = 'places' | 'pan' | 'tilt' | HandAttribute['attribute']
+const of = ref<Of>('pan')
+const keep = ref<(typeof FAN_KEEPS)[number]>('middle')
+const curve = ref<(typeof FAN_CURVES)[number]>('even')
+const lay = ref<(typeof FAN_LAYS)[number]>('in order')
+const place = ref('')
+/** What is spread, in the attribute's own unit; null while nothing is dragged or typed. */
+const amount = ref(0)
+const from = ref('')
+const to = ref('')
+const track = ref<HTMLElement | null>(null)
+let drag: { x: number; amount: number } | null = null
+const FINE = 0.1
+
+const attribute = computed(() => attributes.value.find((other) => other.attribute === of.value))
+const factor = computed(() => (attribute.value?.range.unit === 'level' ? 100 : 1))
+const unit = computed(() => (factor.value === 100 ? '%' : attribute.value?.range.unit === 'slot' ? 'slots' : '°'))
+/** What dragging across the whole track spreads. */
+const whole = computed(() => (attribute.value ? attribute.value.range.max - attribute.value.range.min : 180))
+const lines = computed(() => [...targetsOf(props.show).values()].filter(({ target }) => target.form.kind !== 'point'))
+const isSet = computed(() =>
+  of.value === 'places' ? place.value !== '' || desk.line !== null : amount.value !== 0 || range.value !== null,
+)
+const range = computed(() => {
+  const [first, last] = [numberTyped(from.value), numberTyped(to.value)]
+  return first === null || last === null ? null : { from: first / factor.value, to: last / factor.value }
+})
+
+function preview() {
+  const shape = { parts: parts.value, run: run.value, curve: curve.value }
+  if (!isSet.value || parts.value.length === 0) return desk.endTrial()
+  if (of.value === 'places') {
+    const target = lines.value.find(({ id }) => id === place.value)
+    const line = target
+      ? ({ kind: 'target', target: target.id } as const)
+      : desk.line && { kind: 'line' as const, ...desk.line }
+    if (line) desk.tryOut(selection.whole, 'fanAims', { ...shape, over: line, lay: lay.value })
+    return
+  }
+  const spread = range.value
+    ? ({ how: 'range', ...range.value } as const)
+    : ({ how: 'by', amount: amount.value } as const)
+  desk.tryOut(selection.whole, 'fanValues', { ...shape, keep: keep.value, of: of.value, spread })
+}
+watch([of, keep, curve, lay, place, amount, range, parts, run, () => desk.line], preview)
+watch(of, () => {
+  amount.value = 0
+  from.value = ''
+  to.value = ''
+})
+watch(
+  () => selection.whole,
+  () => (desk.isFanArmed = false),
+)
+onUnmounted(() => {
+  desk.endTrial()
+  desk.line = null
+  if (desk.tool === 'line') desk.tool = 'select'
+})
+
+function begin(event: PointerEvent) {
+  if (event.button !== 0) return
+  from.value = ''
+  to.value = ''
+  drag = { x: event.clientX, amount: amount.value }
+  track.value?.setPointerCapture(event.pointerId)
+}
+
+function move(event: PointerEvent) {
+  const width = track.value?.clientWidth ?? 0
+  if (!drag || width === 0) return
+  const step = ((event.clientX - drag.x) / width) * whole.value * (event.shiftKey ? FINE : 1)
+  drag = { x: event.clientX, amount: drag.amount + step }
+  amount.value = drag.amount
+}
+
+function onKey(event: KeyboardEvent) {
+  const way = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+  if (way === undefined) return
+  event.preventDefault()
+  event.stopPropagation()
+  amount.value += way * (whole.value / 90) * (event.shiftKey ? FINE : 1)
+}
+
+/** Does what is shown. The fan stays armed for more of the same. */
+async function apply() {
+  await desk.keepTrial()
+  amount.value = 0
+  from.value = ''
+  to.value = ''
+  place.value = ''
+  desk.line = null
+}
+</script>
+
+<template>
+  <form
+    class="flex flex-col gap-2 border-b border-coral/60 bg-coral-deep/20 px-3 py-2"
+    aria-label="Fan"
+    @submit.prevent="apply"
+    @keydown.esc.stop="desk.isFanArmed = false"
+  >
+    <div class="flex items-center gap-1.5">
+      <label class="flex min-w-0 flex-1 items-center gap-2"
+        ><span class="font-semibold text-coral">Fan</span>
+        <select v-model="of" class="field font-sans" aria-label="What to fan">
+          <option value="places">places on the stage</option>
+          <option value="pan">pan</option>
+          <option value="tilt">tilt</option>
+          <option v-for="other in attributes" :key="other.attribute" :value="other.attribute">{{ other.name }}</option>
+        </select>
+      </label>
+      <RadioChips v-model="curve" label="Curve" :options="FAN_CURVES" />
+    </div>
+    <RadioChips v-model="over" label="Over" :options="FAN_OVERS" />
+    <template v-if="of === 'places'">
+      <div class="flex gap-1.5">
+        <select v-model="place" class="field font-sans" aria-label="Along which target" @change="desk.line = null">
+          <option value="">Along …</option>
+          <option v-for="line in lines" :key="line.id" :value="line.id">{{ line.target.name }}</option>
+        </select>
+        <button
+          type="button"
+          class="chip flex shrink-0 items-center gap-1"
+          :class="desk.tool === 'line' || desk.line ? 'chip-on' : ''"
+          @click="((place = ''), (desk.tool = 'line'))"
+        >
+          <Pencil :size="13" aria-hidden="true" />{{ desk.tool === 'line' ? 'Draw it' : 'Line' }}
+        </button>
+      </div>
+      <RadioChips v-model="lay" label="How the beams lie" :options="FAN_LAYS" />
+    </template>
+    <template v-else>
+      <RadioChips v-model="keep" label="Keep" :options="FAN_KEEPS" />
+      <div class="flex items-center gap-1.5">
+        <div
+          ref="track"
+          class="relative h-6 min-w-0 flex-1 cursor-ew-resize touch-none rounded border border-coral/70 bg-night text-center font-mono text-sm select-none"
+          role="slider"
+          tabindex="0"
+          aria-label="Spread"
+          :aria-valuenow="amount * factor"
+          :aria-valuetext="`${(amount * factor).toFixed(1)} ${unit}`"
+          @pointerdown="begin"
+          @pointermove="move"
+          @pointerup="drag = null"
+          @pointercancel="drag = null"
+          @keydown="onKey"
+        >
+          {{ range ? '' : `${(amount * factor).toFixed(1)} ${unit}` }}
+        </div>
+        <input v-model="from" class="field w-12 px-1.5 py-0.5" placeholder="from" :aria-label="`From, ${unit}`" />
+        <input v-model="to" class="field w-12 px-1.5 py-0.5" placeholder="to" :aria-label="`To, ${unit}`" />
+      </div>
+    </template>
+    <div class="flex gap-1.5">
+      <button type="submit" class="main-button flex-1 py-1" :disabled="!isSet">Keep the fan</button>
+      <button type="button" class="quiet-button py-1" @click="desk.isFanArmed = false">Let go</button>
+    </div>
+  </form>
+</template>

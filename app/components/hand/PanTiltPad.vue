@@ -1,0 +1,130 @@
+<script setup lang="ts">
+/**
+ * Pan across and tilt upwards, with the stops and, shaded, where the light of the first selected
+ * fixture meets the floor. Dragging turns every head by the same; with Shift by a tenth.
+ */
+import { computed, ref } from 'vue'
+import type { StageFixture } from '#core/cues/onStage'
+import { floorBand } from '#core/hand/floorBand'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+
+const props = defineProps<{ fixtures: readonly StageFixture[] }>()
+const desk = useDesk()
+const selection = useSelection()
+
+const WIDTH = 290
+const HEIGHT = 116
+const EDGE = 7
+const FINE = 0.1
+const pad = ref<SVGSVGElement | null>(null)
+let drag: { x: number; y: number; pan: number; tilt: number } | null = null
+
+/** The widest range of the selected heads. */
+const range = computed(() => {
+  const types = [...new Set(props.fixtures.map(({ rigged }) => rigged.type))]
+  const of = (axis: 'pan' | 'tilt') => ({
+    min: Math.min(...types.map((type) => type[axis].min)),
+    max: Math.max(...types.map((type) => type[axis].max)),
+  })
+  return { pan: of('pan'), tilt: of('tilt') }
+})
+const across = (pan: number) =>
+  EDGE + ((pan - range.value.pan.min) / (range.value.pan.max - range.value.pan.min)) * (WIDTH - 2 * EDGE)
+const up = (tilt: number) =>
+  HEIGHT - EDGE - ((tilt - range.value.tilt.min) / (range.value.tilt.max - range.value.tilt.min)) * (HEIGHT - 2 * EDGE)
+
+const floor = computed(() => {
+  const [first] = props.fixtures
+  if (!first) return ''
+  return floorBand(first.rigged.mount)
+    .map(({ pan, from, to }) => {
+      const [left, right] = [across(pan - 5), across(pan + 5)]
+      return `M${left} ${up(from)}H${right}V${up(to)}H${left}Z`
+    })
+    .join('')
+})
+const dots = computed(() =>
+  props.fixtures.map(({ rigged, position: { pose } }) => ({ id: rigged.id, x: across(pose.pan), y: up(pose.tilt) })),
+)
+const home = computed(() => `M${across(0)} ${EDGE}V${HEIGHT - EDGE}M${EDGE} ${up(0)}H${WIDTH - EDGE}`)
+const marks = computed(() => {
+  const { pan } = range.value
+  const every = 90
+  const first = Math.ceil(pan.min / every) * every
+  return Array.from({ length: Math.floor((pan.max - first) / every) + 1 }, (_, i) => first + i * every)
+})
+
+function begin(event: PointerEvent) {
+  if (event.button !== 0) return
+  drag = { x: event.clientX, y: event.clientY, pan: 0, tilt: 0 }
+  pad.value?.setPointerCapture(event.pointerId)
+}
+
+function move(event: PointerEvent) {
+  const bounds = pad.value?.getBoundingClientRect()
+  if (!drag || !bounds) return
+  const fine = event.shiftKey ? FINE : 1
+  const degreesAcross = (range.value.pan.max - range.value.pan.min) / bounds.width
+  const degreesUp = (range.value.tilt.max - range.value.tilt.min) / bounds.height
+  drag = {
+    x: event.clientX,
+    y: event.clientY,
+    pan: drag.pan + (event.clientX - drag.x) * degreesAcross * fine,
+    tilt: drag.tilt - (event.clientY - drag.y) * degreesUp * fine,
+  }
+  const by = (degrees: number, isLocked: boolean) => (isLocked ? null : ({ how: 'by', degrees } as const))
+  if (desk.locked === 'both') return
+  desk.tryOut(selection.fixtures, 'turnHeads', {
+    fixtures: [...selection.fixtures],
+    pan: by(drag.pan, desk.locked === 'pan'),
+    tilt: by(drag.tilt, desk.locked === 'tilt'),
+  })
+}
+
+function end() {
+  if (drag && (drag.pan !== 0 || drag.tilt !== 0)) void desk.keepTrial()
+  drag = null
+}
+
+function cancel() {
+  drag = null
+  desk.endTrial()
+}
+</script>
+
+<template>
+  <svg
+    ref="pad"
+    :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+    class="block w-full cursor-move touch-none rounded-md border border-rule-2 bg-night select-none"
+    role="group"
+    aria-label="Pan and tilt pad"
+    @pointerdown="begin"
+    @pointermove="move"
+    @pointerup="end"
+    @pointercancel="cancel"
+  >
+    <path :d="floor" class="fill-brass/15" />
+    <path
+      :d="`M${across(range.pan.min)} ${up(range.tilt.max)}H${across(range.pan.max)}V${up(range.tilt.min)}H${across(range.pan.min)}Z`"
+      class="fill-none stroke-coral/60"
+      stroke-dasharray="3 3"
+    />
+    <path :d="home" class="stroke-rule-2" />
+    <path v-for="mark in marks" :key="mark" :d="`M${across(mark)} ${up(0) - 3}v6`" class="stroke-mist" />
+    <circle v-for="dot in dots" :key="dot.id" :cx="dot.x" :cy="dot.y" r="3.500" class="fill-coral stroke-night" />
+    <text :x="across(range.pan.min) + 4" :y="up(0) - 4" class="halo fill-haze font-mono text-[9px]">
+      {{ range.pan.min }}°
+    </text>
+    <text :x="across(range.pan.max) - 4" :y="up(0) - 4" text-anchor="end" class="halo fill-haze font-mono text-[9px]">
+      {{ range.pan.max }}°
+    </text>
+    <text :x="across(0) + 4" :y="up(range.tilt.max) + 10" class="halo fill-haze font-mono text-[9px]">
+      {{ range.tilt.max }}°
+    </text>
+    <text :x="across(0) + 4" :y="up(range.tilt.min) - 4" class="halo fill-haze font-mono text-[9px]">
+      {{ range.tilt.min }}°
+    </text>
+  </svg>
+</template>

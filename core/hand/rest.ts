@@ -1,0 +1,38 @@
+/** What fixtures are brought to when they are put at rest or made neutral. */
+import { nearestToHome } from '../palettes/solve'
+import type { Draft } from '../show/draft'
+import { familyOf, type Attribute, type Family } from '../show/families'
+import type { FixtureId, PersonId } from '../show/ids'
+import { rigOf, type RiggedFixture } from '../show/rig'
+import type { Show } from '../show/show'
+import type { Value } from '../show/values'
+import { rangeOf } from './attributes'
+import { putInHand } from './put'
+
+/** Home of an attribute: straight down or as near as the stops allow, dark, open, white. */
+export function homeValue(rigged: RiggedFixture, attribute: Attribute): Value {
+  if (attribute === 'position') return { kind: 'angles', ...nearestToHome(rigged.mount) }
+  return { kind: 'number', number: rangeOf(rigged.type, attribute).home }
+}
+
+/** Neutral is home, to be seen: at full. */
+export function neutralValue(rigged: RiggedFixture, attribute: Attribute): Value {
+  return attribute === 'intensity' ? { kind: 'number', number: 1 } : homeValue(rigged, attribute)
+}
+
+/** Puts a value into the hand for every attribute of some families that fixtures have. */
+export function putEvery(
+  show: Show,
+  draft: Draft,
+  person: PersonId,
+  fixtures: readonly FixtureId[],
+  families: readonly Family[],
+  valueOf: (rigged: RiggedFixture, attribute: Attribute) => Value,
+) {
+  for (const id of fixtures) {
+    const rigged = rigOf(show).get(id)
+    for (const attribute of rigged?.type.has ?? [])
+      if (rigged && families.includes(familyOf(attribute)))
+        putInHand(draft, person, id, attribute, valueOf(rigged, attribute))
+  }
+}
