@@ -92,7 +92,7 @@ export function usePlanPointer(
 
   /** Shift adds, Ctrl takes out. */
   function selectFound(event: PointerEvent, found: FixtureId[]) {
-    if (event.shiftKey) selection.add(found)
+    if (event.shiftKey || selection.isAdding) selection.add(found)
     else if (event.ctrlKey || event.metaKey) selection.set(selection.whole.filter((id) => !found.includes(id)))
     else selection.set(found)
   }
@@ -107,7 +107,7 @@ export function usePlanPointer(
       spots: () => new Map([...spots.value].map(([id, spot]) => [id, plan.toScreen(spot)])),
       select: (found: FixtureId[]) => selectFound(event, found),
       click: () => {
-        if (event.shiftKey || desk.tool === 'aim') return
+        if (selection.adds(event) || desk.tool === 'aim') return
         selection.clear()
         chosen.clear()
       },
@@ -128,7 +128,7 @@ export function usePlanPointer(
     if (passesThrough(event)) return onBackground(event)
     event.stopPropagation()
     if (desk.tool === 'move') return things.onFixture(event, id)
-    if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle(ids)
+    if (selection.adds(event)) selection.toggle(ids)
     else selection.set(ids)
   }
 

@@ -31,6 +31,8 @@ export const useSelection = defineStore('selection', () => {
   const pattern = shallowRef<Pattern | null>(null)
   /** Which subset is worked on; null for the whole. */
   const step = ref<number | null>(null)
+  /** Presses add to the selection, as they do with Shift: for hands without a keyboard. */
+  const isAdding = ref(false)
 
   const rig = computed(() => (show.view ? rigOf(show.view) : new Map<never, never>()))
   /** The whole selection without fixtures that have gone or may not be touched. */
@@ -76,6 +78,11 @@ export const useSelection = defineStore('selection', () => {
   function toggle(ids: readonly FixtureId[]) {
     if (ids.every((id) => whole.value.includes(id))) set(whole.value.filter((id) => !ids.includes(id)))
     else add(ids)
+  }
+
+  /** Whether a press adds to the selection. */
+  function adds(event: { readonly shiftKey: boolean; readonly ctrlKey: boolean; readonly metaKey: boolean }): boolean {
+    return isAdding.value || event.shiftKey || event.ctrlKey || event.metaKey
   }
 
   function clear() {
@@ -133,6 +140,8 @@ export const useSelection = defineStore('selection', () => {
     pattern,
     subsets,
     step,
+    isAdding,
+    adds,
     canGoBack: computed(() => earlier.value.length > 0),
     set,
     add,

@@ -7,10 +7,12 @@ import { hangsOf } from '#core/show/rig'
 import type { Family } from '#core/show/families'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { useWorkingSet } from '../../stores/workingSet'
 import { PALETTE_FILL } from '../shelf/paletteColours'
 
 const props = defineProps<{ show: Show; list: ListInOrder; family: Family; looked: CueId | null }>()
 const emit = defineEmits<{ look: [cue: CueId]; go: [cue: CueId] }>()
+const workingSet = useWorkingSet()
 
 const CELL = 14
 const GAP = 16
@@ -39,7 +41,7 @@ const rows = computed(() => {
 
 /** Cells of one look are one path: a row is a handful of elements, however many fixtures there are. */
 function drawnCells(cells: ReadonlyMap<FixtureId, SheetCell>) {
-  const paths = new Map<string, { look: 'carried' | 'loose' | 'set'; fill: string; d: string }>()
+  const paths = new Map<string, { look: 'carried' | 'loose' | 'set'; fill: string; isShutOut: boolean; d: string }>()
   for (const { id, x } of fixtures.value) {
     const cell = cells.get(id)
     if (!cell) continue
@@ -47,9 +49,10 @@ function drawnCells(cells: ReadonlyMap<FixtureId, SheetCell>) {
     const fill = palette ? PALETTE_FILL[palette.colour] : 'fill-mist'
     const isLoose = !palette && props.family !== 'intensity'
     const look = cell.how === 'carried' ? 'carried' : isLoose ? 'loose' : 'set'
-    const key = `${look} ${fill}`
+    const isShutOut = !workingSet.isIn(id)
+    const key = `${look} ${fill} ${isShutOut}`
     const d = (paths.get(key)?.d ?? '') + SHAPES[look](x)
-    paths.set(key, { look, fill, d })
+    paths.set(key, { look, fill, isShutOut, d })
   }
   return [...paths.values()]
 }
@@ -124,7 +127,10 @@ const legend = computed(() => {
             <td class="max-w-48 border-b border-rule/60">
               <button
                 type="button"
-                class="block w-full truncate pr-3 text-left font-semibold"
+                class="block w-full truncate pr-3 text-left"
+                :class="
+                  row.drawn.length > 0 && row.drawn.every(({ isShutOut }) => isShutOut) ? 'text-haze' : 'font-semibold'
+                "
                 @click.stop="emit('look', row.cue)"
               >
                 {{ row.cueRecord.name || 'No name' }}
@@ -135,10 +141,10 @@ const legend = computed(() => {
               <svg :width="width" height="18" class="block" aria-hidden="true">
                 <path
                   v-for="cells in row.drawn"
-                  :key="`${cells.look} ${cells.fill}`"
+                  :key="`${cells.look} ${cells.fill} ${cells.isShutOut}`"
                   :d="cells.d"
                   :class="cells.look === 'loose' ? 'fill-none stroke-coral' : cells.fill"
-                  :opacity="cells.look === 'carried' ? 0.4 : 1"
+                  :opacity="(cells.look === 'carried' ? 0.4 : 1) * (cells.isShutOut ? 0.25 : 1)"
                   :stroke-width="cells.look === 'loose' ? 1.4 : undefined"
                   :stroke-dasharray="cells.look === 'loose' ? '2.5 2' : undefined"
                 />

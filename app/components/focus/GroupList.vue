@@ -27,7 +27,7 @@ const isWhole = (ids: readonly FixtureId[]) =>
 const isOutside = (ids: readonly FixtureId[]) => !ids.some((id) => workingSet.isIn(id))
 
 function pick({ members, group }: OrderedGroup, event: MouseEvent) {
-  if (event.shiftKey) return selection.add(members)
+  if (selection.adds(event)) return selection.add(members)
   selection.set(members)
   if (group.pattern) selection.keepPattern(group.pattern)
 }
@@ -81,7 +81,7 @@ function shift(group: OrderedGroup, by: 1 | -1) {
         :class="[
           isWhole(group.members) ? 'border-coral bg-coral-deep' : 'hover:bg-plank-2',
           over === group.id ? 'shadow-[inset_0_2px_0_var(--color-shoal)]' : '',
-          isOutside(group.members) ? 'opacity-50' : '',
+          isOutside(group.members) ? 'text-haze' : '',
         ]"
         draggable="true"
         @dragstart="dragged = group"

@@ -90,12 +90,12 @@ const setLevel = (number: number) =>
           :disabled="none"
           @click="desk.isFanArmed = !desk.isFanArmed"
         >
-          <Waves :size="13" aria-hidden="true" />Fan
+          <Waves :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Fan
         </button>
         <HighlightMenu />
         <NeutralMenu />
         <FloatingPanel button-class="chip flex items-center gap-1" panel-class="w-72 p-2.5" label="Take into the hand">
-          <template #button><Import :size="13" aria-hidden="true" />Take</template>
+          <template #button><Import :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Take</template>
           <template #default="{ close }"><TakePanel :show="show" :close="close" /></template>
         </FloatingPanel>
         <button

@@ -50,13 +50,13 @@ function keep() {
 
 function pick(event: MouseEvent, id: string) {
   const fixture = asFixtureId(id)
-  if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle([fixture])
+  if (selection.adds(event)) selection.toggle([fixture])
   else selection.set([fixture])
 }
 
 function pickAll(event: MouseEvent) {
   const ids = props.hang.fixtures.map((fixture) => fixture.id)
-  if (event.shiftKey) selection.add(ids)
+  if (selection.adds(event)) selection.add(ids)
   else selection.set(ids)
 }
 </script>

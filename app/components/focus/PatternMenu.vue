@@ -33,13 +33,15 @@ function choose(pattern: Pattern | null, close: () => void) {
 
 <template>
   <FloatingPanel
-    :button-class="`chip flex max-w-full items-center gap-1 ${isOn ? 'chip-on' : ''}`"
+    :button-class="`chip flex max-w-full items-center gap-1 max-[1100px]:px-1.5 ${isOn ? 'chip-on' : ''}`"
     class="shrink"
     panel-class="w-48"
     :disabled="disabled"
   >
     <template #button>
-      <Split :size="13" class="shrink-0" aria-hidden="true" /><span class="truncate">{{ name }}</span>
+      <Split :size="13" class="shrink-0 max-[1100px]:hidden" aria-hidden="true" /><span class="truncate">{{
+        name
+      }}</span>
     </template>
     <template #default="{ close }">
       <div class="flex items-center gap-1 px-2 py-1">

@@ -13,7 +13,7 @@ const isOpen = useLocalStorage('rhopander-rig-groups', false)
 const groups = computed(() => rigGroupsOf(props.show))
 
 function pick({ members }: RigGroup, event: MouseEvent) {
-  if (event.shiftKey) selection.add(members)
+  if (selection.adds(event)) selection.add(members)
   else selection.set(members)
 }
 </script>

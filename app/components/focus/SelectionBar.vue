@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The order of the selection, its pattern, and stepping through its subsets. */
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ArrowDownUp, ChevronLeft, ChevronRight, Undo2 } from '@lucide/vue'
+import { ArrowDownUp, ChevronLeft, ChevronRight, Plus, Undo2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { groupsInOrder } from '#core/groups/groups'
 import { patternInWords, type Pattern } from '#core/selection/patterns'
@@ -42,10 +42,10 @@ function part(by: Pattern | null) {
 
 <template>
   <div v-if="selection.whole.length || selection.canGoBack" class="flex flex-col gap-1.5">
-    <div class="flex gap-1.5">
+    <div class="flex gap-1.5 max-[1100px]:gap-1">
       <Menu as="div" class="relative">
-        <MenuButton class="chip flex items-center gap-1" :disabled="!selection.whole.length">
-          <ArrowDownUp :size="13" aria-hidden="true" />Order
+        <MenuButton class="chip flex items-center gap-1 max-[1100px]:px-1.5" :disabled="!selection.whole.length">
+          <ArrowDownUp :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Order
         </MenuButton>
         <MenuItems
           class="absolute left-0 z-30 mt-1 w-48 rounded-lg border border-rule-2 bg-plank p-1 shadow-lg shadow-night/60 focus:outline-none"
@@ -73,6 +73,17 @@ function part(by: Pattern | null) {
       <button
         type="button"
         class="chip ml-auto px-1.5"
+        :class="selection.isAdding ? 'chip-on' : ''"
+        aria-label="Presses add to the selection"
+        title="Presses add to the selection, as with Shift"
+        :aria-pressed="selection.isAdding"
+        @click="selection.isAdding = !selection.isAdding"
+      >
+        <Plus :size="13" aria-hidden="true" />
+      </button>
+      <button
+        type="button"
+        class="chip px-1.5"
         :disabled="!selection.canGoBack"
         aria-label="Selection before this one"
         :title="`Selection before this one (${keys.keys.get('last selection')})`"

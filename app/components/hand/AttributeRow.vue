@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /**
  * One attribute of the selection: a track to drag along, a value to type, and a menu with its ends
- * and its home. Dragging changes every fixture by the same; with Shift by a tenth.
+ * and its home. Dragging changes every fixture by the same; with Shift, or drawn off the track, by a tenth of it.
  */
 import { EllipsisVertical } from '@lucide/vue'
 import { computed, ref } from 'vue'
@@ -21,7 +21,9 @@ const store = useShow()
 const FINE = 0.1
 const track = ref<HTMLElement | null>(null)
 /** Where a drag began, and how much it has come to. */
-let drag: { x: number; amount: number } | null = null
+let drag: { x: number; y: number; amount: number } | null = null
+/** A pointer drawn this far off the track, pixels, drags finely, as with Shift. */
+const OFF = 48
 
 /** How a number reads: levels in per cent. */
 const factor = computed(() => (props.attribute.range.unit === 'level' ? 100 : 1))
@@ -54,15 +56,16 @@ function change(wish: NumberChange) {
 
 function begin(event: PointerEvent) {
   if (event.button !== 0) return
-  drag = { x: event.clientX, amount: 0 }
+  drag = { x: event.clientX, y: event.clientY, amount: 0 }
   track.value?.setPointerCapture(event.pointerId)
 }
 
 function move(event: PointerEvent) {
   const width = track.value?.clientWidth ?? 0
   if (!drag || width === 0) return
-  const step = ((event.clientX - drag.x) / width) * size.value * (event.shiftKey ? FINE : 1)
-  drag = { x: event.clientX, amount: drag.amount + step }
+  const isFine = event.shiftKey || Math.abs(event.clientY - drag.y) > OFF
+  const step = ((event.clientX - drag.x) / width) * size.value * (isFine ? FINE : 1)
+  drag = { ...drag, x: event.clientX, amount: drag.amount + step }
   desk.tryOut(selection.fixtures, 'changeValues', input({ how: 'by', number: drag.amount }))
 }
 
@@ -108,7 +111,7 @@ function read(text: string): NumberChange | null {
     }}</span>
     <div
       ref="track"
-      class="relative h-6 min-w-0 flex-1 cursor-ew-resize touch-none rounded border bg-night select-none"
+      class="relative h-6 min-w-0 flex-1 cursor-ew-resize pointer-coarse:h-8 touch-none rounded border bg-night select-none"
       :class="attribute.isHeld ? 'border-coral/70' : 'border-rule-2'"
       role="slider"
       tabindex="0"

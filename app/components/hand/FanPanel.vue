@@ -134,7 +134,7 @@ async function apply() {
           <option v-for="other in attributes" :key="other.attribute" :value="other.attribute">{{ other.name }}</option>
         </select>
       </label>
-      <RadioChips v-model="curve" label="Curve" :options="FAN_CURVES" />
+      <RadioChips v-model="curve" class="w-28 shrink-0" label="Curve" :options="FAN_CURVES" />
     </div>
     <RadioChips v-model="over" label="Over" :options="FAN_OVERS" />
     <template v-if="of === 'places'">
@@ -159,7 +159,7 @@ async function apply() {
       <div class="flex items-center gap-1.5">
         <div
           ref="track"
-          class="relative h-6 min-w-0 flex-1 cursor-ew-resize touch-none rounded border border-coral/70 bg-night text-center font-mono text-sm select-none"
+          class="relative h-6 min-w-0 flex-1 cursor-ew-resize touch-none rounded border border-coral/70 bg-night text-center font-mono text-sm leading-[22px] select-none"
           role="slider"
           tabindex="0"
           aria-label="Spread"

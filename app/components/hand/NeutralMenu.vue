@@ -38,7 +38,7 @@ async function go() {
   <div class="flex">
     <button
       type="button"
-      class="chip rounded-r-none border-r-0"
+      class="chip rounded-r-none border-r-0 whitespace-nowrap"
       :disabled="!selection.fixtures.length"
       :title="
         taken.length

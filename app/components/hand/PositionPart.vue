@@ -98,7 +98,12 @@ function turnSide(how: 'other' | 'quickest') {
           <div class="flex items-center justify-between text-xs text-haze">
             {{ axis }}
             <span class="flex gap-1">
-              <button type="button" class="hover:text-sail" :aria-label="`${axis} home`" @click="home(axis)">
+              <button
+                type="button"
+                class="hover:text-sail pointer-coarse:px-2 pointer-coarse:py-1.5"
+                :aria-label="`${axis} home`"
+                @click="home(axis)"
+              >
                 home
               </button>
               <button

@@ -9,6 +9,7 @@ import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { Palette } from '#core/show/entities'
 import { ATTRIBUTE_NAMES, type Attribute } from '#core/show/families'
 import type { FixtureId, PaletteId } from '#core/show/ids'
+import { useWorkingSet } from '../../stores/workingSet'
 import StagePicture from './StagePicture.vue'
 
 const props = defineProps<{
@@ -18,6 +19,7 @@ const props = defineProps<{
   selected: readonly FixtureId[]
   inHand: boolean
 }>()
+const workingSet = useWorkingSet()
 const emit = defineEmits<{ recall: []; look: [isOver: boolean] }>()
 
 const served = computed(() => servedBy(props.show, props.id))
@@ -30,6 +32,9 @@ const lights = computed(() =>
     ),
 )
 const outOfReach = computed(() => lights.value.filter((f) => f.position.state === 'out of reach').length)
+
+/** It serves nothing of the working set that is on. */
+const isShutOut = computed(() => !served.value.some(({ id }) => workingSet.isIn(id)))
 
 /** What of the selection it serves: all, some or none; all when nothing is selected. */
 const reach = computed(() => {
@@ -73,12 +78,12 @@ const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
     <button
       type="button"
       class="block w-full overflow-hidden rounded-lg text-left hover:bg-plank-2"
-      :aria-label="`Palette ${palette.number} ${palette.name}${inHand ? ', in hand' : ''}`"
+      :aria-label="`Palette ${palette.number} ${palette.name}${inHand ? ', in hand' : ''}${isShutOut ? ', outside the working set' : ''}`"
       @click="emit('recall')"
       @focus="emit('look', true)"
       @blur="emit('look', false)"
     >
-      <div class="relative h-[70px] bg-night" :class="reach === 0 ? 'opacity-35' : ''">
+      <div class="relative h-[70px] bg-night" :class="reach === 0 || isShutOut ? 'opacity-35' : ''">
         <StagePicture v-if="isPlaced" :fixtures="lights" :venue="venue" />
         <div v-else-if="swatch" class="grid h-full place-items-center">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />

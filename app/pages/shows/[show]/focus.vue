@@ -41,24 +41,18 @@ useFocusKeys(
     <SelectPanel ref="select" :show="store.view" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
       <div class="flex min-h-0 flex-1">
-        <StageView
-          v-if="proposal.drawn"
-          ref="plan"
-          class="min-w-0 flex-1"
-          :show="proposal.drawn"
-          :pools-at-floor="poolsAtFloor"
-        />
-        <StageView
-          v-if="isBeside"
-          class="min-w-0 flex-1 border-l border-rule-2"
-          :show="store.view"
-          :pools-at-floor="poolsAtFloor"
-          picture="on stage"
-        />
+        <div class="relative min-w-0 flex-1">
+          <StageView v-if="proposal.drawn" ref="plan" :show="proposal.drawn" :pools-at-floor="poolsAtFloor" />
+          <p v-if="isBeside" class="pill absolute bottom-3 left-3 border-coral bg-deck text-coral">With the hand</p>
+        </div>
+        <div v-if="isBeside" class="relative min-w-0 flex-1 border-l border-rule-2">
+          <StageView :show="store.view" :pools-at-floor="poolsAtFloor" picture="on stage" />
+          <p class="pill absolute bottom-3 left-3 bg-deck">On stage</p>
+        </div>
       </div>
       <div
         v-if="blind.isBlind.value"
-        class="absolute bottom-3 left-3 flex items-center gap-2 rounded-md border border-coral bg-deck px-2 py-1 text-sm"
+        class="absolute inset-x-3 top-13 mx-auto flex w-max max-w-full items-center gap-2 rounded-md border border-coral bg-deck px-2 py-1 text-sm"
         role="status"
       >
         <span><strong class="text-coral">Blind.</strong> The hand does not touch what the stage shows.</span>
@@ -77,7 +71,7 @@ useFocusKeys(
         <CueStepper ref="stepper" :show="store.view" />
         <button
           type="button"
-          class="pill shrink-0 bg-deck whitespace-nowrap"
+          class="pill shrink-0 bg-deck whitespace-nowrap max-[1100px]:absolute max-[1100px]:top-11 max-[1100px]:right-0"
           :aria-pressed="poolsAtFloor"
           @click="poolsAtFloor = !poolsAtFloor"
         >
