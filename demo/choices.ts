@@ -1,7 +1,7 @@
 /** Finds things of a show by the name or number a person would say. */
 import { listsInOrder } from '#core/cues/tracking'
 import { parseEntry } from '#core/selection/entry'
-import { entryWorldOf } from '#core/selection/world'
+import { entryWorldOf } from '#core/groups/entryWorld'
 import {
   asPaletteId,
   asSetPieceId,

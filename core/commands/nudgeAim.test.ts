@@ -22,12 +22,22 @@ describe('nudgeAim', () => {
     expect(desk.seen(11).position.point).toEqual(vec3(0, 2, 0))
   })
 
-  it('passes over raw angles, and refuses when nothing is aimed', () => {
+  it('moves raw angles by where they land, and refuses light that lands nowhere', () => {
     const desk = new Desk()
     desk.aim('11', 'Mark')
-    desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: { how: 'to', degrees: 10 }, tilt: null })
+    desk.do('turnHeads', {
+      fixtures: desk.fixtures('12'),
+      pan: { how: 'to', degrees: 10 },
+      tilt: { how: 'to', degrees: 30 },
+    })
+    const before = desk.seen(12).position.point
     desk.do('nudgeAim', { fixtures: desk.fixtures('11, 12'), by: vec3(1, 0, 0) })
-    expect(desk.held(12, 'position')).toMatchObject({ kind: 'angles', pan: 10 })
+    const after = desk.seen(12).position.point
+    expect((after?.x ?? 0) - (before?.x ?? 0)).toBeCloseTo(1)
+    expect(after?.y).toBeCloseTo(before?.y ?? -1)
+    expect(desk.held(12, 'position')?.kind).toBe('angles')
+
+    desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: null, tilt: { how: 'to', degrees: 100 } })
     expect(desk.refused('nudgeAim', { fixtures: desk.fixtures('12'), by: vec3(1, 0, 0) })).toContain(
       'Drop them on a target',
     )

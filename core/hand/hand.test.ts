@@ -6,7 +6,7 @@ import { handOf, stageWithoutHand, valueKey } from '../cues/onStage'
 import { FAMILIES } from '../show/families'
 import { targetsOf } from '../show/targets'
 import { Desk } from '../../tests/support/smallShow'
-import { sidesOf } from '../commands/turnOtherSide'
+import { sidesOf } from './otherSide'
 
 const aimed = (entry: string, target = 'Bow') => {
   const desk = new Desk()

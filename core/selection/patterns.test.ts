@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { asFixtureId, groupId } from '../show/ids'
-import { patternInWords, subsetsOf, type Pattern } from './patterns'
+import type { Pattern } from '../show/patterns'
+import { patternInWords, subsetsOf } from './patterns'
 
 const ids = (count: number) => Array.from({ length: count }, (_, i) => asFixtureId(`${i + 1}`))
 const mid = groupId.parse('mid')

@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { ATTRIBUTES, CHANNEL_ROLES, FAMILIES, SHELVES } from './families'
 import * as ids from './ids'
-import { plainPattern } from '../selection/patterns'
+import { plainPattern } from './patterns'
 import { degrees, metres, point, value } from './values'
 
 const name = z.string().trim().min(1, 'a name is wanted').max(120)

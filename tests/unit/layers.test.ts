@@ -8,6 +8,8 @@ const LAYERS = [
   ['kinematics', 'light'],
   ['show', 'journal'],
   ['selection', 'palettes', 'cues'],
+  ['hand'],
+  ['groups'],
   ['venue', 'patch'],
   ['refocus', 'rig'],
   ['commands'],

@@ -6,7 +6,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, ref, watchEffect } from 'vue'
 import { completionsOf, parseEntry, type Completion } from '#core/selection/entry'
-import { entryWorldOf } from '#core/selection/world'
+import { entryWorldOf } from '#core/groups/entryWorld'
 import type { Show } from '#core/show/show'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'

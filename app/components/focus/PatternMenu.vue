@@ -3,7 +3,7 @@
 import { Split } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import type { OrderedGroup } from '#core/groups/groups'
-import type { Pattern } from '#core/selection/patterns'
+import type { Pattern } from '#core/show/patterns'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 
 defineProps<{ groups: readonly OrderedGroup[]; name: string; isOn: boolean; disabled: boolean }>()

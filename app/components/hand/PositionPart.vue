@@ -3,7 +3,7 @@
 import { Lock, LockOpen } from '@lucide/vue'
 import { computed } from 'vue'
 import type { CommandInput } from '#core/commands/registry'
-import { sidesOf } from '#core/commands/turnOtherSide'
+import { sidesOf } from '#core/hand/otherSide'
 import { typedChange, type NumberChange } from '#core/hand/change'
 import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'

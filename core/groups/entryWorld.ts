@@ -1,9 +1,9 @@
 /** What a typed selection can speak of in a show. */
-import { groupsInOrder, rigGroupsOf } from '../groups/groups'
+import { groupsInOrder, rigGroupsOf } from './groups'
 import type { FixtureId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import type { EntryWorld, NamedSet } from './entry'
+import type { EntryWorld, NamedSet } from '../selection/entry'
 
 /** Fixtures for which `mayBeSelected` is false are not there at all. */
 export function entryWorldOf(
