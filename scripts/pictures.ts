@@ -16,6 +16,7 @@ interface Picture {
 }
 
 async function select(page: Page, entry: string): Promise<void> {
+  await page.keyboard.press('/')
   await page.keyboard.type(entry)
   await page.keyboard.press('Enter')
 }
@@ -47,6 +48,39 @@ const PICTURES: readonly Picture[] = [
       await page.keyboard.type('6.1')
       await page.keyboard.press('Enter')
       await page.getByRole('region', { name: 'Proposed change' }).waitFor()
+    },
+  },
+  {
+    name: 'selecting',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, 'All profiles')
+      await page.getByRole('button', { name: 'Pattern' }).click()
+      await page.getByRole('button', { name: 'Mirrored pairs' }).click()
+      await page.getByRole('combobox', { name: 'Select' }).fill('Bar 2 every 2, bo')
+      await page.getByText('not understood yet').waitFor()
+    },
+  },
+  {
+    name: 'fan',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '12-17')
+      await page.getByRole('button', { name: 'Fan' }).click()
+      await page.getByLabel('What to fan').selectOption('places')
+      await page.getByLabel('Along which target').selectOption({ label: 'Shore line' })
+      await page.getByRole('radio', { name: 'crossing' }).click()
+      await page.mouse.move(640, 20)
+    },
+  },
+  {
+    name: 'blind',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '12-17')
+      await page.getByRole('button', { name: 'Blind' }).click()
+      await recall(page, /Palette 4 Jetty end/)
+      await page.mouse.move(640, 20)
     },
   },
   { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },

@@ -42,6 +42,7 @@ export function useFocusKeys(
       'lasso tool': () => (desk.tool = 'lasso'),
       'aim tool': () => (desk.tool = 'aim'),
       'move tool': () => (desk.tool = 'move'),
+      'type a selection': () => startEntry(''),
       'next subset': () => selection.stepBy(1),
       'previous subset': () => selection.stepBy(-1),
       'whole selection': selection.backToWhole,

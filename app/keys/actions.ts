@@ -11,6 +11,7 @@ export const ACTIONS = [
   { id: 'nearer', name: 'Nearer', section: 'Stage', key: '+' },
   { id: 'further', name: 'Further', section: 'Stage', key: '-' },
   { id: 'fit', name: 'Fit the stage', section: 'Stage', key: 'F' },
+  { id: 'type a selection', name: 'Type a selection', section: 'Selecting', key: '/' },
   { id: 'next subset', name: 'Next subset or fixture', section: 'Selecting', key: 'N' },
   { id: 'previous subset', name: 'Previous subset or fixture', section: 'Selecting', key: 'P' },
   { id: 'whole selection', name: 'Back to the whole selection', section: 'Selecting', key: 'W' },

@@ -57,7 +57,7 @@ export type HandChange = Extract<
   | 'turnOtherSide'
 >
 
-interface Trial {
+export interface Trial {
   readonly fixtures: readonly FixtureId[]
   readonly attempt: () => Outcome
   readonly send: () => Promise<boolean>
@@ -122,10 +122,12 @@ export const useDesk = defineStore('desk', () => {
     return pictureOfSome(tried.value, show.person, aimDrag.value ? selection.fixtures : (trial.value?.fixtures ?? []))
   })
 
-  /** Shows a change of the hand without doing it. */
-  function tryOut<N extends HandChange>(fixtures: readonly FixtureId[], name: N, input: CommandInput<N>) {
+  /** Shows a change of the hand without doing it, instead of what was tried out before. */
+  function tryOut<N extends HandChange>(fixtures: readonly FixtureId[], name: N, input: CommandInput<N>): Trial {
     if (name !== 'fanValues' && name !== 'fanAims') isFanArmed.value = false
-    trial.value = { fixtures, attempt: () => show.attempt(name, input), send: () => show.send(name, input) }
+    const begun = { fixtures, attempt: () => show.attempt(name, input), send: () => show.send(name, input) }
+    trial.value = begun
+    return begun
   }
 
   /** Does what was tried out. */
@@ -135,8 +137,9 @@ export const useDesk = defineStore('desk', () => {
     await kept?.send()
   }
 
-  function endTrial() {
-    trial.value = null
+  /** Puts back what is tried out; given one, only if it is still that. */
+  function endTrial(only: Trial | null = trial.value) {
+    if (trial.value === only) trial.value = null
   }
 
   /** What the stage shows of a fixture now. */

@@ -1,5 +1,5 @@
 /** Selecting: in words, by lasso, by pattern, by live groups, within a working set. */
-import { expect, expectAccessible, expectSelected, middle, select, test } from './app'
+import { expect, expectAccessible, expectSelected, middle, openDesk, select, targetMark, test } from './app'
 import type { Page } from '@playwright/test'
 
 const entry = (desk: Page) => desk.getByRole('combobox', { name: 'Select' })
@@ -132,4 +132,26 @@ test('shows the keys and lets them be changed', async ({ desk }) => {
   await select(desk, '12-13')
   await desk.keyboard.press('j')
   await expectSelected(desk, [12])
+})
+
+test('works by touch on a tablet', async ({ browser, url }) => {
+  const context = await browser.newContext({ viewport: { width: 1024, height: 768 }, hasTouch: true })
+  const desk = await context.newPage()
+  await openDesk(desk, url)
+  await fixture(desk, 12).tap()
+  await expectSelected(desk, [12])
+  await desk.getByRole('button', { name: 'Presses add to the selection' }).tap()
+  await fixture(desk, 14).tap()
+  await desk.getByRole('button', { name: 'Fixture 16 on Bar 1' }).tap()
+  await expectSelected(desk, [12, 14, 16])
+  await desk.getByRole('button', { name: 'Next subset' }).tap()
+  await expectSelected(desk, [12])
+  await desk.getByRole('radio', { name: 'Aim' }).tap()
+  const moonPath = await middle(targetMark(desk, 'Moon path'))
+  await desk.touchscreen.tap(moonPath.x, moonPath.y)
+  await expect(desk.getByRole('button', { name: /^Undo: aim fixture 12 at Moon path/ })).toBeVisible()
+  await desk.getByRole('button', { name: 'Full' }).tap()
+  await expect(desk.getByLabel('intensity in per cent')).toHaveValue('100')
+  await expectAccessible(desk)
+  await context.close()
 })

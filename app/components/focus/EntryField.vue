@@ -4,7 +4,7 @@
  * would select, and says what it does not understand; earlier entries come back with the up key.
  */
 import { useLocalStorage } from '@vueuse/core'
-import { computed, nextTick, ref, watchEffect } from 'vue'
+import { computed, ref, watchEffect } from 'vue'
 import { completionsOf, parseEntry, type Completion } from '#core/selection/entry'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import type { Show } from '#core/show/show'
@@ -101,12 +101,13 @@ function take(event: KeyboardEvent) {
   complete(chosen)
 }
 
-/** Begins an entry with the key that was pressed anywhere in the room. */
-async function startWith(key: string) {
+/** Begins an entry with the key that was pressed anywhere in the room; the next one may follow at once. */
+function startWith(key: string) {
   entry.value = key
   typed()
-  await nextTick()
-  field.value?.focus()
+  if (!field.value) return
+  field.value.value = key
+  field.value.focus()
 }
 
 defineExpose({ startWith })

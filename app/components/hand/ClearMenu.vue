@@ -6,11 +6,13 @@ import { FAMILIES, familyOf, type Family } from '#core/show/families'
 import { useHand } from '../../composables/useHand'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import { useWorkingSet } from '../../stores/workingSet'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 
 const store = useShow()
 const selection = useSelection()
 const hand = useHand()
+const workingSet = useWorkingSet()
 
 const fixturesIn = (family: Family) =>
   new Set(hand.held.value.filter(({ attribute }) => familyOf(attribute) === family).map(({ fixture }) => fixture)).size
@@ -33,12 +35,17 @@ const steps = computed(() => [
   ...hand.families.value.map((family) => ({
     name: family.charAt(0).toUpperCase() + family.slice(1),
     what: count(fixturesIn(family)),
-    act: () => clear([family], null),
+    act: () => clear([family], touchable()),
   })),
   ...(hand.held.value.length > 0
-    ? [{ name: 'Everything', what: hand.inWords.value, act: () => clear([...FAMILIES], null) }]
+    ? [{ name: 'Everything', what: hand.inWords.value, act: () => clear([...FAMILIES], touchable()) }]
     : []),
 ])
+
+/** With a working set on, only its fixtures; null for all. */
+function touchable() {
+  return workingSet.members && [...workingSet.members]
+}
 
 function clear(families: Family[], fixtures: (typeof selection.fixtures)[number][] | null) {
   void store.send('clearHand', { families, fixtures })

@@ -11,7 +11,7 @@ import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { useFanParts, FAN_OVERS } from '../../composables/useFanParts'
 import { useHandAttributes, type HandAttribute } from '../../composables/useHandAttributes'
-import { useDesk } from '../../stores/desk'
+import { useDesk, type Trial } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import { numberTyped } from '../../composables/numbers'
 import RadioChips from '../fields/RadioChips.vue'
@@ -28,12 +28,14 @@ const keep = ref<(typeof FAN_KEEPS)[number]>('middle')
 const curve = ref<(typeof FAN_CURVES)[number]>('even')
 const lay = ref<(typeof FAN_LAYS)[number]>('in order')
 const place = ref('')
-/** What is spread, in the attribute's own unit; null while nothing is dragged or typed. */
+/** What is spread by dragging, in the attribute's own unit. */
 const amount = ref(0)
 const from = ref('')
 const to = ref('')
 const track = ref<HTMLElement | null>(null)
 let drag: { x: number; amount: number } | null = null
+/** What this fan is trying out. */
+let mine: Trial | null = null
 const FINE = 0.1
 
 const attribute = computed(() => attributes.value.find((other) => other.attribute === of.value))
@@ -52,19 +54,19 @@ const range = computed(() => {
 
 function preview() {
   const shape = { parts: parts.value, run: run.value, curve: curve.value }
-  if (!isSet.value || parts.value.length === 0) return desk.endTrial()
+  if (!isSet.value || parts.value.length === 0) return desk.endTrial(mine)
   if (of.value === 'places') {
     const target = lines.value.find(({ id }) => id === place.value)
     const line = target
       ? ({ kind: 'target', target: target.id } as const)
       : desk.line && { kind: 'line' as const, ...desk.line }
-    if (line) desk.tryOut(selection.whole, 'fanAims', { ...shape, over: line, lay: lay.value })
+    if (line) mine = desk.tryOut(selection.whole, 'fanAims', { ...shape, over: line, lay: lay.value })
     return
   }
   const spread = range.value
     ? ({ how: 'range', ...range.value } as const)
     : ({ how: 'by', amount: amount.value } as const)
-  desk.tryOut(selection.whole, 'fanValues', { ...shape, keep: keep.value, of: of.value, spread })
+  mine = desk.tryOut(selection.whole, 'fanValues', { ...shape, keep: keep.value, of: of.value, spread })
 }
 watch([of, keep, curve, lay, place, amount, range, parts, run, () => desk.line], preview)
 watch(of, () => {
@@ -77,7 +79,7 @@ watch(
   () => (desk.isFanArmed = false),
 )
 onUnmounted(() => {
-  desk.endTrial()
+  desk.endTrial(mine)
   desk.line = null
   if (desk.tool === 'line') desk.tool = 'select'
 })

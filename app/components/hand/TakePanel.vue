@@ -9,7 +9,7 @@ import { FAMILIES, type Family } from '#core/show/families'
 import { asCueId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { useDesk, type HandChange } from '../../stores/desk'
+import { useDesk, type HandChange, type Trial } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
@@ -25,6 +25,8 @@ const families = ref<readonly Family[]>([...FAMILIES])
 const as = ref<'link' | 'loose'>('link')
 const cue = ref('')
 const number = ref('')
+/** What this panel shows on the stage. */
+let mine: Trial | null = null
 
 const cues = computed(() =>
   listsInOrder(props.show).flatMap(({ list, cues: inList }) =>
@@ -40,7 +42,7 @@ const fixtures = computed(() => (selection.fixtures.length > 0 ? [...selection.f
 /** Something that can be asked for: what it would do, and how it is shown on the stage. */
 interface Wish {
   readonly outcome: Outcome
-  readonly show: () => void
+  readonly show: () => Trial
 }
 
 function wishFor<N extends HandChange>(name: N, input: CommandInput<N>): Wish {
@@ -73,12 +75,12 @@ const isReady = computed(() => outcome.value?.ok === true && outcome.value.chang
 watch(
   wish,
   (asked) => {
-    if (typeof asked === 'string') desk.endTrial()
-    else asked.show()
+    if (typeof asked === 'string') desk.endTrial(mine)
+    else mine = asked.show()
   },
   { immediate: true },
 )
-onUnmounted(() => desk.endTrial())
+onUnmounted(() => desk.endTrial(mine))
 
 function toggle(family: Family) {
   families.value = families.value.includes(family)
@@ -86,8 +88,9 @@ function toggle(family: Family) {
     : [...families.value, family]
 }
 
-async function take() {
-  await desk.keepTrial()
+function take() {
+  void desk.keepTrial()
+  // At once: closing gives the focus back, and nobody should lose it while typing what comes next.
   props.close()
 }
 </script>

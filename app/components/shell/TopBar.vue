@@ -45,10 +45,7 @@ const ROOMS = [
       <p v-if="!store.connected" class="flex items-center gap-1.5 text-sm text-coral" role="status">
         <WifiOff :size="14" />Looking for the server
       </p>
-      <p
-        v-if="hand.inWords.value"
-        class="hidden truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral lg:block"
-      >
+      <p v-if="hand.inWords.value" class="truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral">
         In hand: {{ hand.inWords.value }}
       </p>
       <button
