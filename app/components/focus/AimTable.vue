@@ -49,7 +49,11 @@ function troubleAt(index: number): string | null {
     :style="{ height: `${Math.min(256, HEAD + virtual.getTotalSize())}px` }"
   >
     <div role="rowgroup" class="sticky top-0 z-10 bg-deck">
-      <div role="row" class="grid grid-cols-5 text-right text-haze" :style="{ height: `${HEAD}px` }">
+      <div
+        role="row"
+        class="grid grid-cols-[1fr_1.1fr_1fr_1.2fr_1.05fr] text-right text-haze"
+        :style="{ height: `${HEAD}px` }"
+      >
         <span role="columnheader" class="px-1 text-left">fixture</span>
         <span v-for="heading in ['pan', 'tilt', 'throw', 'pool']" :key="heading" role="columnheader" class="px-1">{{
           heading
@@ -61,7 +65,7 @@ function troubleAt(index: number): string | null {
         v-for="{ fixture, index, start, trouble } in drawn"
         :key="fixture.rigged.id"
         role="row"
-        class="absolute inset-x-0 top-0 grid grid-cols-5 text-right"
+        class="absolute inset-x-0 top-0 grid grid-cols-[1fr_1.1fr_1fr_1.2fr_1.05fr] text-right whitespace-nowrap"
         :class="trouble ? 'text-coral' : ''"
         :aria-rowindex="index + 2"
         :style="{ transform: `translateY(${start}px)` }"

@@ -37,7 +37,11 @@ async function update(close: () => void) {
 </script>
 
 <template>
-  <FloatingPanel :label="`More for group ${group.group.name}`" button-class="rounded p-1 text-haze hover:text-sail">
+  <FloatingPanel
+    class="shrink-0"
+    :label="`More for group ${group.group.name}`"
+    button-class="rounded p-1 text-haze hover:text-sail"
+  >
     <template #button><MoreVertical :size="14" aria-hidden="true" /></template>
     <template #default="{ close }">
       <NameForm

@@ -94,7 +94,12 @@ const setLevel = (number: number) =>
         </button>
         <HighlightMenu />
         <NeutralMenu />
-        <FloatingPanel button-class="chip flex items-center gap-1" panel-class="w-72 p-2.5" label="Take into the hand">
+        <FloatingPanel
+          class="shrink-0"
+          button-class="chip flex items-center gap-1"
+          panel-class="w-72 p-2.5"
+          label="Take into the hand"
+        >
           <template #button><Import :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Take</template>
           <template #default="{ close }"><TakePanel :show="show" :close="close" /></template>
         </FloatingPanel>

@@ -34,7 +34,6 @@ function choose(pattern: Pattern | null, close: () => void) {
 <template>
   <FloatingPanel
     :button-class="`chip flex max-w-full items-center gap-1 max-[1100px]:px-1.5 ${isOn ? 'chip-on' : ''}`"
-    class="shrink"
     panel-class="w-48"
     :disabled="disabled"
   >

@@ -150,6 +150,7 @@ function read(text: string): NumberChange | null {
       @keep="change"
     />
     <FloatingPanel
+      class="shrink-0"
       :label="`Ends and home of ${attribute.name}`"
       button-class="rounded p-0.5 text-haze hover:text-sail"
       panel-class="w-40"

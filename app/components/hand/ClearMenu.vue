@@ -53,7 +53,7 @@ function clear(families: Family[], fixtures: (typeof selection.fixtures)[number]
 </script>
 
 <template>
-  <FloatingPanel button-class="quiet-button" panel-class="w-72" :disabled="steps.length === 0">
+  <FloatingPanel class="shrink-0" button-class="quiet-button" panel-class="w-72" :disabled="steps.length === 0">
     <template #button>Clear</template>
     <template #default="{ close }">
       <button

@@ -13,6 +13,7 @@ const isOn = computed(() => highlight.value !== 'off')
 
 <template>
   <FloatingPanel
+    class="shrink-0"
     :label="`Highlight: ${NAMES[highlight].toLowerCase()}`"
     :button-class="`chip flex items-center px-1.5 ${isOn ? 'border-brass bg-brass text-night' : ''}`"
     panel-class="w-56 p-2"

@@ -23,7 +23,7 @@ const { floatingStyles } = useFloating(button, panel, {
 </script>
 
 <template>
-  <Popover class="flex min-w-0 shrink-0">
+  <Popover class="flex min-w-0">
     <PopoverButton ref="button" :class="buttonClass" :aria-label="label" :title="label" :disabled="disabled">
       <slot name="button" />
     </PopoverButton>
