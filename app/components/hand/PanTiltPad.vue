@@ -3,6 +3,7 @@
  * Pan across and tilt upwards, with the stops and, shaded, where the light of the first selected
  * fixture meets the floor. Dragging turns every head by the same; with Shift by a tenth.
  */
+import equal from 'fast-deep-equal'
 import { computed, ref } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { floorBand } from '#core/hand/floorBand'
@@ -20,24 +21,29 @@ const FINE = 0.1
 const pad = ref<SVGSVGElement | null>(null)
 let drag: { x: number; y: number; pan: number; tilt: number } | null = null
 
-/** The widest range of the selected heads. */
-const range = computed(() => {
+interface PadRange {
+  readonly pan: { readonly min: number; readonly max: number }
+  readonly tilt: { readonly min: number; readonly max: number }
+}
+/** The widest range of the selected heads; the same one while a drag only turns them. */
+const range = computed<PadRange>((before) => {
   const types = [...new Set(props.fixtures.map(({ rigged }) => rigged.type))]
   const of = (axis: 'pan' | 'tilt') => ({
     min: Math.min(...types.map((type) => type[axis].min)),
     max: Math.max(...types.map((type) => type[axis].max)),
   })
-  return { pan: of('pan'), tilt: of('tilt') }
+  const now = { pan: of('pan'), tilt: of('tilt') }
+  return before && equal(before, now) ? before : now
 })
 const across = (pan: number) =>
   EDGE + ((pan - range.value.pan.min) / (range.value.pan.max - range.value.pan.min)) * (WIDTH - 2 * EDGE)
 const up = (tilt: number) =>
   HEIGHT - EDGE - ((tilt - range.value.tilt.min) / (range.value.tilt.max - range.value.tilt.min)) * (HEIGHT - 2 * EDGE)
 
+const mount = computed(() => props.fixtures[0]?.rigged.mount)
 const floor = computed(() => {
-  const [first] = props.fixtures
-  if (!first) return ''
-  return floorBand(first.rigged.mount)
+  if (!mount.value) return ''
+  return floorBand(mount.value)
     .map(({ pan, from, to }) => {
       const [left, right] = [across(pan - 5), across(pan + 5)]
       return `M${left} ${up(from)}H${right}V${up(to)}H${left}Z`

@@ -63,9 +63,10 @@ function toggleLock(axis: 'pan' | 'tilt') {
   desk.locked = self && their ? 'both' : self ? axis : their ? other : 'none'
 }
 
-/** How long the heads need from where the cues have them, this way and the other; the slowest decides. */
+/** How long the heads need from where the cues have them, this way and the other; the slowest decides. Not of what is only tried out. */
 const times = computed(() => {
-  const sides = store.view ? chosen.value.map((fixture) => sidesOf(props.show, fixture)) : []
+  const standing = selection.fixtures.flatMap((id) => desk.standing.get(id) ?? [])
+  const sides = standing.map((fixture) => sidesOf(props.show, fixture))
   const able = sides.flatMap(({ other }) => (other ? [other.seconds] : []))
   if (able.length === 0) return null
   const seconds = (list: readonly number[]) => `${Math.max(0, ...list).toFixed(1)} s`
