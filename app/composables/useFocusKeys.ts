@@ -1,5 +1,6 @@
-/** The keys of the Focus room. Digits begin a selection; arrows nudge what is selected. */
+/** The keys of the Focus room. Letters and digits begin a selection; arrows nudge what is selected. */
 import { vec3 } from '#core/geometry/vector'
+import { useCopied } from '../stores/copied'
 import { useDesk } from '../stores/desk'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
@@ -13,7 +14,7 @@ const FINE = { metres: 0.01, degrees: 0.1 }
 
 export function useFocusKeys(
   stage: () => StageKeys | null,
-  startEntry: (digit: string) => void,
+  startEntry: (key: string) => void,
   stepCue: (by: 1 | -1) => void,
 ) {
   const store = useShow()
@@ -21,6 +22,7 @@ export function useFocusKeys(
   const selection = useSelection()
   const highlight = useHighlight()
   const blind = useBlind()
+  const copied = useCopied()
 
   /** On a stage aim the place moves; raw angles turn. */
   function nudge(by: { readonly x: number; readonly y: number }, isFine: boolean): boolean {
@@ -36,7 +38,7 @@ export function useFocusKeys(
 
   useStageKeys(stage, {
     arrow: nudge,
-    digit: startEntry,
+    typed: startEntry,
     acts: {
       'select tool': () => (desk.tool = 'select'),
       'lasso tool': () => (desk.tool = 'lasso'),
@@ -47,6 +49,7 @@ export function useFocusKeys(
       'previous subset': () => selection.stepBy(-1),
       'whole selection': selection.backToWhole,
       'last selection': selection.goBack,
+      'next selection': selection.goOn,
       reverse: () => selection.bringInto('reverse'),
       invert: selection.invert,
       'same type': () => selection.addAlike('type'),
@@ -61,6 +64,9 @@ export function useFocusKeys(
         if (selection.fixtures.length > 0) void store.send('goNeutral', { fixtures: [...selection.fixtures] })
       },
       blind: () => blind.set(!blind.isBlind.value),
+      'copy values': copied.copy,
+      'paste links': () => void copied.paste('link'),
+      'paste loose': () => void copied.paste('loose'),
       'next cue': () => stepCue(1),
       'previous cue': () => stepCue(-1),
     },

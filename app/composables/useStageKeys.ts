@@ -19,7 +19,8 @@ export interface RoomKeys {
   readonly acts: Acts
   /** An arrow key; tells whether it was used, else the view moves. */
   readonly arrow: (by: { readonly x: number; readonly y: number }, isFine: boolean) => boolean
-  readonly digit?: (digit: string) => void
+  /** A letter or digit typed into the air. */
+  readonly typed?: (key: string) => void
   /** What Escape lets go of last, after a drag, a proposal and a tool. */
   readonly letGo?: () => void
 }
@@ -69,9 +70,9 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
   useEventListener('keydown', (event) => {
     if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
     const arrow = ARROWS[event.key]
-    if (room.digit && /^\d$/.test(event.key)) {
+    if (room.typed && /^[\p{L}\d]$/u.test(event.key)) {
       event.preventDefault()
-      room.digit(event.key)
+      room.typed(event.key)
     } else if (event.key === 'Enter') {
       if (!proposal.current?.settled || answersEnter(event.target)) return
       event.preventDefault()

@@ -2,7 +2,7 @@ import { expect, it } from 'vitest'
 import { ACTIONS, keyOf, whyNot, type ActionId } from './actions'
 
 const press = (key: string, held: Partial<Parameters<typeof keyOf>[0]> = {}) =>
-  keyOf({ key, ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held })
+  keyOf({ key, code: '', ctrlKey: false, metaKey: false, altKey: false, shiftKey: false, ...held })
 const keys = new Map<ActionId, string>(ACTIONS.map(({ id, key }) => [id, key]))
 
 it('every action has a key of its own that may be bound', () => {
@@ -11,6 +11,8 @@ it('every action has a key of its own that may be bound', () => {
 
 it('writes a key press as the map does', () => {
   expect(press('n')).toBe('N')
+  expect(press('r', { altKey: true })).toBe('Alt R')
+  expect(press('®', { altKey: true, code: 'KeyR' })).toBe('Alt R')
   expect(press('Z', { ctrlKey: true, shiftKey: true })).toBe('Ctrl Shift Z')
   expect(press('z', { metaKey: true })).toBe('Ctrl Z')
   expect(press('?', { shiftKey: true })).toBe('?')
@@ -18,8 +20,8 @@ it('writes a key press as the map does', () => {
 })
 
 it('refuses what the browser, typing or another action has', () => {
-  for (const key of ['7', 'Ctrl T', 'Ctrl Shift N', 'F5', 'Enter', 'Space', 'Alt F'])
+  for (const key of ['7', 'J', 'Shift J', 'Ctrl T', 'Ctrl Shift N', 'F5', 'Enter', 'Space', 'Alt F', 'Alt ArrowLeft'])
     expect(whyNot(key, 'fit', keys)).toContain('belongs to')
-  expect(whyNot('N', 'fit', keys)).toContain('next subset')
-  expect(whyNot('J', 'fit', keys)).toBeNull()
+  expect(whyNot('.', 'fit', keys)).toContain('next subset')
+  expect(whyNot('Alt J', 'fit', keys)).toBeNull()
 })

@@ -3,28 +3,32 @@
  * keep for themselves.
  */
 export const ACTIONS = [
-  { id: 'select tool', name: 'Select tool', section: 'Stage', key: 'S' },
-  { id: 'lasso tool', name: 'Lasso tool', section: 'Stage', key: 'Shift S' },
-  { id: 'aim tool', name: 'Aim tool', section: 'Stage', key: 'A' },
-  { id: 'move tool', name: 'Move tool', section: 'Stage', key: 'M' },
-  { id: 'lens tool', name: 'Lens tool', section: 'Stage', key: 'L' },
+  { id: 'select tool', name: 'Select tool', section: 'Stage', key: 'Alt C' },
+  { id: 'lasso tool', name: 'Lasso tool', section: 'Stage', key: 'Alt L' },
+  { id: 'aim tool', name: 'Aim tool', section: 'Stage', key: 'Alt A' },
+  { id: 'move tool', name: 'Move tool', section: 'Stage', key: 'Alt M' },
+  { id: 'lens tool', name: 'Lens tool', section: 'Stage', key: 'Alt Z' },
   { id: 'nearer', name: 'Nearer', section: 'Stage', key: '+' },
   { id: 'further', name: 'Further', section: 'Stage', key: '-' },
-  { id: 'fit', name: 'Fit the stage', section: 'Stage', key: 'F' },
+  { id: 'fit', name: 'Fit the stage', section: 'Stage', key: 'Home' },
   { id: 'type a selection', name: 'Type a selection', section: 'Selecting', key: '/' },
-  { id: 'next subset', name: 'Next subset or fixture', section: 'Selecting', key: 'N' },
-  { id: 'previous subset', name: 'Previous subset or fixture', section: 'Selecting', key: 'P' },
-  { id: 'whole selection', name: 'Back to the whole selection', section: 'Selecting', key: 'W' },
+  { id: 'next subset', name: 'Next subset or fixture', section: 'Selecting', key: '.' },
+  { id: 'previous subset', name: 'Previous subset or fixture', section: 'Selecting', key: ',' },
+  { id: 'whole selection', name: 'Back to the whole selection', section: 'Selecting', key: 'Alt W' },
   { id: 'last selection', name: 'Selection before this one', section: 'Selecting', key: 'Backspace' },
-  { id: 'reverse', name: 'Reverse the order', section: 'Selecting', key: 'R' },
-  { id: 'invert', name: 'Invert the selection', section: 'Selecting', key: 'I' },
-  { id: 'same type', name: 'Add all of the same type', section: 'Selecting', key: 'T' },
-  { id: 'same hang', name: 'Add all on the same hang', section: 'Selecting', key: 'G' },
-  { id: 'fan', name: 'Fan', section: 'The hand', key: 'V' },
-  { id: 'highlight', name: 'Highlight on and off', section: 'The hand', key: 'H' },
-  { id: 'other side', name: 'Other side', section: 'The hand', key: 'O' },
-  { id: 'neutral', name: 'Neutral', section: 'The hand', key: 'Shift N' },
-  { id: 'blind', name: 'Blind', section: 'The hand', key: 'B' },
+  { id: 'next selection', name: 'Selection after this one', section: 'Selecting', key: 'Shift Backspace' },
+  { id: 'reverse', name: 'Reverse the order', section: 'Selecting', key: 'Alt R' },
+  { id: 'invert', name: 'Invert the selection', section: 'Selecting', key: 'Alt I' },
+  { id: 'same type', name: 'Add all of the same type', section: 'Selecting', key: 'Alt Y' },
+  { id: 'same hang', name: 'Add all on the same hang', section: 'Selecting', key: 'Alt G' },
+  { id: 'fan', name: 'Fan', section: 'The hand', key: 'Alt U' },
+  { id: 'highlight', name: 'Highlight on and off', section: 'The hand', key: 'Alt K' },
+  { id: 'other side', name: 'Other side', section: 'The hand', key: 'Alt O' },
+  { id: 'neutral', name: 'Neutral', section: 'The hand', key: 'Alt N' },
+  { id: 'blind', name: 'Blind', section: 'The hand', key: 'Alt X' },
+  { id: 'copy values', name: 'Copy what a fixture shows', section: 'The hand', key: 'Ctrl C' },
+  { id: 'paste links', name: 'Paste all but position, as links', section: 'The hand', key: 'Ctrl V' },
+  { id: 'paste loose', name: 'Paste all but position, loose', section: 'The hand', key: 'Ctrl Shift V' },
   { id: 'next cue', name: 'Next cue', section: 'Cues', key: 'PageDown' },
   { id: 'previous cue', name: 'Previous cue', section: 'Cues', key: 'PageUp' },
   { id: 'undo', name: 'Undo', section: 'Everywhere', key: 'Ctrl Z' },
@@ -36,35 +40,45 @@ export type ActionId = (typeof ACTIONS)[number]['id']
 
 /** Keys that mean the same for everybody: they cannot be given away. */
 export const FIXED_KEYS = [
-  { key: '0 to 9', does: 'Begin typing a selection', section: 'Selecting' },
+  { key: '0 to 9, A to Z', does: 'Begin typing a selection', section: 'Selecting' },
   { key: 'Arrows', does: 'Nudge what is selected; with Shift a tenth of it', section: 'Stage' },
   { key: 'Enter', does: 'Keep what is proposed or typed', section: 'Everywhere' },
   { key: 'Escape', does: 'Let go: a drag, a proposal, the tool, the selection', section: 'Everywhere' },
 ] as const
 
-/** Keys of the browser, of typing and of the fixed keys above: they cannot be bound. */
+/** Keys of browsers and their menus, of typing and of the fixed keys above: they cannot be bound. */
 const TAKEN = [
-  /^\d$/,
+  /^(Shift )?[\p{L}\d]$/u,
   /^(Enter|Escape|Tab|Arrow(Up|Down|Left|Right)|Shift|Control|Alt|Meta|Space)$/,
   /^F\d+$/,
-  /^Alt /,
-  /^Ctrl (Shift )?[CFHJKLNOPQRSTUVWXADEGBM0-9+-]$/,
+  /^Alt (Shift )?[BDEFHSTV\d]$/,
+  /^Alt (Arrow|Home|F\d|Tab|Space|Enter)/,
+  /^Alt Ctrl /,
+  /^Ctrl (Shift )?[FHJKLNOPQRSTUWXADEGBM0-9+-]$/,
+  /^Ctrl Shift C$/,
 ]
 
-/** A key press as it is written: "Ctrl Shift Z", "N", "PageDown". */
+/** A key press as it is written: "Ctrl Shift Z", "Alt R", "PageDown". */
 export function keyOf(event: {
   readonly key: string
+  readonly code: string
   readonly ctrlKey: boolean
   readonly metaKey: boolean
   readonly altKey: boolean
   readonly shiftKey: boolean
 }): string {
-  const isLetter = event.key.length === 1 && event.key.toLowerCase() !== event.key.toUpperCase()
-  const key = event.key === ' ' ? 'Space' : isLetter ? event.key.toUpperCase() : event.key
-  const shift = event.shiftKey && (isLetter || event.key.length > 1) ? 'Shift ' : ''
+  const pressed = event.altKey ? letterOf(event) : event.key
+  const isLetter = pressed.length === 1 && pressed.toLowerCase() !== pressed.toUpperCase()
+  const key = pressed === ' ' ? 'Space' : isLetter ? pressed.toUpperCase() : pressed
+  const shift = event.shiftKey && (isLetter || pressed.length > 1) ? 'Shift ' : ''
   const alt = event.altKey ? 'Alt ' : ''
   const control = event.ctrlKey || event.metaKey ? 'Ctrl ' : ''
   return `${alt}${control}${shift}${key}`
+}
+
+/** With Alt some keyboards write signs: the letter is then told by where its key lies. */
+function letterOf({ key, code }: { readonly key: string; readonly code: string }): string {
+  return /^[a-z]$/i.test(key) ? key : (/^Key([A-Z])$/.exec(code)?.[1] ?? key)
 }
 
 /** Why a key cannot be bound to an action; null when it can. `keys` are those in use. */

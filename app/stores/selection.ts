@@ -29,6 +29,7 @@ export const useSelection = defineStore('selection', () => {
   const workingSet = useWorkingSet()
   const chosen = shallowRef<readonly FixtureId[]>([])
   const earlier = shallowRef<readonly (readonly FixtureId[])[]>([])
+  const later = shallowRef<readonly (readonly FixtureId[])[]>([])
   const pattern = shallowRef<Pattern | null>(null)
   /** Which subset is worked on; null for the whole. */
   const step = ref<number | null>(null)
@@ -68,6 +69,7 @@ export const useSelection = defineStore('selection', () => {
         `${outside} ${outside === 1 ? 'fixture is' : 'fixtures are'} outside the working set ${workingSet.name}.`,
       )
     if (chosen.value.length > 0) earlier.value = [...earlier.value, chosen.value].slice(-REMEMBERED)
+    later.value = []
     take(allowed)
   }
 
@@ -95,7 +97,17 @@ export const useSelection = defineStore('selection', () => {
     const last = earlier.value.at(-1)
     if (!last) return
     earlier.value = earlier.value.slice(0, -1)
+    later.value = [...later.value, chosen.value]
     take(last)
+  }
+
+  /** To the selection one went back from. */
+  function goOn() {
+    const next = later.value.at(-1)
+    if (!next) return
+    later.value = later.value.slice(0, -1)
+    earlier.value = [...earlier.value, chosen.value]
+    take(next)
   }
 
   /** Orders the selection anew; its pattern goes on over the new order. */
@@ -143,12 +155,15 @@ export const useSelection = defineStore('selection', () => {
     step,
     isAdding,
     adds,
-    canGoBack: computed(() => earlier.value.length > 0),
+    /** The selections one can go back and on to. */
+    before: computed(() => earlier.value.at(-1)),
+    after: computed(() => later.value.at(-1)),
     set,
     add,
     toggle,
     clear,
     goBack,
+    goOn,
     bringInto,
     invert,
     addAlike,

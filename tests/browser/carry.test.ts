@@ -2,7 +2,7 @@ import { drag, expect, expectAccessible, middle, openDesk, record, select, targe
 
 test('says what follows a moved target before it is done; keeping carries it, undo takes it back', async ({ desk }) => {
   const mark = await middle(targetMark(desk, 'Dory bow'))
-  await desk.keyboard.press('m')
+  await desk.keyboard.press('Alt+m')
   await drag(desk, mark, { x: mark.x, y: mark.y - 40 })
   const proposal = desk.getByRole('region', { name: 'Proposed change' })
   await expect(proposal.getByRole('status')).toHaveText(
@@ -25,7 +25,7 @@ test('says what follows a moved target before it is done; keeping carries it, un
 
 test('moves a set piece with what is tied to it, and a hang by its trim', async ({ desk }) => {
   const bow = await middle(targetMark(desk, 'Dory bow'))
-  await desk.keyboard.press('m')
+  await desk.keyboard.press('Alt+m')
   const hull = desk.locator('[data-set-piece="Dory"] path')
   const grip = await middle(hull)
   await desk.keyboard.down('Alt')

@@ -36,7 +36,7 @@ test('aims by target, by the stage, by degrees and by nudges, and undoes each by
 
   await desk.keyboard.press('Escape')
   await select(desk, '14')
-  await desk.keyboard.press('a')
+  await desk.keyboard.press('Alt+a')
   const mark = await middle(targetMark(desk, 'Dory bow'))
   await desk.mouse.click(mark.x, mark.y)
   await expect(picker).toHaveAttribute('placeholder', 'Dory bow')
@@ -79,7 +79,7 @@ test('drags the light by its handle, with the numbers following before the drop'
 
 test('says how far a light falls short of what it cannot reach', async ({ desk }) => {
   await select(desk, '51')
-  await desk.keyboard.press('a')
+  await desk.keyboard.press('Alt+a')
   // A standing head cannot look at its own foot.
   const foot = await middle(fixture(desk, 51))
   await desk.mouse.click(foot.x, foot.y)
@@ -143,6 +143,6 @@ test('pans, zooms and fits the plan by wheel and keys', async ({ desk }) => {
   const zoomed = await at()
   await desk.keyboard.press('ArrowLeft')
   await expect(async () => expect((await at()).x).toBeGreaterThan(zoomed.x + 30)).toPass()
-  await desk.keyboard.press('f')
+  await desk.keyboard.press('Home')
   await expect(async () => expect((await at()).x).toBeCloseTo(fitted.x, 0)).toPass()
 })

@@ -61,7 +61,7 @@ test('turns heads on the pad, with an axis locked, and to the other side', async
 
 test('fans degrees and places, live, and lets go when something else is changed', async ({ desk }) => {
   await select(desk, '12-17')
-  await desk.keyboard.press('v')
+  await desk.keyboard.press('Alt+u')
   const fan = desk.getByRole('form', { name: 'Fan' })
   await fan.getByLabel('What to fan').selectOption('intensity')
   await fan.getByLabel('From, %').fill('20')
@@ -80,7 +80,7 @@ test('fans degrees and places, live, and lets go when something else is changed'
   await type(value(desk, 'intensity in per cent'), '50')
   await hand(desk).getByRole('slider', { name: 'edge' }).press('End')
   await expect(fan).toBeHidden()
-  await desk.keyboard.press('v')
+  await desk.keyboard.press('Alt+u')
   await expect(fan).toBeVisible()
   await expectAccessible(desk)
   await select(desk, '21')
@@ -123,6 +123,12 @@ test('takes from stage, from a cue and from another fixture, seen first; clears 
   await take.getByRole('button', { name: 'Take into the hand' }).click()
   await undone(desk, /^Undo: copy .* of fixture 14 to fixture 18/)
 
+  await select(desk, '15')
+  await desk.keyboard.press('Control+c')
+  await select(desk, '18')
+  await desk.keyboard.press('Control+v')
+  await undone(desk, /^Undo: copy intensity, .* of fixture 15 to fixture 18/)
+
   await hand(desk).getByRole('button', { name: 'Clear', exact: true }).click()
   await desk.getByRole('button', { name: 'Selection 1 fixture, the hand stays' }).click()
   await expect(hand(desk).getByText('4 fixtures,')).toBeVisible()
@@ -136,10 +142,10 @@ test('highlights what is worked on while stepping, without taking it in hand', a
   await hand(desk).getByRole('button', { name: 'Highlight: off' }).click()
   await desk.getByRole('button', { name: 'The others dimmed' }).click()
   await expect(hand(desk).getByRole('button', { name: 'Highlight: the others dimmed' })).toBeVisible()
-  await desk.keyboard.press('n')
+  await desk.keyboard.press('.')
   await expectSelected(desk, [31])
   await expect(hand(desk).getByText('nothing', { exact: true })).toBeVisible()
-  await desk.keyboard.press('h')
+  await desk.keyboard.press('Alt+k')
   await expect(hand(desk).getByRole('button', { name: 'Highlight: off' })).toBeVisible()
 })
 

@@ -230,13 +230,13 @@ test('the whole demo venue is rebuilt from an empty show in the Rig room, by poi
 
   // A bar dragged away by the pointer is put back by its typed numbers.
   await desk.keyboard.press('Escape')
-  await desk.keyboard.press('m')
+  await desk.keyboard.press('Alt+m')
   const bar = await middle(desk.getByRole('img', { name: /^Hang Bar 2/ }).getByText('Bar 2'))
   await drag(desk, bar, { x: bar.x + 40, y: bar.y - 40 })
   await expect(panel(desk).getByLabel('Upstage, m')).not.toHaveValue('4.1')
   await keep(desk, 'Middle, across, m', '0')
   await keep(desk, 'Upstage, m', '4.1')
-  await desk.keyboard.press('s')
+  await desk.keyboard.press('Alt+c')
 
   await desk.getByRole('link', { name: 'Patch' }).click()
   await patch(desk, 'Bridge', 1, 1)

@@ -118,7 +118,7 @@ test('moves a hang in section to a typed trim, live in another window', async ({
   await openRig(desk)
   await desk.getByRole('radio', { name: 'Section' }).click()
   await desk.getByLabel('Section looked at from').selectOption('From the house')
-  await desk.keyboard.press('m')
+  await desk.keyboard.press('Alt+m')
   const bar = await middle(desk.getByText('Bar 3', { exact: true }).first())
   await drag(desk, bar, { x: bar.x, y: bar.y + 30 })
   await expect(proposal(desk).getByRole('status')).toContainText('Move Bar 3')
@@ -190,7 +190,7 @@ test('shows a clash at the row and on the map, and patches it away by rule', asy
 
 test('chooses a lens: what the light is there, who can, and what is in the way', async ({ desk }) => {
   await openRig(desk)
-  await desk.keyboard.press('l')
+  await desk.keyboard.press('Alt+z')
   await panel(desk).getByLabel('Place').selectOption('Lighthouse door')
   await expect(panel(desk).getByRole('status')).toHaveText(/^\d+ of 36 can/)
   await expect(panel(desk).getByText('blocked by Lighthouse').first()).toBeVisible()

@@ -11,7 +11,7 @@ const LAYERS = [
   ['hand'],
   ['groups'],
   ['venue', 'patch'],
-  ['refocus', 'rig'],
+  ['refocus', 'rig', 'output'],
   ['commands'],
   ['exchange'],
 ]

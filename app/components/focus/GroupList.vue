@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { groupsInOrder, type OrderedGroup } from '#core/groups/groups'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { useReorder } from '../../composables/useReorder'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
@@ -19,8 +20,10 @@ const workingSet = useWorkingSet()
 
 const groups = computed(() => groupsInOrder(props.show))
 const naming = ref(false)
-const dragged = ref<OrderedGroup | null>(null)
-const over = ref<string | null>(null)
+const reorder = useReorder(
+  () => groups.value.map(({ id }) => id),
+  (order) => void store.send('orderGroups', { groups: order }),
+)
 
 const isWhole = (ids: readonly FixtureId[]) =>
   ids.length > 0 && ids.length === selection.whole.length && ids.every((id, i) => selection.whole[i] === id)
@@ -36,25 +39,6 @@ async function record(name: string) {
   const number = Math.floor(Math.max(0, ...groups.value.map(({ group }) => group.number))) + 1
   const pattern = selection.pattern?.kind === 'group' ? null : selection.pattern
   if (await store.send('recordGroup', { number, name, fixtures: [...selection.whole], pattern })) naming.value = false
-}
-
-/** Puts the dragged group where another stands. */
-function drop(target: OrderedGroup) {
-  const moved = dragged.value
-  over.value = null
-  dragged.value = null
-  if (!moved || moved.id === target.id) return
-  const ids = groups.value.map(({ id }) => id)
-  const to = ids.indexOf(target.id)
-  const others = ids.filter((id) => id !== moved.id)
-  void store.send('orderGroups', { groups: [...others.slice(0, to), moved.id, ...others.slice(to)] })
-}
-
-function shift(group: OrderedGroup, by: 1 | -1) {
-  const other = groups.value[groups.value.indexOf(group) + by]
-  dragged.value = group
-  if (other) drop(other)
-  dragged.value = null
 }
 </script>
 
@@ -80,23 +64,23 @@ function shift(group: OrderedGroup, by: 1 | -1) {
         class="group flex items-center gap-1 rounded-md border border-transparent"
         :class="[
           isWhole(group.members) ? 'border-coral bg-coral-deep' : 'hover:bg-plank-2',
-          over === group.id ? 'shadow-[inset_0_2px_0_var(--color-shoal)]' : '',
+          reorder.over.value === group.id ? 'shadow-[inset_0_2px_0_var(--color-shoal)]' : '',
           isOutside(group.members) ? 'text-haze' : '',
         ]"
         draggable="true"
-        @dragstart="dragged = group"
-        @dragover.prevent="over = group.id"
-        @dragleave="over = null"
-        @drop.prevent="drop(group)"
-        @dragend="((dragged = null), (over = null))"
+        @dragstart="reorder.lift(group.id)"
+        @dragover.prevent="reorder.hover(group.id)"
+        @dragleave="reorder.hover(null)"
+        @drop.prevent="reorder.drop(group.id)"
+        @dragend="reorder.end()"
       >
         <span class="h-4 w-1 shrink-0 rounded-full" :class="COLOUR_GROUND[group.group.colour]" aria-hidden="true" />
         <button
           type="button"
           class="flex min-w-0 flex-1 items-baseline gap-1.5 py-0.5 text-left"
           @click="pick(group, $event)"
-          @keydown.alt.up.prevent="shift(group, -1)"
-          @keydown.alt.down.prevent="shift(group, 1)"
+          @keydown.alt.up.prevent="reorder.shift(group.id, -1)"
+          @keydown.alt.down.prevent="reorder.shift(group.id, 1)"
         >
           <span class="w-6 shrink-0 text-right font-mono text-xs text-haze" aria-hidden="true">{{
             group.group.number

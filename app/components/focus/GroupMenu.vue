@@ -11,6 +11,7 @@ import { useShow } from '../../stores/show'
 import { useGroupDesk } from '../../stores/groupDesk'
 import { COLOUR_GROUND } from '../shelf/paletteColours'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import GroupMembers from './GroupMembers.vue'
 import NameForm from './NameForm.vue'
 
 const props = defineProps<{ group: OrderedGroup }>()
@@ -18,6 +19,7 @@ const store = useShow()
 const selection = useSelection()
 const groupDesk = useGroupDesk()
 const renaming = ref(false)
+const isEditing = ref(false)
 
 const storable = computed(() => (selection.pattern?.kind === 'group' ? null : selection.pattern))
 const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2 disabled:opacity-50'
@@ -27,12 +29,23 @@ async function rename(name: string, close: () => void) {
   close()
 }
 
-/** The members become the selection, in its order; what was made for the group may then leave some out. */
+/** The members become the selection, in its order. */
 async function update(close: () => void) {
   close()
   const { id } = props.group
-  if (!(await store.send('changeGroup', { group: id, fixtures: [...selection.whole] }))) return
+  if (await store.send('changeGroup', { group: id, fixtures: [...selection.whole] })) offerExtending()
+}
+
+/** What was made for the group may now leave some of its members out. */
+function offerExtending() {
+  const { id } = props.group
   if (store.view && extensionsOf(store.view, id).length > 0) groupDesk.extending = id
+}
+
+function finishEditing(close: () => void) {
+  isEditing.value = false
+  close()
+  offerExtending()
 }
 </script>
 
@@ -51,8 +64,13 @@ async function update(close: () => void) {
         @keep="(name) => rename(name, close)"
         @cancel="renaming = false"
       />
+      <div v-else-if="isEditing" class="flex flex-col gap-1.5 p-1">
+        <GroupMembers :group="group" />
+        <button type="button" class="main-button py-1.5" @click="finishEditing(close)">Done</button>
+      </div>
       <template v-else>
         <button type="button" :class="item" @click="renaming = true">Rename</button>
+        <button type="button" :class="item" @click="isEditing = true">Members and order …</button>
         <button type="button" :class="item" :disabled="!selection.whole.length" @click="update(close)">
           Members from the selection
         </button>

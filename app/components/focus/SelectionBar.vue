@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** The order of the selection, its pattern, and stepping through its subsets. */
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ArrowDownUp, ChevronLeft, ChevronRight, Plus, Undo2 } from '@lucide/vue'
+import { ArrowDownUp, ChevronLeft, ChevronRight, Plus, Redo2, Undo2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { groupsInOrder } from '#core/groups/groups'
+import { writtenSelection } from '#core/selection/written'
+import type { FixtureId } from '#core/show/ids'
 import { patternInWords } from '#core/selection/patterns'
 import type { Pattern } from '#core/show/patterns'
 import type { Show } from '#core/show/show'
@@ -36,13 +38,19 @@ const where = computed(() =>
   selection.step === null ? `all ${selection.whole.length}` : `${selection.step + 1} of ${selection.subsets.length}`,
 )
 
+/** An earlier or later selection as one would type it. */
+function written(fixtures: readonly FixtureId[] = []): string {
+  const numbers = fixtures.flatMap((id) => props.show.all.fixture.get(id)?.number ?? [])
+  return numbers.length ? writtenSelection(numbers) : 'nothing selected'
+}
+
 function part(by: Pattern | null) {
   selection.part(by)
 }
 </script>
 
 <template>
-  <div v-if="selection.whole.length || selection.canGoBack" class="flex flex-col gap-1.5">
+  <div v-if="selection.whole.length || selection.before || selection.after" class="flex flex-col gap-1.5">
     <div class="flex gap-1.5 max-[1100px]:gap-1">
       <Menu as="div" class="relative">
         <MenuButton class="chip flex items-center gap-1 max-[1100px]:px-1.5" :disabled="!selection.whole.length">
@@ -85,12 +93,22 @@ function part(by: Pattern | null) {
       <button
         type="button"
         class="chip px-1.5"
-        :disabled="!selection.canGoBack"
+        :disabled="!selection.before"
         aria-label="Selection before this one"
-        :title="`Selection before this one (${keys.keys.get('last selection')})`"
+        :title="`Back to ${written(selection.before)} (${keys.keys.get('last selection')})`"
         @click="selection.goBack()"
       >
         <Undo2 :size="13" aria-hidden="true" />
+      </button>
+      <button
+        v-if="selection.after"
+        type="button"
+        class="chip px-1.5"
+        aria-label="Selection after this one"
+        :title="`On to ${written(selection.after)} (${keys.keys.get('next selection')})`"
+        @click="selection.goOn()"
+      >
+        <Redo2 :size="13" aria-hidden="true" />
       </button>
     </div>
     <div

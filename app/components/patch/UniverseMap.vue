@@ -12,6 +12,8 @@ const props = defineProps<{
   selected: ReadonlySet<string>
   /** A number from 0 for the tint of each fixture. */
   tints: ReadonlyMap<string, number>
+  /** Its 512 levels as they go out, 0 to 255; null to leave them out. */
+  levels: Uint8Array | null
 }>()
 const emit = defineEmits<{ select: [fixture: FixtureId, add: boolean] }>()
 
@@ -34,6 +36,18 @@ const drawn = computed(() =>
     tint: TINTS[(props.tints.get(span.fixture) ?? 0) % TINTS.length],
     isSelected: props.selected.has(span.fixture),
   })),
+)
+/** One bar a channel, from the foot of its cell. */
+const bars = computed(() =>
+  [...(props.levels ?? [])]
+    .map((level, i) => {
+      const height = (level / 255) * (LINE - 2)
+      if (height === 0) return ''
+      const x = (i % COLUMNS) * CELL + 1
+      const foot = (Math.floor(i / COLUMNS) + 1) * LINE - 1
+      return `M${x} ${foot}h${CELL - 2}v${-height.toFixed(1)}h${2 - CELL}Z`
+    })
+    .join(''),
 )
 const clashes = computed(() => doubled(props.spans).flatMap(({ first, last }) => runsOf(first, last)))
 const over = computed(() => drawn.value.filter((span) => span.over > 0))
@@ -95,6 +109,7 @@ const grid = computed(() => {
         />
       </g>
       <path :d="grid" class="stroke-rule/50" pointer-events="none" />
+      <path v-if="levels" :d="bars" class="fill-brass" fill-opacity="0.5" pointer-events="none" />
       <g v-for="span in drawn" :key="`t${span.fixture}`" pointer-events="none">
         <path
           v-if="span.runs[0]"

@@ -28,7 +28,7 @@ const stepper = useTemplateRef<InstanceType<typeof CueStepper>>('stepper')
 
 useFocusKeys(
   () => plan.value,
-  (digit) => void select.value?.startWith(digit),
+  (key) => void select.value?.startWith(key),
   (by) => stepper.value?.step(by),
 )
 </script>

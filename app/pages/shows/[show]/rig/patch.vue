@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** Universes and addresses: the maps, the table, and patching by rule. */
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { channelLevels } from '#core/output/channelLevels'
 import { patchFaults, spansOf, type Span } from '#core/patch/span'
 import type { FixtureId } from '#core/show/ids'
 import { useSelection } from '../../../../stores/selection'
@@ -29,6 +31,11 @@ const tints = computed(() => {
     [...(store.view?.all.fixture ?? [])].map(([id, { type }]) => [id, Math.max(0, types.indexOf(type ?? ''))]),
   )
 })
+/** Levels follow the stage, highlight and blind and all. */
+const isLive = useLocalStorage('rhopander-patch-levels', false)
+const levels = computed(() =>
+  isLive.value && store.view && store.person ? channelLevels(store.view, store.person) : null,
+)
 const faults = computed(() => (store.view ? [...patchFaults(store.view).keys()] : []))
 
 function select(fixture: FixtureId, add: boolean) {
@@ -57,6 +64,7 @@ async function unpatch() {
         :spans="item.spans"
         :selected="selected"
         :tints="tints"
+        :levels="levels ? (levels.get(item.universe) ?? null) : null"
         @select="select"
       />
       <p
@@ -82,6 +90,21 @@ async function unpatch() {
       >
         Take {{ selection.fixtures.length }} off the patch
       </button>
+      <section aria-labelledby="patch-levels" class="border-t border-rule pt-3">
+        <h2 id="patch-levels" class="mb-1 text-lg font-semibold">Levels</h2>
+        <p class="mb-2 text-sm text-mist">
+          What every channel is worth as the stage is seen now, with what is brought out by highlight.
+        </p>
+        <button
+          type="button"
+          class="chip"
+          :class="isLive ? 'chip-on' : ''"
+          :aria-pressed="isLive"
+          @click="isLive = !isLive"
+        >
+          Show levels
+        </button>
+      </section>
       <section aria-labelledby="patch-faults" class="border-t border-rule pt-3">
         <h2 id="patch-faults" class="mb-1 text-lg font-semibold">Clashes</h2>
         <p v-if="faults.length === 0" class="text-sm text-kelp">No channel is taken twice, none runs past 512.</p>

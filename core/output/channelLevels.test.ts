@@ -1,0 +1,64 @@
+import { beforeEach, expect, it } from 'vitest'
+import { Desk } from '../../tests/support/smallShow'
+import { firstMode } from '../show/modes'
+import type { Channel } from '../show/entities'
+import { channelLevels } from './channelLevels'
+
+let desk: Desk
+let channels: readonly Channel[]
+
+beforeEach(() => {
+  desk = new Desk()
+  const type = desk.show.all.fixture.get(desk.fixture(11))?.type ?? ''
+  const mode = firstMode(desk.show, type)
+  channels = desk.show.all.fixtureMode.get(mode ?? '')?.channels ?? []
+  const patched = [11, 12].map((number, i) => ({
+    fixture: desk.fixture(number),
+    mode,
+    universe: 2,
+    address: i === 0 ? 101 : 500,
+  }))
+  desk.do('changeFixtures', { changes: patched })
+})
+
+/** The fraction a channel of fixture 11 goes out with. */
+function sent(does: Channel['does']): number {
+  const channel = channels.find((c) => c.does === does)
+  const levels = channelLevels(desk.show, desk.person).get(2)
+  if (!channel || !levels) throw new Error(`no ${does}`)
+  const at = (n: number) => levels[100 + n - 1] ?? Number.NaN
+  return channel.fine === null ? at(channel.coarse) / 255 : (at(channel.coarse) * 256 + at(channel.fine)) / 65535
+}
+
+it('sends angles as a part of the range, coarse byte first, to one step of 16 bit', () => {
+  desk.do('turnHeads', {
+    fixtures: [desk.fixture(11)],
+    pan: { how: 'to', degrees: 100 },
+    tilt: { how: 'to', degrees: -30 },
+  })
+  for (const [does, angle] of [
+    ['pan', 100],
+    ['tilt', -30],
+  ] as const) {
+    const { from = 0, to = 1 } = channels.find((c) => c.does === does) ?? {}
+    expect(Math.abs(sent(does) - (angle - from) / (to - from))).toBeLessThanOrEqual(0.5 / 65535 + 1e-12)
+  }
+})
+
+it('sends what is seen: highlight goes out and leaves the hand as it was, blind does not', () => {
+  desk.level('11', 'intensity', 0.4)
+  const hand = desk.show.all.handValue
+  expect(sent('intensity')).toBeCloseTo(0.4, 2)
+  desk.do('setHighlight', { highlight: 'brighter', fixtures: [desk.fixture(11)] })
+  expect(sent('intensity')).toBe(1)
+  expect(desk.show.all.handValue).toBe(hand)
+  desk.do('setHighlight', { highlight: 'off', fixtures: [] })
+  desk.do('setBlind', { blind: true })
+  expect(sent('intensity')).toBe(0)
+})
+
+it('never writes past channel 512, and leaves out what is not patched', () => {
+  const universes = channelLevels(desk.show, desk.person)
+  expect([...universes.keys()]).toEqual([2])
+  expect(universes.get(2)).toHaveLength(512)
+})
