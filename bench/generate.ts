@@ -68,6 +68,9 @@ function withPalettes(show: Show, palettes: number): Show {
       symbol: null,
       shelf: 'position',
       take: ['position'],
+      heldBack: [],
+      note: '',
+      time: null,
     })
     for (const rigged of rigOf(show).values()) {
       const { side, pan } = solveAim(rigged.mount, placed.position)

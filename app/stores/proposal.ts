@@ -39,8 +39,8 @@ interface Asked {
   readonly settled: boolean
 }
 
-function isEmpty({ palettes, cues, losingReach, staysBehind }: Effects): boolean {
-  return palettes.length + cues.length + losingReach.length + staysBehind.length === 0
+function isEmpty({ palettes, changed, cues, losingReach, staysBehind }: Effects): boolean {
+  return palettes.length + changed.length + cues.length + losingReach.length + staysBehind.length === 0
 }
 
 export const useProposal = defineStore('proposal', () => {

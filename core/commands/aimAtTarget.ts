@@ -1,10 +1,11 @@
 /** Puts an aim in the hand for chosen fixtures; each keeps the way round nearest to where it is. */
 import { z } from 'zod'
-import { handValueId, pictureOf, stageLookup } from '../cues/onStage'
+import { pictureOf, stageLookup } from '../cues/onStage'
+import { putInHand } from '../hand/put'
 import { solveAim } from '../kinematics/inverse'
 import { metresInWords, offsetInWords } from '../refocus/words'
 import { Draft } from '../show/draft'
-import { asFixtureId, fixtureId, targetId } from '../show/ids'
+import { fixtureId, targetId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import { aimPoint, stationsOf, targetsOf, type PlacedTarget } from '../show/targets'
 import { point, type AimValue } from '../show/values'
@@ -48,12 +49,7 @@ export const aimAtTarget = command({
       const { pose } = pictureOf(show, rigged, lookup).position
       const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
       const value: AimValue = { ...aim, choice: { side, pan } }
-      draft.put('handValue', handValueId(person, id, 'position'), {
-        person,
-        fixture: asFixtureId(id),
-        attribute: 'position',
-        value,
-      })
+      putInHand(draft, person, id, 'position', value)
     }
     const who = fixturesInWords(show, fixtures)
     if (!placed) return done(draft.changes(), `aim ${who} at the stage`)

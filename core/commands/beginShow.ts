@@ -18,7 +18,7 @@ export const beginShow = command({
     const venueKey = venueId.parse(newId())
     const draft = new Draft(show)
     draft.put('venue', venueKey, venue)
-    draft.put('show', show.id, { name, venue: venueKey })
+    draft.put('show', show.id, { name, venue: venueKey, rest: null, highlight: null })
     for (const type of types) putType(draft, type, newId)
     draft.put('cueList', cueListId.parse(newId()), { number: 1, name: 'Main', intensityRule: 'highest', onStage: null })
     return done(draft.changes(), `begin ${name}`)

@@ -1,5 +1,6 @@
 /** Renames, renumbers or colours a group, changes its pattern, or who is in it and in which order. */
 import { z } from 'zod'
+import { spreadAnew } from '../groups/paletteSpreads'
 import { Draft } from '../show/draft'
 import { group as groupSchema } from '../show/entities'
 import { fixtureId, groupId } from '../show/ids'
@@ -21,7 +22,9 @@ export const changeGroup = command({
     if (fields.colour !== undefined) draft.set('group', group, 'colour', fields.colour)
     if (fields.pattern !== undefined) draft.set('group', group, 'pattern', fields.pattern)
     if (fixtures) putGroupMembers(show, draft, group, fixtures)
+    const spread = fixtures ? spreadAnew(show, draft, group, fixtures) : 0
     const what = [...Object.keys(fields), ...(fixtures ? ['members'] : [])]
-    return done(draft.changes(), `change the ${listInWords(what)} of group ${known.name}`)
+    const along = spread === 0 ? '' : `, ${spread} ${spread === 1 ? 'palette' : 'palettes'} spread anew`
+    return done(draft.changes(), `change the ${listInWords(what)} of group ${known.name}${along}`)
   },
 })

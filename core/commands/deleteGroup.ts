@@ -12,6 +12,7 @@ export const deleteGroup = command({
     if (!known) return refuse('unknown group', 'This group is no longer in the show.', 'group')
     const draft = new Draft(show).remove('group', group)
     for (const [id, member] of show.all.groupMember) if (member.group === group) draft.remove('groupMember', id)
+    for (const [id, rule] of show.all.paletteSpread) if (rule.group === group) draft.remove('paletteSpread', id)
     return done(draft.changes(), `take out group ${known.name}`)
   },
 })

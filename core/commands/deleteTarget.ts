@@ -37,6 +37,7 @@ export const deleteTarget = command({
         if (value) draft.put(kind, id, { ...holder, value })
       }
     for (const [id, place] of show.all.targetPlace) if (place.target === target) draft.remove('targetPlace', id)
+    for (const [id, rule] of show.all.paletteSpread) if (rule.target === target) draft.remove('paletteSpread', id)
     draft.remove('target', target)
     return done(draft.changes(), `take out the target ${known.name}`)
   },

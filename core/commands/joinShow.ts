@@ -12,6 +12,9 @@ export const joinShow = command({
     const draft = new Draft(show).put('person', person, {
       name,
       take: [...FIRST_TAKE],
+      heldBack: [],
+      takeOnce: false,
+      editing: null,
       neutral: [...FIRST_NEUTRAL],
       neutralOnce: false,
       blind: false,

@@ -6,10 +6,10 @@ import { cueValueId, listsInOrder } from '../cues/tracking'
 import { handValueId } from '../cues/onStage'
 import { Draft } from '../show/draft'
 import { cue as cueSchema } from '../show/entities'
-import { FAMILIES } from '../show/families'
 import { cueId, workingSetId } from '../show/ids'
+import { TAKE_ALL } from '../show/masks'
 import { command, done, refuse } from './command'
-import { takenFromHand } from './taken'
+import { spendMask, takenFromHand } from './taken'
 import { fixturesInWords } from './wording'
 
 export const recordCue = command({
@@ -27,7 +27,7 @@ export const recordCue = command({
         `Cue ${input.number} is ${existing.cue.name || 'already there'}. Choose another number.`,
         'number',
       )
-    const { values, fixtures } = takenFromHand(show, person, FAMILIES, workingSet)
+    const { values, fixtures } = takenFromHand(show, person, TAKE_ALL, workingSet)
     if (values.length === 0)
       return refuse('nothing to take', 'Nothing in hand is being taken. Aim something, or switch a family on.')
     const id = cueId.parse(newId())
@@ -37,6 +37,7 @@ export const recordCue = command({
       draft.put('cueValue', cueValueId(id, fixture, attribute), { cue: id, fixture, attribute, value })
       draft.remove('handValue', handValueId(person, fixture, attribute))
     }
+    spendMask(show, draft, person)
     draft.set('cueList', input.list, 'onStage', id)
     return done(draft.changes(), `record cue ${input.number} (${fixturesInWords(show, fixtures)})`)
   },

@@ -3,56 +3,67 @@
  * take mask narrows it further. The hand then holds links to the palette, so that a cue recorded
  * next follows it.
  */
-import { handValueId } from '../cues/onStage'
-import { paletteValueId, resolveValue } from '../palettes/resolve'
+import { z } from 'zod'
+import { putInHand } from '../hand/put'
+import { chosenInWords, completed } from '../palettes/meanings'
+import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
+import { storable } from '../palettes/update'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
-import { SHELF_TAKES } from '../show/families'
 import { paletteId, workingSetId } from '../show/ids'
-import { rigOf } from '../show/rig'
+import { maskInWords, shelfMaskOf } from '../show/masks'
 import { command, done, refuse } from './command'
-import { takenFromHand } from './taken'
+import { paletteNumberTaken } from './paletteNumbers'
+import { spendMask, takenFromHand } from './taken'
 import { fixturesInWords, listInWords } from './wording'
 
 export const recordPalette = command({
-  input: paletteSchema
-    .pick({ number: true, name: true, colour: true, shelf: true })
-    .extend({ workingSet: workingSetId.nullable().optional() }),
+  input: paletteSchema.pick({ number: true, name: true, colour: true, shelf: true }).extend({
+    workingSet: workingSetId.nullable().optional(),
+    /** Whom the values are to serve; the very fixtures where nothing is said. */
+    reach: z.enum(REACHES).optional(),
+    ...paletteSchema.pick({ symbol: true, note: true, time: true }).partial().shape,
+  }),
   undoable: true,
-  run(show, { number, name, colour, shelf, workingSet }, { person, newId }) {
-    for (const existing of show.all.palette.values()) {
-      if (existing.number === number)
-        return refuse('number taken', `Number ${number} is ${existing.name}. Choose another number.`, 'number')
-    }
-    const { values, families, fixtures } = takenFromHand(show, person, SHELF_TAKES[shelf], workingSet)
+  run(show, input, { person, newId }) {
+    const { number, name, colour, shelf, workingSet, reach = 'own', symbol = null, note = '', time = null } = input
+    const refusal = paletteNumberTaken(show, number)
+    if (refusal) return refusal
+    const mask = shelfMaskOf(show, shelf)
+    const { values, families, fixtures } = takenFromHand(show, person, mask, workingSet)
     if (values.length === 0)
       return refuse(
         'nothing to take',
-        `Nothing in hand belongs in a ${shelf} palette: it takes ${listInWords(SHELF_TAKES[shelf])}. Check the take switches.`,
+        `Nothing in hand belongs in a ${shelf} palette: it takes ${maskInWords(mask)}. Check the take switches.`,
         'shelf',
       )
     const id = paletteId.parse(newId())
     const draft = new Draft(show)
-    draft.put('palette', id, { number, name, colour, symbol: null, shelf, take: [...SHELF_TAKES[shelf]] })
-    for (const { fixture, attribute, value } of values) {
-      const rigged = rigOf(show).get(fixture)
-      const plain = rigged ? resolveValue(show, rigged, attribute, value).value : null
-      if (plain === null) continue
-      const stored = shelf === 'combined' && value.kind === 'link' ? value : plain
-      draft.put('paletteValue', paletteValueId(id, attribute, { own: fixture }), {
-        palette: id,
-        fixture,
-        fixtureType: null,
-        attribute,
-        value: stored,
-      })
-      draft.put('handValue', handValueId(person, fixture, attribute), {
-        person,
-        fixture,
-        attribute,
-        value: { kind: 'link', palette: id },
-      })
-    }
-    return done(draft.changes(), `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)})`)
+    draft.put('palette', id, {
+      number,
+      name,
+      colour,
+      symbol,
+      shelf,
+      take: [...mask.take],
+      heldBack: [...mask.heldBack],
+      note,
+      time,
+    })
+    const stored = values.flatMap((held): FixtureValue[] => {
+      const value = storable(show, shelf, held)
+      return value ? [{ fixture: held.fixture, attribute: held.attribute, value }] : []
+    })
+    const placed = reaching(show, stored, reach)
+    const { values: all, chosen } = reach === 'own' ? { values: placed, chosen: [] } : completed(show, placed)
+    putReaching(show, draft, id, all, { merge: [] })
+    for (const { fixture, attribute } of stored)
+      putInHand(draft, person, fixture, attribute, { kind: 'link', palette: id })
+    spendMask(show, draft, person)
+    const told = chosen.length ? `; ${chosenInWords(show, chosen)}` : ''
+    return done(
+      draft.changes(),
+      `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)}${told})`,
+    )
   },
 })

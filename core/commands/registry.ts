@@ -12,6 +12,7 @@ import { changeFixtures } from './changeFixtures'
 import { changeGroup } from './changeGroup'
 import { changeHang } from './changeHang'
 import { changeLayer } from './changeLayer'
+import { changePalette } from './changePalette'
 import { changeSetPiece } from './changeSetPiece'
 import { changeTarget } from './changeTarget'
 import { changeType } from './changeType'
@@ -20,23 +21,29 @@ import { changeVenue } from './changeVenue'
 import { clearHand } from './clearHand'
 import { copyFixtures } from './copyFixtures'
 import { copyHang } from './copyHang'
+import { copyPalette } from './copyPalette'
 import { copyValues } from './copyValues'
 import { deleteFixtures } from './deleteFixtures'
 import { deleteGroup } from './deleteGroup'
 import { deleteHang } from './deleteHang'
 import { deleteLayer } from './deleteLayer'
+import { deletePalettes, mergePalettes } from './deletePalettes'
 import { deleteSetPiece } from './deleteSetPiece'
 import { deleteTarget } from './deleteTarget'
 import { deleteType } from './deleteType'
 import { deleteWorkingSet } from './deleteWorkingSet'
+import { dropPalette, keepPalette, openPalette } from './editPalette'
 import { extendToGroup } from './extendToGroup'
 import { fanAims } from './fanAims'
 import { fanValues } from './fanValues'
+import { freeSpread, spreadPalette } from './spreadPalette'
 import { goHome } from './goHome'
 import { goNeutral } from './goNeutral'
 import { goToCue } from './goToCue'
+import { importPalettes } from './importPalettes'
 import { importRig } from './importRig'
 import { joinShow } from './joinShow'
+import { makePalettesFromTargets, makePalettesFromType } from './makePalettes'
 import { mirrorHang } from './mirrorHang'
 import { moveHang } from './moveHang'
 import { moveSetPiece } from './moveSetPiece'
@@ -46,22 +53,30 @@ import { orderGroups } from './orderGroups'
 import { pasteFixtures } from './pasteFixtures'
 import { patchFixtures } from './patchFixtures'
 import { placeFixtures } from './placeFixtures'
-import { recallPalette } from './recallPalette'
+import { placePalette } from './placePalette'
+import { recallPalette, takeOffPalette } from './recallPalette'
 import { recordCue } from './recordCue'
 import { recordGroup } from './recordGroup'
 import { recordPalette } from './recordPalette'
 import { recordWorkingSet } from './recordWorkingSet'
+import { removeFromPalette } from './removeFromPalette'
 import { renumberFixtures } from './renumberFixtures'
 import { setBlind } from './setBlind'
 import { setHighlight } from './setHighlight'
 import { setNeutral } from './setNeutral'
+import { setPaletteRole } from './setPaletteRole'
+import { setShelfMask } from './setShelfMask'
 import { setTake } from './setTake'
 import { setValue } from './setValue'
+import { splitPalette } from './splitPalette'
+import { storeInPalette } from './storeInPalette'
+import { stripTimes } from './stripTimes'
 import { switchVenue } from './switchVenue'
 import { takeFromCue } from './takeFromCue'
 import { takeFromStage } from './takeFromStage'
 import { turnHeads } from './turnHeads'
 import { turnOtherSide } from './turnOtherSide'
+import { updatePalettes } from './updatePalettes'
 import { environmentFor, type Outcome } from './command'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
@@ -81,6 +96,7 @@ export const COMMANDS = {
   changeGroup,
   changeHang,
   changeLayer,
+  changePalette,
   changeSetPiece,
   changeTarget,
   changeType,
@@ -89,48 +105,68 @@ export const COMMANDS = {
   clearHand,
   copyFixtures,
   copyHang,
+  copyPalette,
   copyValues,
   deleteFixtures,
   deleteGroup,
   deleteHang,
   deleteLayer,
+  deletePalettes,
   deleteSetPiece,
   deleteTarget,
   deleteType,
   deleteWorkingSet,
+  dropPalette,
   extendToGroup,
   fanAims,
   fanValues,
+  freeSpread,
   goHome,
   goNeutral,
   goToCue,
+  importPalettes,
   importRig,
   joinShow,
+  keepPalette,
+  makePalettesFromTargets,
+  makePalettesFromType,
+  mergePalettes,
   mirrorHang,
   moveHang,
   moveSetPiece,
   moveTarget,
   nudgeAim,
+  openPalette,
   orderGroups,
   pasteFixtures,
   patchFixtures,
   placeFixtures,
+  placePalette,
   recallPalette,
   recordCue,
   recordGroup,
   recordPalette,
   recordWorkingSet,
+  removeFromPalette,
   renumberFixtures,
   setBlind,
   setHighlight,
   setNeutral,
+  setPaletteRole,
+  setShelfMask,
   setTake,
   setValue,
+  splitPalette,
+  spreadPalette,
+  storeInPalette,
+  stripTimes,
   switchVenue,
   takeFromCue,
   takeFromStage,
+  takeOffPalette,
   turnHeads,
   turnOtherSide,
+  updatePalettes,
 } as const
 
 export type CommandName = keyof typeof COMMANDS

@@ -1,17 +1,31 @@
-/** Takes a family, or holds it back, whenever the person records. */
+/** Takes a family or one attribute, or holds it back, whenever the person records: until changed, or for once. */
 import { z } from 'zod'
-import { FAMILIES } from '../show/families'
+import { ATTRIBUTE_NAMES, ATTRIBUTES, FAMILIES } from '../show/families'
 import { Draft } from '../show/draft'
+import { withAttribute, withFamily } from '../show/masks'
 import { command, done, refuse } from './command'
 
 export const setTake = command({
-  input: z.strictObject({ family: z.enum(FAMILIES), take: z.boolean() }),
+  input: z.union([
+    z.strictObject({ family: z.enum(FAMILIES), take: z.boolean() }),
+    z.strictObject({ attribute: z.enum(ATTRIBUTES), take: z.boolean() }),
+    z.strictObject({ once: z.boolean() }),
+  ]),
   undoable: true,
-  run(show, { family, take }, { person }) {
+  run(show, input, { person }) {
     const known = show.all.person.get(person)
     if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
-    const taken = FAMILIES.filter((f) => (f === family ? take : known.take.includes(f)))
-    const draft = new Draft(show).set('person', person, 'take', taken)
-    return done(draft.changes(), take ? `take ${family}` : `hold ${family} back`)
+    const draft = new Draft(show)
+    if ('once' in input) {
+      draft.set('person', person, 'takeOnce', input.once)
+      return done(draft.changes(), input.once ? 'take switches for once' : 'take switches until changed')
+    }
+    const mask =
+      'family' in input
+        ? withFamily(known, input.family, input.take)
+        : withAttribute(known, input.attribute, input.take)
+    draft.set('person', person, 'take', [...mask.take]).set('person', person, 'heldBack', [...mask.heldBack])
+    const what = 'family' in input ? input.family : ATTRIBUTE_NAMES[input.attribute]
+    return done(draft.changes(), input.take ? `take ${what}` : `hold ${what} back`)
   },
 })

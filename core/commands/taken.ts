@@ -1,7 +1,9 @@
 /** What a recording would take from the hand. */
 import type { HandValue } from '../show/entities'
-import { familyOf, type Family } from '../show/families'
+import type { Draft } from '../show/draft'
+import { familyOf, FIRST_TAKE, type Family } from '../show/families'
 import type { FixtureId, PersonId, WorkingSetId } from '../show/ids'
+import { lets, type Mask } from '../show/masks'
 import { workingSetMembersOf } from '../show/workingSets'
 import type { Show } from '../show/show'
 
@@ -12,26 +14,35 @@ export interface Taken {
   readonly fixtures: readonly FixtureId[]
 }
 
-/** The hand's values whose family the person takes and `allowed` lets through, of the fixtures of the working set that is on. */
+const NOTHING: Mask = { take: [], heldBack: [] }
+
+/** The hand's values that the person takes and `allowed` lets through, of the fixtures of the working set that is on. */
 export function takenFromHand(
   show: Show,
   person: PersonId,
-  allowed: readonly Family[],
+  allowed: Mask,
   workingSet: WorkingSetId | null = null,
 ): Taken {
   const within = workingSet === null ? null : workingSetMembersOf(show).get(workingSet)
-  const take = show.all.person.get(person)?.take ?? []
+  const mask = show.all.person.get(person) ?? NOTHING
   const values: HandValue[] = []
   const families = new Set<Family>()
   const heldBack = new Set<Family>()
   for (const held of show.all.handValue.values()) {
     if (held.person !== person || (workingSet !== null && !within?.has(held.fixture))) continue
     const family = familyOf(held.attribute)
-    if (take.includes(family) && allowed.includes(family)) {
+    if (lets(mask, held.attribute) && lets(allowed, held.attribute)) {
       values.push(held)
       families.add(family)
     } else heldBack.add(family)
   }
   const fixtures = [...new Set(values.map((v) => v.fixture))]
   return { values, families: [...families], heldBack: [...heldBack], fixtures }
+}
+
+/** A mask for once has been used: the usual one stands again. */
+export function spendMask(show: Show, draft: Draft, person: PersonId): void {
+  if (show.all.person.get(person)?.takeOnce !== true) return
+  draft.set('person', person, 'take', [...FIRST_TAKE]).set('person', person, 'heldBack', [])
+  draft.set('person', person, 'takeOnce', false)
 }

@@ -6,13 +6,13 @@
 import { beamAt, type Beam } from '../kinematics/forward'
 import { HOME, type Pose } from '../kinematics/head'
 import { zoomRange } from '../light/optics'
-import { resolveValue } from '../palettes/resolve'
+import { paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derived } from '../show/derived'
 import { restingNumber, type Attribute } from '../show/families'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
-import type { Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import type { PlainValue, Value } from '../show/values'
 import { listsInOrder, stateAt } from './tracking'
@@ -27,13 +27,18 @@ export function valueKey(fixture: string, attribute: Attribute): string {
 /** What is left of the light of the others while some are brought out. */
 const DIMMED = 0.2
 
-/** How bright fixtures are seen while a person brings some out; null when nothing is brought out. */
+/**
+ * How bright fixtures are seen while a person brings some out; null when nothing is brought out. A
+ * palette that highlight shows says itself how bright.
+ */
 function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intensity: number) => number) | null {
   const how = show.all.person.get(person)?.highlight ?? 'off'
   if (how === 'off' || show.all.highlighted.size === 0) return null
   const isOut = (fixture: FixtureId) => show.all.highlighted.has(`${person}.${fixture}`)
-  if (how === 'brighter') return (fixture, intensity) => (isOut(fixture) ? 1 : intensity)
-  return (fixture, intensity) => (isOut(fixture) ? intensity : intensity * DIMMED)
+  if (how === 'others dimmed') return (fixture, intensity) => (isOut(fixture) ? intensity : intensity * DIMMED)
+  const { highlight } = showRecordOf(show)
+  const shown = highlight === null ? null : paletteLookup(show, highlight)
+  return (fixture, intensity) => (isOut(fixture) && !shown?.(fixture, 'intensity') ? 1 : intensity)
 }
 
 /** What a person has in hand, by fixture and attribute. */
@@ -130,20 +135,42 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, ref
   }
 }
 
-/** The hand of a person over the cues. */
+/** The hand of a person over the cues, over the palette everything rests at. */
 export function stageLookup(show: Show, person: PersonId): Lookup {
   const hand = handOf(show, person)
+  const cues = cueLookup(show)
+  return (fixture, attribute) => hand.get(valueKey(fixture, attribute)) ?? cues(fixture, attribute)
+}
+
+/** What the cues alone put on stage, over the palette everything rests at. */
+export function cueLookup(show: Show): Lookup {
   const cues = playedBack(show)
+  const { rest } = showRecordOf(show)
+  const atRest = rest === null ? null : paletteLookup(show, rest)
+  return (fixture, attribute) => cues.get(valueKey(fixture, attribute)) ?? atRest?.(fixture, attribute) ?? null
+}
+
+/** Links to a palette, for whom it serves. */
+function paletteLookup(show: Show, palette: PaletteId): Lookup {
+  const rig = rigOf(show)
   return (fixture, attribute) => {
-    const key = valueKey(fixture, attribute)
-    return hand.get(key) ?? cues.get(key) ?? null
+    const rigged = rig.get(fixture)
+    return rigged && paletteValueFor(show, palette, rigged, attribute) !== null ? { kind: 'link', palette } : null
   }
 }
 
-/** What the cues alone put on stage. */
-export function cueLookup(show: Show): Lookup {
-  const cues = playedBack(show)
-  return (fixture, attribute) => cues.get(valueKey(fixture, attribute)) ?? null
+/**
+ * What is seen of fixtures a person brings out by the palette that highlight shows. Where they
+ * point stays: it is what is looked at.
+ */
+export function seenLookup(show: Show, person: PersonId, lookup: Lookup): Lookup {
+  const { highlight } = showRecordOf(show)
+  if (highlight === null || show.all.person.get(person)?.highlight !== 'brighter') return lookup
+  const shown = paletteLookup(show, highlight)
+  return (fixture, attribute) => {
+    const isOut = attribute !== 'position' && show.all.highlighted.has(`${person}.${fixture}`)
+    return (isOut ? shown(fixture, attribute) : null) ?? lookup(fixture, attribute)
+  }
 }
 
 /** The stage picture of some fixtures as a person sees it; those without a place here are left out. */
@@ -162,15 +189,25 @@ export function stageWithoutHand(show: Show, person: PersonId): ReadonlyMap<Fixt
 
 function picturesBy(show: Show, lookup: Lookup, person: PersonId, fixtures: Iterable<FixtureId>) {
   const seenAs = highlightOf(show, person)
+  const seenBy = seenLookup(show, person, lookup)
   const rig = rigOf(show)
   const picture = new Map<FixtureId, StageFixture>()
   for (const id of fixtures) {
     const rigged = rig.get(id)
     if (!rigged) continue
     const plain = pictureOf(show, rigged, lookup)
-    picture.set(id, seenAs ? { ...plain, seen: seenAs(id, plain.intensity) } : plain)
+    picture.set(id, seenAs ? broughtOut(plain, pictureOf(show, rigged, seenBy), seenAs) : plain)
   }
   return picture
+}
+
+/** A fixture with the light it is seen in; what it is set to stays what it is. */
+function broughtOut(
+  plain: StageFixture,
+  { intensity, colour, zoom }: StageFixture,
+  seenAs: (fixture: FixtureId, intensity: number) => number,
+): StageFixture {
+  return { ...plain, colour, zoom, seen: seenAs(plain.rigged.id, intensity) }
 }
 
 /** The whole stage picture as a person sees it, by fixture. */

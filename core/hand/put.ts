@@ -1,17 +1,26 @@
 /** Writing into a person's hand, and reading what a fixture shows. */
-import { handValueId, type Lookup } from '../cues/onStage'
+import { handValueId, playedBack, valueKey, type Lookup } from '../cues/onStage'
 import { resolveValue } from '../palettes/resolve'
 import { solveZoom } from '../palettes/solve'
 import type { Draft } from '../show/draft'
 import type { Attribute } from '../show/families'
-import type { FixtureId, PersonId } from '../show/ids'
+import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
 import { rangeOf, type NumberAttribute } from './attributes'
 
+/** A value put over a palette's remembers which one it was: Update can write it there. */
 export function putInHand(draft: Draft, person: PersonId, fixture: FixtureId, attribute: Attribute, value: Value) {
-  draft.put('handValue', handValueId(person, fixture, attribute), { person, fixture, attribute, value })
+  const source = value.kind === 'link' ? null : sourceOf(draft.before, person, fixture, attribute)
+  draft.put('handValue', handValueId(person, fixture, attribute), { person, fixture, attribute, value, source })
+}
+
+function sourceOf(show: Show, person: PersonId, fixture: FixtureId, attribute: Attribute): PaletteId | null {
+  const held = show.all.handValue.get(handValueId(person, fixture, attribute))
+  if (held) return held.value.kind === 'link' ? held.value.palette : held.source
+  const played = playedBack(show).get(valueKey(fixture, attribute))
+  return played?.kind === 'link' ? played.palette : null
 }
 
 /** The number an attribute shows: degrees of zoom also where a pool was asked for, home where nothing sets it. */

@@ -5,7 +5,15 @@
 import { rangeOf } from '../hand/attributes'
 import { UNIVERSE_SIZE } from '../patch/span'
 import { resolveValue } from '../palettes/resolve'
-import { cueLookup, stageLookup, stagePicture, stageWithoutHand, type Lookup, type StageFixture } from '../cues/onStage'
+import {
+  cueLookup,
+  seenLookup,
+  stageLookup,
+  stagePicture,
+  stageWithoutHand,
+  type Lookup,
+  type StageFixture,
+} from '../cues/onStage'
 import type { Channel } from '../show/entities'
 import type { PersonId } from '../show/ids'
 import type { Show } from '../show/show'
@@ -20,15 +28,16 @@ export type Universes = ReadonlyMap<number, Uint8Array>
 export function channelLevels(show: Show, person: PersonId): Universes {
   const isBlind = show.all.person.get(person)?.blind === true
   const lookup = isBlind ? cueLookup(show) : stageLookup(show, person)
+  const seen = seenLookup(show, person, lookup)
   const picture = isBlind ? stageWithoutHand(show, person) : stagePicture(show, person)
   const universes = new Map<number, Uint8Array>()
-  for (const seen of picture.values()) {
-    const { universe, address, mode } = seen.rigged.fixture
+  for (const fixture of picture.values()) {
+    const { universe, address, mode } = fixture.rigged.fixture
     const channels = show.all.fixtureMode.get(mode ?? '')?.channels
     if (universe === null || address === null || !channels) continue
     const levels = universes.get(universe) ?? new Uint8Array(UNIVERSE_SIZE)
     universes.set(universe, levels)
-    for (const channel of channels) write(levels, address, channel, fractionOf(show, lookup, seen, channel))
+    for (const channel of channels) write(levels, address, channel, fractionOf(show, seen, fixture, channel))
   }
   return universes
 }
@@ -45,20 +54,20 @@ function write(levels: Uint8Array, address: number, { coarse, fine }: Channel, f
 }
 
 /** How far along its span a channel stands, 0 to 1: `from` is its lowest level and `to` its highest. */
-function fractionOf(show: Show, lookup: Lookup, seen: StageFixture, channel: Channel): number {
+function fractionOf(show: Show, lookup: Lookup, fixture: StageFixture, channel: Channel): number {
   const { from, to } = channel
   if (from === to) return 0
-  return Math.min(1, Math.max(0, (worthOf(show, lookup, seen, channel) - from) / (to - from)))
+  return Math.min(1, Math.max(0, (worthOf(show, lookup, fixture, channel) - from) / (to - from)))
 }
 
 /** What a channel stands for now, in its own terms. */
-function worthOf(show: Show, lookup: Lookup, seen: StageFixture, { does, rest }: Channel): number {
+function worthOf(show: Show, lookup: Lookup, fixture: StageFixture, { does, rest }: Channel): number {
   if (does === 'other') return rest
-  if (does === 'pan') return seen.position.pose.pan
-  if (does === 'tilt') return seen.position.pose.tilt
-  if (does === 'intensity') return seen.seen
-  if (does === 'zoom') return seen.zoom.angle
-  const value = lookup(seen.rigged.id, does)
-  const plain = value && resolveValue(show, seen.rigged, does, value).value
-  return plain?.kind === 'number' ? plain.number : rangeOf(seen.rigged.type, does).home
+  if (does === 'pan') return fixture.position.pose.pan
+  if (does === 'tilt') return fixture.position.pose.tilt
+  if (does === 'intensity') return fixture.seen
+  if (does === 'zoom') return fixture.zoom.angle
+  const value = lookup(fixture.rigged.id, does)
+  const plain = value && resolveValue(show, fixture.rigged, does, value).value
+  return plain?.kind === 'number' ? plain.number : rangeOf(fixture.rigged.type, does).home
 }

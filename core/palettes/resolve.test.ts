@@ -26,6 +26,9 @@ function withPalette(show: Show, name: string, values: [Whom, Value][]): Show {
     symbol: null,
     shelf: 'beam',
     take: ['beam'],
+    heldBack: [],
+    note: '',
+    time: null,
   })
   for (const [whom, value] of values) {
     const fixture = typeof whom === 'object' && 'own' in whom ? (desk.fixtures(String(whom.own))[0] ?? null) : null

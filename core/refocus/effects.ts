@@ -13,6 +13,7 @@ import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { targetsOf, type PlacedTarget } from '../show/targets'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { bothIn, changedValues, type CueEffect, type ValueEffect } from './changedValues'
 import type { CueValue } from '../show/entities'
 import type { Show } from '../show/show'
 import type { PlainValue, Value } from '../show/values'
@@ -34,12 +35,6 @@ export interface PaletteEffect {
   readonly shiftMetres: number
 }
 
-export interface CueEffect {
-  readonly cue: CueId
-  /** Whether the cue itself sets a value that follows, or only carries one on. */
-  readonly how: 'set' | 'carried'
-}
-
 /** Something that cannot follow because it is stored as angles; its light shifts by so much. */
 export interface StayingBehind {
   readonly fixture: FixtureId
@@ -50,6 +45,8 @@ export interface StayingBehind {
 
 export interface Effects {
   readonly palettes: readonly PaletteEffect[]
+  /** Palettes that give another level, zoom, colour, gobo or shutter. */
+  readonly changed: readonly ValueEffect[]
   readonly cues: readonly CueEffect[]
   readonly losingReach: readonly FixtureId[]
   readonly staysBehind: readonly StayingBehind[]
@@ -144,8 +141,10 @@ export function effectsOf(before: Show, after: Show): Effects {
   const losing = new Set<FixtureId>()
   const palettes = paletteEffects(before, after, comparison, behind)
   for (const { fixtures } of palettes) for (const f of fixtures) if (f.losesReach) losing.add(f.fixture)
-  const cues = cueEffects(before, after, comparison, behind, losing)
-  return { palettes, cues, losingReach: [...losing], staysBehind: behind }
+  const positions = cueEffects(before, after, comparison, behind, losing)
+  const changed = changedValues(before, after)
+  const cues = bothIn(before, positions, changed.cues)
+  return { palettes, changed: changed.palettes, cues, losingReach: [...losing], staysBehind: behind }
 }
 
 function paletteEffects(before: Show, after: Show, comparison: Comparison, behind: StayingBehind[]): PaletteEffect[] {

@@ -7,12 +7,13 @@ function count(n: number, one: string, many: string): string {
 
 /** "2 palettes, 14 cues follow; 1 fixture falls out of reach; 3 values stay behind". */
 export function effectsInWords(effects: Effects): string {
-  const { palettes, cues, losingReach, staysBehind } = effects
+  const { cues, losingReach, staysBehind } = effects
+  const palettes = new Set([...effects.palettes, ...effects.changed].map(({ palette }) => palette))
   const follow =
-    palettes.length + cues.length === 0
+    palettes.size + cues.length === 0
       ? 'nothing aimed changes'
-      : `${count(palettes.length, 'palette', 'palettes')}, ${count(cues.length, 'cue', 'cues')} ${
-          palettes.length + cues.length === 1 ? 'follows' : 'follow'
+      : `${count(palettes.size, 'palette', 'palettes')}, ${count(cues.length, 'cue', 'cues')} ${
+          palettes.size + cues.length === 1 ? 'follows' : 'follow'
         }`
   const parts = [follow]
   if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)

@@ -15,6 +15,11 @@ export class Draft {
     this.#show = show
   }
 
+  /** The show the change starts from. */
+  get before(): Show {
+    return this.#show
+  }
+
   /** Makes an entity or replaces it whole. */
   put<K extends Kind>(kind: K, id: string, entity: EntityOf[K]): this {
     if (isWholeKind(kind)) return this.write(registerOf(kind, id, EXISTENCE), toJson(entity))

@@ -113,16 +113,30 @@ const level = z.strictObject({
   rake: z.strictObject({ percent: z.number().min(0).max(100), bearing: degrees }),
 })
 
-export const showRecord = z.strictObject({ name, venue: ids.venueId })
+/** `rest` is the palette everything comes to when nothing else sets it, `highlight` how what is brought out is seen. */
+export const showRecord = z.strictObject({
+  name,
+  venue: ids.venueId,
+  rest: ids.paletteId.nullable(),
+  highlight: ids.paletteId.nullable(),
+})
+const attributes = z.array(z.enum(ATTRIBUTES))
+/** As the order runs, or so that the beams do not cross, or so that they do. */
+export const FAN_LAYS = ['in order', 'parallel', 'crossing'] as const
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
 /**
- * `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
+ * `take` are the families Record and Update take and `heldBack` the attributes of them they leave;
+ * `takeOnce` when that counts for the next recording only. `editing` is the palette that is open in
+ * the hand. `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
  * time only. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
  * brought out to be seen: on stage, never in the hand.
  */
 export const person = z.strictObject({
   name,
   take: families,
+  heldBack: attributes,
+  takeOnce: z.boolean(),
+  editing: ids.paletteId.nullable(),
   neutral: families,
   neutralOnce: z.boolean(),
   blind: z.boolean(),
@@ -223,6 +237,19 @@ export const palette = z.strictObject({
   symbol: z.string().max(8).nullable(),
   shelf: z.enum(SHELVES),
   take: families,
+  heldBack: attributes,
+  note: z.string().max(500),
+  /** Seconds its recall takes; null for at once. */
+  time: seconds.nullable(),
+})
+/** What recording on a shelf takes, where it differs from what it takes at first; its id is the shelf. */
+export const shelfMask = z.strictObject({ take: families, heldBack: attributes })
+/** Members of a group spread over a line or ring in their order, kept as a rule; its id is the palette. */
+export const paletteSpread = z.strictObject({
+  palette: ids.paletteId,
+  group: ids.groupId,
+  target: ids.targetId,
+  lay: z.enum(FAN_LAYS),
 })
 /** Own serves one fixture, kind one type, any every fixture that has the attribute. */
 export const paletteValue = z
@@ -261,6 +288,8 @@ export const handValue = z.strictObject({
   fixture: ids.fixtureId,
   attribute: z.enum(ATTRIBUTES),
   value,
+  /** The palette it was before it was changed by hand: what Update would write it to. */
+  source: ids.paletteId.nullable(),
 })
 
 export const ENTITY_SCHEMAS = {
@@ -282,6 +311,8 @@ export const ENTITY_SCHEMAS = {
   groupMember,
   palette,
   paletteValue,
+  paletteSpread,
+  shelfMask,
   cueList,
   cue,
   cueValue,
@@ -313,6 +344,8 @@ export const KINDS: readonly Kind[] = [
   'groupMember',
   'palette',
   'paletteValue',
+  'paletteSpread',
+  'shelfMask',
   'cueList',
   'cue',
   'cueValue',
@@ -326,6 +359,7 @@ export const KINDS: readonly Kind[] = [
 export const WHOLE_KINDS = [
   'groupMember',
   'paletteValue',
+  'paletteSpread',
   'cueValue',
   'handValue',
   'highlighted',

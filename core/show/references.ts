@@ -10,7 +10,12 @@ interface Reference {
 }
 
 export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> = {
-  show: [{ field: 'venue', to: 'venue' }],
+  show: [
+    { field: 'venue', to: 'venue' },
+    { field: 'rest', to: 'palette', weak: true },
+    { field: 'highlight', to: 'palette', weak: true },
+  ],
+  person: [{ field: 'editing', to: 'palette', weak: true }],
   hangPlace: [
     { field: 'venue', to: 'venue' },
     { field: 'hang', to: 'hang' },
@@ -44,6 +49,11 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
     { field: 'fixture', to: 'fixture' },
     { field: 'fixtureType', to: 'fixtureType' },
   ],
+  paletteSpread: [
+    { field: 'palette', to: 'palette' },
+    { field: 'group', to: 'group' },
+    { field: 'target', to: 'target' },
+  ],
   cueList: [{ field: 'onStage', to: 'cue', weak: true }],
   cue: [{ field: 'list', to: 'cueList' }],
   cueValue: [
@@ -53,6 +63,7 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
   handValue: [
     { field: 'person', to: 'person' },
     { field: 'fixture', to: 'fixture' },
+    { field: 'source', to: 'palette' },
   ],
   highlighted: [
     { field: 'person', to: 'person' },
@@ -113,6 +124,7 @@ function kindsWithReferences(): [Kind, readonly Reference[]][] {
 
 const KINDS_IN_ORDER = [
   'show',
+  'person',
   'hangPlace',
   'fixtureMode',
   'fixture',
@@ -123,6 +135,7 @@ const KINDS_IN_ORDER = [
   'targetPlace',
   'groupMember',
   'paletteValue',
+  'paletteSpread',
   'cueList',
   'cue',
   'cueValue',

@@ -35,6 +35,8 @@ export function emptyShow(id: ShowId): Show {
       groupMember: new Map(),
       palette: new Map(),
       paletteValue: new Map(),
+      paletteSpread: new Map(),
+      shelfMask: new Map(),
       cueList: new Map(),
       cue: new Map(),
       cueValue: new Map(),

@@ -12,12 +12,18 @@ const AXIS = ['min', 'max', 'speed', 'acceleration', 'reversed']
 const value = { attribute: plain('attribute'), value: json('value') }
 
 const TABLES: { readonly [K in Kind]: Table<K> } = {
-  show: { name: 'show_record', columns: { name: plain('name'), venue: plain('venue') } },
+  show: {
+    name: 'show_record',
+    columns: { name: plain('name'), venue: plain('venue'), rest: plain('rest'), highlight: plain('highlight') },
+  },
   person: {
     name: 'person',
     columns: {
       name: plain('name'),
       take: plain('take'),
+      heldBack: plain('held_back'),
+      takeOnce: plain('take_once'),
+      editing: plain('editing'),
       neutral: plain('neutral'),
       neutralOnce: plain('neutral_once'),
       blind: plain('blind'),
@@ -130,8 +136,16 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       symbol: plain('symbol'),
       shelf: plain('shelf'),
       take: plain('take'),
+      heldBack: plain('held_back'),
+      note: plain('note'),
+      time: plain('time'),
     },
   },
+  paletteSpread: {
+    name: 'palette_spread',
+    columns: { palette: plain('palette'), group: plain('group'), target: plain('target'), lay: plain('lay') },
+  },
+  shelfMask: { name: 'shelf_mask', columns: { take: plain('take'), heldBack: plain('held_back') } },
   paletteValue: {
     name: 'palette_value',
     columns: { palette: plain('palette'), fixture: plain('fixture'), fixtureType: plain('fixture_type'), ...value },
@@ -159,7 +173,10 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
     },
   },
   cueValue: { name: 'cue_value', columns: { cue: plain('cue'), fixture: plain('fixture'), ...value } },
-  handValue: { name: 'hand_value', columns: { person: plain('person'), fixture: plain('fixture'), ...value } },
+  handValue: {
+    name: 'hand_value',
+    columns: { person: plain('person'), fixture: plain('fixture'), ...value, source: plain('source') },
+  },
   highlighted: { name: 'highlighted', columns: { person: plain('person'), fixture: plain('fixture') } },
   workingSet: { name: 'working_set', columns: { name: plain('name') } },
   workingSetMember: {

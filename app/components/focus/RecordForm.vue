@@ -5,7 +5,8 @@ import { listInWords } from '#core/commands/wording'
 import { takenFromHand } from '#core/commands/taken'
 import { listsInOrder } from '#core/cues/tracking'
 import { PALETTE_COLOURS } from '#core/show/entities'
-import { FAMILIES, SHELF_TAKES, SHELVES, type Shelf } from '#core/show/families'
+import { FAMILIES, SHELVES, type Shelf } from '#core/show/families'
+import { shelfMaskOf, TAKE_ALL } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { useShow } from '../../stores/show'
 import ClearMenu from '../hand/ClearMenu.vue'
@@ -27,12 +28,12 @@ const nameField = ref<HTMLInputElement | null>(null)
 
 const lists = computed(() => listsInOrder(props.show))
 const list = computed(() => lists.value.find(({ id }) => id === listId.value) ?? lists.value[0])
-const allowed = computed(() => (what.value === 'cue' ? FAMILIES : SHELF_TAKES[shelf.value]))
+const allowed = computed(() => (what.value === 'cue' ? TAKE_ALL : shelfMaskOf(props.show, shelf.value)))
 const taken = computed(() =>
   store.person ? takenFromHand(props.show, store.person, allowed.value, workingSet.current) : null,
 )
 const takenNow = computed(() =>
-  store.person ? takenFromHand(props.show, store.person, FAMILIES, workingSet.current) : null,
+  store.person ? takenFromHand(props.show, store.person, TAKE_ALL, workingSet.current) : null,
 )
 const families = computed(() => listInWords(FAMILIES.filter((f) => taken.value?.families.includes(f))))
 const loose = computed(() => taken.value?.values.filter((v) => v.value.kind !== 'link').length ?? 0)

@@ -6,7 +6,7 @@
 import { Pencil } from '@lucide/vue'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { FAN_CURVES, FAN_KEEPS } from '#core/hand/fan'
-import { FAN_LAYS } from '#core/commands/fanAims'
+import { FAN_LAYS } from '#core/show/entities'
 import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { useFanParts, FAN_OVERS } from '../../composables/useFanParts'

@@ -3,11 +3,13 @@ import type { Knex } from 'knex'
 import * as show from './001_show'
 import * as rigRoom from './002_rig_room'
 import * as selection from './003_selection'
+import * as palettes from './004_palettes'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
   '002_rig_room': rigRoom,
   '003_selection': selection,
+  '004_palettes': palettes,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,0 +1,88 @@
+/** Brings palettes in from a sheet: new ones, and instead of or beside those whose number is taken. */
+import { z } from 'zod'
+import { loopMade } from '../palettes/links'
+import { putReaching, type ReachingValue } from '../palettes/reach'
+import { Draft } from '../show/draft'
+import { palette as paletteSchema } from '../show/entities'
+import { ATTRIBUTES } from '../show/families'
+import { asPaletteId, fixtureId, fixtureTypeId, paletteId, type PaletteId } from '../show/ids'
+import type { Show } from '../show/show'
+import { aimValue, anglesValue, numberValue, poolValue } from '../show/values'
+import { command, done, refuse } from './command'
+import { freeNumbers } from './paletteNumbers'
+
+const whom = z.union([z.literal('any'), z.strictObject({ own: fixtureId }), z.strictObject({ kind: fixtureTypeId })])
+const sheetValue = z.union([
+  z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, poolValue]),
+  /** A palette of the sheet or of the show, by number. */
+  z.strictObject({ link: z.number() }),
+])
+const sheetPalette = z.strictObject({
+  palette: paletteSchema,
+  values: z.array(z.strictObject({ whom, attribute: z.enum(ATTRIBUTES), value: sheetValue })),
+})
+
+export const importPalettes = command({
+  input: z.strictObject({
+    palettes: z.array(sheetPalette).min(1),
+    /** What becomes of those whose number a palette of the show has. */
+    taken: z.enum(['replace', 'leave out', 'renumber']),
+  }),
+  undoable: true,
+  run(show, { palettes, taken }, { newId }) {
+    const byNumber = new Map([...show.all.palette].map(([id, { number }]) => [number, asPaletteId(id)]))
+    const coming = palettes.filter(({ palette }) => taken !== 'leave out' || !byNumber.has(palette.number))
+    if (coming.length === 0) return refuse('nothing new', 'Every palette of the sheet is in the show already.', 'taken')
+    const clashing = taken === 'renumber' ? coming.filter(({ palette }) => byNumber.has(palette.number)).length : 0
+    const highest = Math.max(...byNumber.keys(), ...coming.map(({ palette }) => palette.number), 0)
+    const free = freeNumbers(show, highest + 1, clashing)
+    const idOf = new Map(byNumber)
+    const placed = coming.map(({ palette, values }) => {
+      const known = byNumber.get(palette.number)
+      const isMoved = known !== undefined && taken === 'renumber'
+      const id = known !== undefined && !isMoved ? known : paletteId.parse(newId())
+      const number = isMoved ? (free.shift() ?? palette.number) : palette.number
+      idOf.set(palette.number, id)
+      return { id, palette: { ...palette, number }, values }
+    })
+    const draft = new Draft(show)
+    for (const { id, palette, values } of placed) {
+      draft.put('palette', id, palette)
+      draft.remove('paletteSpread', id)
+      putReaching(
+        show,
+        draft,
+        id,
+        values.flatMap((value) => storedAs(value, idOf)),
+        'replace',
+      )
+    }
+    const loop = loopAmong(
+      draft.result(),
+      placed.map(({ id }) => id),
+    )
+    if (loop) return refuse('loop', `A palette of the sheet would be made of itself: ${loop}.`)
+    const count = `${placed.length} ${placed.length === 1 ? 'palette' : 'palettes'}`
+    return done(draft.changes(), `import ${count}`)
+  },
+})
+
+type SheetValue = z.infer<typeof sheetPalette>['values'][number]
+
+function storedAs(
+  { whom: served, attribute, value }: SheetValue,
+  idOf: ReadonlyMap<number, PaletteId>,
+): ReachingValue[] {
+  if (!('link' in value)) return [{ whom: served, attribute, value }]
+  const palette = idOf.get(value.link)
+  return palette ? [{ whom: served, attribute, value: { kind: 'link', palette } }] : []
+}
+
+function loopAmong(show: Show, palettes: readonly PaletteId[]): string | null {
+  for (const id of palettes) {
+    const links = [...show.all.paletteValue.values()].filter((stored) => stored.palette === id)
+    const loop = loopMade(show, id, links)
+    if (loop) return loop
+  }
+  return null
+}

@@ -1,0 +1,54 @@
+/**
+ * Records what is in hand into a palette that is there: merged over what it holds, or instead of it.
+ * The palette's own mask and the person's say what is taken.
+ */
+import { z } from 'zod'
+import { putInHand } from '../hand/put'
+import { loopMade } from '../palettes/links'
+import { completed } from '../palettes/meanings'
+import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
+import { storable, updating } from '../palettes/update'
+import { Draft } from '../show/draft'
+import { paletteId, workingSetId } from '../show/ids'
+import { maskInWords } from '../show/masks'
+import { command, done, refuse } from './command'
+import { gone } from './refusals'
+import { spendMask, takenFromHand } from './taken'
+import { fixturesInWords, listInWords } from './wording'
+
+export const storeInPalette = command({
+  input: z.strictObject({
+    palette: paletteId,
+    how: z.enum(['merge', 'replace']),
+    /** `where it stands` changes values for a type or for any as they are, when all they serve change alike. */
+    reach: z.enum([...REACHES, 'where it stands']),
+    workingSet: workingSetId.nullable().optional(),
+  }),
+  undoable: true,
+  run(show, { palette, how, reach, workingSet }, { person }) {
+    const known = show.all.palette.get(palette)
+    if (!known) return gone('palette', 'palette')
+    const { values, families, fixtures } = takenFromHand(show, person, known, workingSet)
+    const stored = values.flatMap((held): FixtureValue[] => {
+      const isItself = held.value.kind === 'link' && held.value.palette === palette
+      const value = isItself ? null : storable(show, known.shelf, held)
+      return value ? [{ fixture: held.fixture, attribute: held.attribute, value }] : []
+    })
+    if (stored.length === 0)
+      return refuse(
+        'nothing to take',
+        `Nothing in hand is new to ${known.name}: it takes ${maskInWords(known)}. Check the take switches.`,
+      )
+    const loop = loopMade(show, palette, stored)
+    if (loop) return refuse('loop', `${known.name} would be made of itself: ${loop}. Take that palette off first.`)
+    const draft = new Draft(show)
+    const placed = reach === 'where it stands' ? updating(show, palette, stored) : reaching(show, stored, reach)
+    const all = reach === 'usual' ? completed(show, placed).values : placed
+    putReaching(show, draft, palette, all, how === 'replace' ? 'replace' : { merge: stored })
+    for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
+    spendMask(show, draft, person)
+    const what = `${listInWords(families)} of ${fixturesInWords(show, fixtures)}`
+    const verb = how === 'merge' ? `merge ${what} into` : `replace with ${what} what is in`
+    return done(draft.changes(), `${verb} ${known.name}`)
+  },
+})

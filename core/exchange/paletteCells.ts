@@ -1,0 +1,154 @@
+/** Palettes as a table, one line a value: written for spreadsheets, and read back from them. */
+import type { z } from 'zod'
+import { issueInWords } from '../show/faults'
+import { portablePalette, type PortablePalette, type SheetFault } from './paletteSheet'
+
+export const PALETTE_COLUMNS = [
+  'palette',
+  'name',
+  'shelf',
+  'colour',
+  'symbol',
+  'note',
+  'time (s)',
+  'take',
+  'held back',
+  'serves',
+  'attribute',
+  'kind',
+  'value',
+  'target',
+  'at',
+  'x (m)',
+  'y (m)',
+  'z (m)',
+  'side',
+  'pan (deg)',
+  'tilt (deg)',
+] as const
+type Column = (typeof PALETTE_COLUMNS)[number]
+type Cells = Partial<Record<Column, string | number>>
+
+/** Rows under the header, in the order of the columns. */
+export function paletteRows(palettes: readonly PortablePalette[]): (string | number)[][] {
+  return palettes.flatMap((palette) =>
+    palette.values.map((line) => {
+      const cells: Cells = { ...headOf(palette), ...lineOf(line) }
+      return PALETTE_COLUMNS.map((column) => cells[column] ?? '')
+    }),
+  )
+}
+
+function headOf({ number, name, shelf, colour, symbol, note, time, take, heldBack }: PortablePalette): Cells {
+  return {
+    palette: number,
+    name,
+    shelf,
+    colour,
+    symbol: symbol ?? '',
+    note,
+    'time (s)': time ?? '',
+    take: take.join(' '),
+    'held back': heldBack.join(' '),
+  }
+}
+
+function lineOf({ serves, attribute, value }: PortablePalette['values'][number]): Cells {
+  const whom = serves === 'any' ? 'any' : 'fixture' in serves ? `fixture ${serves.fixture}` : `type ${serves.type}`
+  return { serves: whom, attribute, kind: value.kind, ...valueCells(value) }
+}
+
+function valueCells(value: PortablePalette['values'][number]['value']): Cells {
+  if (value.kind === 'number') return { value: value.number }
+  if (value.kind === 'pool') return { value: value.diameter }
+  if (value.kind === 'link') return { value: value.palette }
+  if (value.kind === 'angles') return { 'pan (deg)': value.pan, 'tilt (deg)': value.tilt }
+  const { target, at, offset, choice } = value
+  return {
+    target: target ?? '',
+    at: at ?? '',
+    'x (m)': offset.x,
+    'y (m)': offset.y,
+    'z (m)': offset.z,
+    side: choice?.side ?? '',
+    'pan (deg)': choice?.pan ?? '',
+  }
+}
+
+export interface PaletteReading {
+  readonly palettes: readonly PortablePalette[]
+  readonly faults: readonly SheetFault[]
+  /** Set when the table as a whole is no palette sheet. */
+  readonly trouble: string | null
+}
+
+/** Reads a table with a header row; lines that make no sense are told and left out. */
+export function readPaletteCells(rows: readonly (readonly string[])[]): PaletteReading {
+  const header = rows[0]?.map((cell) => cell.trim().toLowerCase()) ?? []
+  const missing = (['palette', 'name', 'shelf', 'serves', 'attribute', 'kind'] as const).filter(
+    (column) => !header.includes(column),
+  )
+  if (missing.length > 0)
+    return { palettes: [], faults: [], trouble: `This is no palette sheet: it has no column ${missing.join(', ')}.` }
+  const palettes = new Map<number, PortablePalette>()
+  const faults: SheetFault[] = []
+  for (const [i, row] of rows.slice(1).entries()) {
+    if (row.every((cell) => cell.trim() === '')) continue
+    const cell = (column: Column) => row[header.indexOf(column)]?.trim() ?? ''
+    const read = portablePalette.safeParse({ ...readHead(cell), values: [readLine(cell)] })
+    if (!read.success) {
+      faults.push({ palette: Number(cell('palette')) || 0, what: `line ${i + 2}: ${faultOf(read.error)}` })
+      continue
+    }
+    const known = palettes.get(read.data.number)
+    palettes.set(read.data.number, known ? { ...known, values: [...known.values, ...read.data.values] } : read.data)
+  }
+  return { palettes: [...palettes.values()], faults, trouble: null }
+}
+
+function faultOf({ issues: [first] }: z.ZodError): string {
+  return first ? `${first.path.filter((part) => typeof part === 'string').join(' ')} ${issueInWords(first)}` : ''
+}
+
+type Cell = (column: Column) => string
+
+const wordsOf = (text: string) => (text === '' ? [] : text.split(/\s+/))
+const numberOf = (text: string) => (text === '' ? Number.NaN : Number(text))
+const numberOrNull = (text: string) => (text === '' ? null : Number(text))
+
+function readHead(cell: Cell) {
+  return {
+    number: numberOf(cell('palette')),
+    name: cell('name'),
+    shelf: cell('shelf'),
+    colour: cell('colour') || 'brass',
+    symbol: cell('symbol') || null,
+    note: cell('note'),
+    time: numberOrNull(cell('time (s)')),
+    take: wordsOf(cell('take')),
+    heldBack: wordsOf(cell('held back')),
+  }
+}
+
+function readLine(cell: Cell) {
+  const [kind = '', ...rest] = cell('serves').split(' ')
+  const named = rest.join(' ')
+  const serves = kind === 'any' ? 'any' : kind === 'type' ? { type: named } : { fixture: numberOf(named || kind) }
+  return { serves, attribute: cell('attribute'), value: readValue(cell) }
+}
+
+function readValue(cell: Cell) {
+  const kind = cell('kind')
+  const value = numberOf(cell('value'))
+  if (kind === 'number') return { kind, number: value }
+  if (kind === 'pool') return { kind, diameter: value }
+  if (kind === 'link') return { kind, palette: value }
+  if (kind === 'angles') return { kind, pan: numberOf(cell('pan (deg)')), tilt: numberOf(cell('tilt (deg)')) }
+  return {
+    kind,
+    target: cell('target') || null,
+    at: numberOrNull(cell('at')),
+    offset: { x: Number(cell('x (m)')), y: Number(cell('y (m)')), z: Number(cell('z (m)')) },
+    choice: cell('side') === '' ? null : { side: cell('side'), pan: numberOf(cell('pan (deg)')) },
+  }
+}

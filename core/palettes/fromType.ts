@@ -1,0 +1,88 @@
+/** Palettes a type asks for by itself: one a gobo, one a colour of its wheel, and those of its beam. */
+import { zoomRange } from '../light/optics'
+import type { FixtureType, Palette } from '../show/entities'
+import type { Shelf } from '../show/families'
+import type { FixtureTypeId } from '../show/ids'
+import type { Show } from '../show/show'
+import { colourDistance, colourOf } from './colourMatch'
+import { completed, type ChosenSlot } from './meanings'
+import type { ReachingValue } from './reach'
+
+export const TYPE_PARTS = ['gobo', 'gobo2', 'colourWheel', 'beam'] as const
+export type TypePart = (typeof TYPE_PARTS)[number]
+
+/** A palette that could be made, with the slots chosen for other types. */
+export interface OfferedPalette {
+  readonly name: string
+  readonly shelf: Shelf
+  readonly colour: Palette['colour']
+  readonly values: readonly ReachingValue[]
+  readonly chosen: readonly ChosenSlot[]
+}
+
+/** What a part of a type offers, in the order of its slots; empty when it has none. */
+export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): OfferedPalette[] {
+  const type = show.all.fixtureType.get(id)
+  if (!type) return []
+  if (part === 'beam') return beamPalettes(type, id)
+  const wheels = type.wheels.filter(({ kind }) => kind === (part === 'colourWheel' ? 'colour' : 'gobo'))
+  const wheel = wheels[part === 'gobo2' ? 1 : 0]
+  if (!wheel || !type.has.includes(part)) return []
+  return wheel.slots.map((slot, number) => {
+    const stored: ReachingValue = { whom: { kind: id }, attribute: part, value: { kind: 'number', number } }
+    const { values, chosen } = completed(show, [stored])
+    const shelf = part === 'colourWheel' ? 'colour' : 'gobo'
+    return { name: slot.name, shelf, colour: markFor(slot.colour), values, chosen }
+  })
+}
+
+function beamPalettes(type: FixtureType, id: FixtureTypeId): OfferedPalette[] {
+  const zoom = zoomRange(type.optics)
+  const offered = (name: string, attribute: 'zoom' | 'edge' | 'iris', number: number): OfferedPalette[] =>
+    type.has.includes(attribute)
+      ? [
+          {
+            name,
+            shelf: 'beam',
+            colour: 'shoal',
+            values: [{ whom: { kind: id }, attribute, value: { kind: 'number', number } }],
+            chosen: [],
+          },
+        ]
+      : []
+  return [
+    ...(zoom && zoom.max > zoom.min
+      ? [
+          ...offered('Narrow', 'zoom', zoom.min),
+          ...offered('Medium', 'zoom', (zoom.min + zoom.max) / 2),
+          ...offered('Wide', 'zoom', zoom.max),
+        ]
+      : []),
+    ...offered('Hard edge', 'edge', 0),
+    ...offered('Soft edge', 'edge', 1),
+    ...offered('Iris half', 'iris', 0.5),
+  ]
+}
+
+/** Roughly what the mark colours of palettes look like, for choosing the one nearest to a slot. */
+const MARKS: Readonly<Record<Palette['colour'], string>> = {
+  brass: '#e0bb62',
+  coral: '#ff8364',
+  kelp: '#86c79a',
+  shoal: '#7cc0cf',
+  heather: '#a99be0',
+  rose: '#e58bb0',
+  amber: '#f0a04b',
+  sail: '#eef2ea',
+}
+
+function markFor(colour: string | null): Palette['colour'] {
+  const wanted = colourOf(colour)
+  if (!wanted) return 'heather'
+  const marks: readonly Palette['colour'][] = ['brass', 'coral', 'kelp', 'shoal', 'heather', 'rose', 'amber', 'sail']
+  const off = (mark: Palette['colour']) => {
+    const rgb = colourOf(MARKS[mark])
+    return rgb ? colourDistance(rgb, wanted) : Number.POSITIVE_INFINITY
+  }
+  return marks.reduce((best, mark) => (off(mark) < off(best) ? mark : best), 'sail')
+}

@@ -1,0 +1,107 @@
+/**
+ * Values that mean the same on other types: a mixed colour as the nearest slot of a colour wheel and
+ * the other way round, a gobo as the slot of the same pattern.
+ */
+import type { FixtureType, Wheel } from '../show/entities'
+import { asFixtureTypeId, type FixtureTypeId } from '../show/ids'
+import type { Show } from '../show/show'
+import { colourOf, nearestSlot, type Rgb } from './colourMatch'
+import type { ReachingValue } from './reach'
+
+/** A slot that was chosen for a type; `distance` is how far its colour is off, 0 for the same gobo. */
+export interface ChosenSlot {
+  readonly type: FixtureTypeId
+  readonly slot: string
+  readonly distance: number
+}
+
+export interface Completed {
+  readonly values: readonly ReachingValue[]
+  readonly chosen: readonly ChosenSlot[]
+}
+
+const MIXING = ['red', 'green', 'blue'] as const
+
+function wheelFor(type: FixtureType, attribute: 'colourWheel' | 'gobo' | 'gobo2'): Wheel | undefined {
+  const wheels = type.wheels.filter((wheel) => wheel.kind === (attribute === 'colourWheel' ? 'colour' : 'gobo'))
+  return attribute === 'gobo2' ? wheels[1] : wheels[0]
+}
+
+function numberFor(values: readonly ReachingValue[], attribute: string, whom: FixtureTypeId | 'any'): number | null {
+  const found = values.find(
+    (v) => v.attribute === attribute && (v.whom === 'any' ? whom === 'any' : 'kind' in v.whom && v.whom.kind === whom),
+  )
+  return found?.value.kind === 'number' ? found.value.number : null
+}
+
+/** The colour that values say for any fixture, or by the slot of a type. */
+function colourSaid(show: Show, values: readonly ReachingValue[]): Rgb | null {
+  const [red, green, blue] = MIXING.map((attribute) => numberFor(values, attribute, 'any'))
+  if (red != null && green != null && blue != null) return { red, green, blue }
+  for (const { whom, attribute, value } of values) {
+    if (attribute !== 'colourWheel' || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
+    const type = show.all.fixtureType.get(whom.kind)
+    const rgb = colourOf((type && wheelFor(type, 'colourWheel')?.slots[value.number]?.colour) ?? null)
+    if (rgb) return rgb
+  }
+  return null
+}
+
+/** Values for types and for any, with what they mean on the types they leave out. */
+export function completed(show: Show, values: readonly ReachingValue[]): Completed {
+  const added: ReachingValue[] = []
+  const chosen: ChosenSlot[] = []
+  const rgb = colourSaid(show, values)
+  if (rgb && numberFor(values, 'red', 'any') === null)
+    for (const attribute of MIXING)
+      added.push({ whom: 'any', attribute, value: { kind: 'number', number: rgb[attribute] } })
+  for (const [key, type] of show.all.fixtureType) {
+    const kind = asFixtureTypeId(key)
+    if (rgb) addColour(type, kind, rgb, values, added, chosen)
+    for (const attribute of ['gobo', 'gobo2'] as const) {
+      const pattern = patternSaid(show, values, attribute)
+      const slot = pattern ? (wheelFor(type, attribute)?.slots.findIndex((s) => s.pattern === pattern) ?? -1) : -1
+      if (slot < 0 || !type.has.includes(attribute) || numberFor(values, attribute, kind) !== null) continue
+      added.push({ whom: { kind }, attribute, value: { kind: 'number', number: slot } })
+      chosen.push({ type: kind, slot: wheelFor(type, attribute)?.slots[slot]?.name ?? '', distance: 0 })
+    }
+  }
+  return { values: [...values, ...added], chosen }
+}
+
+function addColour(
+  type: FixtureType,
+  kind: FixtureTypeId,
+  rgb: Rgb,
+  values: readonly ReachingValue[],
+  added: ReachingValue[],
+  chosen: ChosenSlot[],
+) {
+  const wheel = wheelFor(type, 'colourWheel')
+  const isMixing = MIXING.every((attribute) => type.has.includes(attribute))
+  if (!wheel || isMixing || !type.has.includes('colourWheel') || numberFor(values, 'colourWheel', kind) !== null) return
+  const nearest = nearestSlot(wheel, rgb)
+  if (!nearest) return
+  added.push({ whom: { kind }, attribute: 'colourWheel', value: { kind: 'number', number: nearest.slot } })
+  chosen.push({ type: kind, slot: wheel.slots[nearest.slot]?.name ?? '', distance: nearest.distance })
+}
+
+function patternSaid(show: Show, values: readonly ReachingValue[], attribute: 'gobo' | 'gobo2') {
+  for (const { whom, attribute: of, value } of values) {
+    if (of !== attribute || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
+    const type = show.all.fixtureType.get(whom.kind)
+    const pattern = type && wheelFor(type, attribute)?.slots[value.number]?.pattern
+    if (pattern) return pattern
+  }
+  return null
+}
+
+/** "Heron 180: Amber, 12 off": slots chosen by colour, as they are told. */
+export function chosenInWords(show: Show, chosen: readonly ChosenSlot[]): string {
+  return chosen
+    .map(({ type, slot, distance }) => {
+      const name = show.all.fixtureType.get(type)?.name ?? ''
+      return `${name}: ${slot}${distance < 1 ? '' : `, ${Math.round(distance)} off`}`
+    })
+    .join('; ')
+}

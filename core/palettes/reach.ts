@@ -1,0 +1,166 @@
+/**
+ * Whom recorded values serve. A value that says the same for everybody may serve any fixture, one
+ * that says the same for a type serves the type, the rest serve the very fixture. What cannot be
+ * said so widely falls back to the next narrower reach.
+ */
+import equal from 'fast-deep-equal'
+import { HOME } from '../kinematics/head'
+import { solveAim } from '../kinematics/inverse'
+import type { Draft } from '../show/draft'
+import type { Attribute } from '../show/families'
+import type { FixtureId, FixtureTypeId, PaletteId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+import { aimPoint, targetsOf } from '../show/targets'
+import type { Value } from '../show/values'
+import { contentsOf, paletteValueId } from './resolve'
+
+export const REACHES = ['usual', 'own', 'kind', 'any'] as const
+/** `usual` is what an attribute's family is commonly wanted for. */
+export type Reach = (typeof REACHES)[number]
+type Width = Exclude<Reach, 'usual'>
+
+export type Whom = { readonly own: FixtureId } | { readonly kind: FixtureTypeId } | 'any'
+
+/** A value of one fixture, to be stored. */
+export interface FixtureValue {
+  readonly fixture: FixtureId
+  readonly attribute: Attribute
+  readonly value: Value
+}
+
+/** A value as a palette holds it. */
+export interface ReachingValue {
+  readonly whom: Whom
+  readonly attribute: Attribute
+  readonly value: Value
+}
+
+const USUAL: Readonly<Record<Attribute, Width>> = {
+  intensity: 'own',
+  position: 'any',
+  zoom: 'kind',
+  edge: 'kind',
+  iris: 'kind',
+  red: 'any',
+  green: 'any',
+  blue: 'any',
+  colourWheel: 'kind',
+  gobo: 'kind',
+  gobo2: 'kind',
+  shutterTop: 'own',
+  shutterRight: 'own',
+  shutterBottom: 'own',
+  shutterLeft: 'own',
+}
+
+/** Angles and links mean something to their own fixture only; a place or a pool is the same to all. */
+function usualWidth({ attribute, value }: FixtureValue): Width {
+  if (value.kind === 'angles' || value.kind === 'link') return 'own'
+  return value.kind === 'pool' ? 'any' : USUAL[attribute]
+}
+
+/** A value without what belongs to one fixture: the way round it was turned. */
+function shared(value: Value): Value {
+  return value.kind === 'aim' ? { ...value, choice: null } : value
+}
+
+function groupedBy<K>(values: readonly FixtureValue[], keyOf: (value: FixtureValue) => K): Map<K, FixtureValue[]> {
+  const groups = new Map<K, FixtureValue[]>()
+  for (const value of values) {
+    const group = groups.get(keyOf(value))
+    if (group) group.push(value)
+    else groups.set(keyOf(value), [value])
+  }
+  return groups
+}
+
+/** What a palette would hold for these values. */
+export function reaching(show: Show, values: readonly FixtureValue[], reach: Reach): ReachingValue[] {
+  const placed: ReachingValue[] = []
+  for (const ofAttribute of groupedBy(values, ({ attribute }) => attribute).values()) {
+    const [first] = ofAttribute
+    if (!first) continue
+    placed.push(...reachingOf(show, ofAttribute, reach === 'usual' ? usualWidth(first) : reach))
+  }
+  return placed
+}
+
+function reachingOf(show: Show, values: readonly FixtureValue[], width: Width): ReachingValue[] {
+  if (width === 'own') return values.map(own)
+  const common = commonOf(values)
+  if (width === 'any' && common) return [{ whom: 'any', ...common }, ...turnedOtherwise(show, values)]
+  return [...groupedBy(values, ({ fixture }) => show.all.fixture.get(fixture)?.type ?? null)].flatMap(
+    ([type, ofType]) => {
+      const alike = type === null ? null : commonOf(ofType)
+      if (type === null || !alike) return ofType.map(own)
+      return [{ whom: { kind: type }, ...alike }, ...turnedOtherwise(show, ofType)]
+    },
+  )
+}
+
+const own = ({ fixture, attribute, value }: FixtureValue): ReachingValue => ({
+  whom: { own: fixture },
+  attribute,
+  value,
+})
+
+/** What all of them say, if they say the same. */
+function commonOf(values: readonly FixtureValue[]): { attribute: Attribute; value: Value } | null {
+  const [first] = values
+  if (!first) return null
+  const value = shared(first.value)
+  return values.every((other) => equal(shared(other.value), value)) ? { attribute: first.attribute, value } : null
+}
+
+/** Aims that were turned another way round than they would be by themselves keep it as their own. */
+function turnedOtherwise(show: Show, values: readonly FixtureValue[]): ReachingValue[] {
+  return values
+    .filter(({ fixture, value }) => {
+      const rigged = rigOf(show).get(fixture)
+      const place = value.kind === 'aim' && value.choice ? aimPoint(targetsOf(show), value) : null
+      if (!rigged || !place || value.kind !== 'aim') return false
+      return solveAim(rigged.mount, place, { reference: HOME }).side !== value.choice?.side
+    })
+    .map(own)
+}
+
+/**
+ * Writes values into a palette. Merging lays them over what is there, and takes out narrower ones
+ * of the same fixtures that would hide them; replacing takes out everything else.
+ */
+export function putReaching(
+  show: Show,
+  draft: Draft,
+  palette: PaletteId,
+  values: readonly ReachingValue[],
+  how: { readonly merge: readonly FixtureValue[] } | 'replace',
+): void {
+  const ids = new Set(values.map(({ whom, attribute }) => paletteValueId(palette, attribute, whom)))
+  if (how === 'replace') {
+    for (const [id, stored] of show.all.paletteValue)
+      if (stored.palette === palette && !ids.has(id)) draft.remove('paletteValue', id)
+  } else hideNothing(show, draft, palette, how.merge, ids)
+  for (const { whom, attribute, value } of values)
+    draft.put('paletteValue', paletteValueId(palette, attribute, whom), {
+      palette,
+      fixture: whom !== 'any' && 'own' in whom ? whom.own : null,
+      fixtureType: whom !== 'any' && 'kind' in whom ? whom.kind : null,
+      attribute,
+      value,
+    })
+}
+
+function hideNothing(
+  show: Show,
+  draft: Draft,
+  palette: PaletteId,
+  merged: readonly FixtureValue[],
+  written: ReadonlySet<string>,
+) {
+  const contents = contentsOf(show).get(palette)
+  for (const { fixture, attribute } of merged) {
+    const id = paletteValueId(palette, attribute, { own: fixture })
+    if (contents?.own.get(attribute)?.has(fixture) && !written.has(id)) draft.remove('paletteValue', id)
+  }
+}

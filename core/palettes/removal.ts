@@ -1,0 +1,99 @@
+/** Taking palettes out: who leans on them, and what becomes of their links. */
+import type { Draft } from '../show/draft'
+import { asFixtureId, type CueId, type PaletteId } from '../show/ids'
+import type { Attribute } from '../show/families'
+import { rigOf } from '../show/rig'
+import { showRecordOf, type Show } from '../show/show'
+import type { Leaning } from '../show/leaning'
+import type { Value } from '../show/values'
+import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
+
+/** What becomes of links to palettes that go: plain values, or links to another palette. */
+export type LinksBecome = { readonly how: 'loose' } | { readonly how: 'links'; readonly to: PaletteId }
+
+/** The cues, palettes and hands that hold links to some palettes. */
+export function leaningOnPalettes(show: Show, palettes: ReadonlySet<string>): Leaning {
+  const isLinked = ({ value }: { readonly value: Value }) => value.kind === 'link' && palettes.has(value.palette)
+  const cues = new Set<CueId>()
+  for (const held of show.all.cueValue.values()) if (isLinked(held)) cues.add(held.cue)
+  const others = new Set<PaletteId>()
+  for (const held of show.all.paletteValue.values())
+    if (isLinked(held) && !palettes.has(held.palette)) others.add(held.palette)
+  const inHand = [...show.all.handValue.values()].filter(isLinked).length
+  return { groups: [], palettes: [...others], cues: [...cues], inHand }
+}
+
+/** Writes the removal of palettes into a draft. Links that the new palette cannot serve become loose. */
+export function removePalettes(show: Show, draft: Draft, palettes: ReadonlySet<string>, become: LinksBecome): void {
+  for (const kind of ['cueValue', 'handValue'] as const)
+    for (const [id, held] of show.all[kind]) {
+      if (held.value.kind !== 'link' || !palettes.has(held.value.palette)) continue
+      const value = replaced(show, held.fixture, held.attribute, held.value, become)
+      if (value === null) draft.remove(kind, id)
+      else draft.put(kind, id, { ...held, value })
+    }
+  for (const [id, held] of show.all.handValue)
+    if (held.source !== null && palettes.has(held.source)) draft.put('handValue', id, { ...held, source: null })
+  for (const [id, stored] of show.all.paletteValue) {
+    if (palettes.has(stored.palette)) draft.remove('paletteValue', id)
+    else if (stored.value.kind === 'link' && palettes.has(stored.value.palette))
+      replaceInPalette(show, draft, id, stored.palette, stored.value.palette, stored.attribute, become)
+  }
+  for (const palette of palettes) {
+    draft.remove('palette', palette)
+    draft.remove('paletteSpread', palette)
+  }
+  emptyRoles(show, draft, palettes)
+}
+
+function replaced(show: Show, fixture: string, attribute: Attribute, value: Value, become: LinksBecome): Value | null {
+  const rigged = rigOf(show).get(asFixtureId(fixture))
+  if (!rigged) return become.how === 'links' ? { kind: 'link', palette: become.to } : null
+  const isServed = become.how === 'links' && paletteValueFor(show, become.to, rigged, attribute) !== null
+  if (become.how === 'links' && isServed) return { kind: 'link', palette: become.to }
+  return resolveValue(show, rigged, attribute, value).value
+}
+
+/** A palette that linked to one that goes gets its values, where it has none that reach less wide. */
+function replaceInPalette(
+  show: Show,
+  draft: Draft,
+  id: string,
+  palette: PaletteId,
+  gone: PaletteId,
+  attribute: Attribute,
+  become: LinksBecome,
+) {
+  const stored = show.all.paletteValue.get(id)
+  if (!stored) return
+  if (become.how === 'links') {
+    draft.put('paletteValue', id, { ...stored, value: { kind: 'link', palette: become.to } })
+    return
+  }
+  draft.remove('paletteValue', id)
+  const served = [...rigOf(show).values()].filter(
+    (rigged) =>
+      (stored.fixture === null || stored.fixture === rigged.id) &&
+      (stored.fixtureType === null || stored.fixtureType === rigged.fixture.type),
+  )
+  for (const rigged of served) {
+    if (show.all.paletteValue.get(paletteValueId(palette, attribute, { own: rigged.id })) && !stored.fixture) continue
+    const plain = resolveValue(show, rigged, attribute, { kind: 'link', palette: gone }).value
+    if (plain)
+      draft.put('paletteValue', paletteValueId(palette, attribute, { own: rigged.id }), {
+        palette,
+        fixture: rigged.id,
+        fixtureType: null,
+        attribute,
+        value: plain,
+      })
+  }
+}
+
+function emptyRoles(show: Show, draft: Draft, palettes: ReadonlySet<string>) {
+  const { rest, highlight } = showRecordOf(show)
+  if (rest !== null && palettes.has(rest)) draft.set('show', show.id, 'rest', null)
+  if (highlight !== null && palettes.has(highlight)) draft.set('show', show.id, 'highlight', null)
+  for (const [id, person] of show.all.person)
+    if (person.editing !== null && palettes.has(person.editing)) draft.set('person', id, 'editing', null)
+}

@@ -1,0 +1,106 @@
+/** What palettes that give other numbers than before do to the cues that use them. */
+import equal from 'fast-deep-equal'
+import { listsInOrder, valuesByCue } from '../cues/tracking'
+import { madeOf } from '../palettes/links'
+import { paletteValueFor, resolveValue } from '../palettes/resolve'
+import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+import type { PlainValue } from '../show/values'
+
+export interface CueEffect {
+  readonly cue: CueId
+  /** Whether the cue itself sets a value that follows, or only carries one on. */
+  readonly how: 'set' | 'carried'
+}
+
+/** A palette that gives fixtures other numbers than before. */
+export interface ValueEffect {
+  readonly palette: PaletteId
+  readonly attributes: readonly Attribute[]
+  readonly fixtures: readonly FixtureId[]
+}
+
+/** By palette, the `fixture attribute` of every number that is another. */
+type Changed = ReadonlyMap<PaletteId, ReadonlySet<string>>
+
+const NUMBERS = ATTRIBUTES.filter((attribute) => attribute !== 'position')
+
+/** Palettes and cues that give other levels, zooms, colours, gobos or shutters; places are told elsewhere. */
+export function changedValues(before: Show, after: Show): { palettes: ValueEffect[]; cues: CueEffect[] } {
+  if (before.all.paletteValue === after.all.paletteValue) return { palettes: [], cues: [] }
+  const changed = changedIn(before, after)
+  if (changed.size === 0) return { palettes: [], cues: [] }
+  const palettes = [...changed].map(([palette, keys]) => ({
+    palette,
+    attributes: NUMBERS.filter((attribute) => [...keys].some((key) => key.endsWith(` ${attribute}`))),
+    fixtures: [...rigOf(before).keys()].filter((id) => NUMBERS.some((attribute) => keys.has(`${id} ${attribute}`))),
+  }))
+  return { palettes, cues: cuesGiving(before, changed) }
+}
+
+function changedIn(before: Show, after: Show): Changed {
+  const touched = new Set<PaletteId>()
+  for (const side of [before, after])
+    for (const [id, { palette }] of side.all.paletteValue)
+      if (!equal(before.all.paletteValue.get(id), after.all.paletteValue.get(id))) touched.add(palette)
+  const all = new Set([...touched, ...[...touched].flatMap((id) => madeOf(after, id))])
+  const changed = new Map<PaletteId, Set<string>>()
+  for (const palette of all) {
+    if (!before.all.palette.has(palette) || !after.all.palette.has(palette)) continue
+    const keys = changedOf(before, after, palette)
+    if (keys.size > 0) changed.set(palette, keys)
+  }
+  return changed
+}
+
+function changedOf(before: Show, after: Show, palette: PaletteId): Set<string> {
+  const keys = new Set<string>()
+  for (const id of rigOf(before).keys())
+    for (const attribute of NUMBERS)
+      if (!equal(given(before, palette, id, attribute), given(after, palette, id, attribute)))
+        keys.add(`${id} ${attribute}`)
+  return keys
+}
+
+/** What a palette comes to for a fixture; null for nothing. */
+function given(show: Show, palette: PaletteId, fixture: FixtureId, attribute: Attribute): PlainValue | null {
+  const rigged = rigOf(show).get(fixture)
+  const stored = rigged && paletteValueFor(show, palette, rigged, attribute)
+  return rigged && stored ? resolveValue(show, rigged, attribute, stored).value : null
+}
+
+/** The cues that set a changed number, and those that carry it on. */
+function cuesGiving(show: Show, changed: Changed): CueEffect[] {
+  const effects: CueEffect[] = []
+  for (const list of listsInOrder(show)) {
+    const carried = new Set<string>()
+    for (const { id } of list.cues) {
+      let sets = false
+      for (const { fixture, attribute, value } of valuesByCue(show).get(id) ?? []) {
+        const key = `${fixture} ${attribute}`
+        const follows = value.kind === 'link' && changed.get(value.palette)?.has(key) === true
+        if (follows) carried.add(key)
+        else carried.delete(key)
+        sets ||= follows
+      }
+      if (sets) effects.push({ cue: id, how: 'set' })
+      else if (carried.size > 0) effects.push({ cue: id, how: 'carried' })
+    }
+  }
+  return effects
+}
+
+/** Two lists of cues as one, in the order of the show; setting says more than carrying. */
+export function bothIn(show: Show, some: readonly CueEffect[], others: readonly CueEffect[]): CueEffect[] {
+  if (others.length === 0) return [...some]
+  const how = new Map(some.map((effect) => [effect.cue, effect.how]))
+  for (const effect of others) if (how.get(effect.cue) !== 'set') how.set(effect.cue, effect.how)
+  return listsInOrder(show).flatMap(({ cues }) =>
+    cues.flatMap(({ id }) => {
+      const known = how.get(id)
+      return known ? [{ cue: id, how: known }] : []
+    }),
+  )
+}

@@ -1,0 +1,67 @@
+/** Take masks: which families a recording takes, and which attributes inside them it leaves. */
+import {
+  ATTRIBUTE_NAMES,
+  ATTRIBUTES,
+  FAMILIES,
+  familyOf,
+  SHELF_TAKES,
+  type Attribute,
+  type Family,
+  type Shelf,
+} from './families'
+import type { Show } from './show'
+
+export interface Mask {
+  readonly take: readonly Family[]
+  /** Attributes that stay although their family is taken. */
+  readonly heldBack: readonly Attribute[]
+}
+
+export const TAKE_ALL: Mask = { take: FAMILIES, heldBack: [] }
+
+/** Whether a mask lets an attribute through. */
+export function lets({ take, heldBack }: Mask, attribute: Attribute): boolean {
+  return take.includes(familyOf(attribute)) && !heldBack.includes(attribute)
+}
+
+/** What a shelf takes: what was set for it, or what it takes at first. */
+export function shelfMaskOf(show: Show, shelf: Shelf): Mask {
+  return show.all.shelfMask.get(shelf) ?? { take: SHELF_TAKES[shelf], heldBack: [] }
+}
+
+export function attributesOf(family: Family): Attribute[] {
+  return ATTRIBUTES.filter((attribute) => familyOf(attribute) === family)
+}
+
+/** A mask with an attribute let through or held back; its family follows where it must. */
+export function withAttribute(mask: Mask, attribute: Attribute, take: boolean): Mask {
+  const family = familyOf(attribute)
+  const others = mask.heldBack.filter((held) => held !== attribute)
+  if (!take) return { take: mask.take, heldBack: [...others, attribute] }
+  if (mask.take.includes(family)) return { take: mask.take, heldBack: others }
+  const siblings = attributesOf(family).filter((other) => other !== attribute)
+  const outside = others.filter((held) => familyOf(held) !== family)
+  return { take: inOrder([...mask.take, family]), heldBack: [...outside, ...siblings] }
+}
+
+/** A mask with a whole family let through or held back. */
+export function withFamily(mask: Mask, family: Family, take: boolean): Mask {
+  const others = mask.take.filter((other) => other !== family)
+  const heldBack = mask.heldBack.filter((held) => familyOf(held) !== family)
+  return { take: inOrder(take ? [...others, family] : others), heldBack }
+}
+
+function inOrder(families: readonly Family[]): Family[] {
+  return FAMILIES.filter((family) => families.includes(family))
+}
+
+/** "position, beam without iris": what a mask takes. */
+export function maskInWords({ take, heldBack }: Mask): string {
+  if (take.length === 0) return 'nothing'
+  return take
+    .map((family) => {
+      const without = heldBack.filter((held) => familyOf(held) === family).map((held) => ATTRIBUTE_NAMES[held])
+      return without.length ? `${family} without ${without.join(' and ')}` : family
+    })
+    .join(', ')
+}
