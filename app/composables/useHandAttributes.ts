@@ -5,6 +5,7 @@ import { numberShown } from '#core/hand/put'
 import { handOf, stageLookup, valueKey } from '#core/cues/onStage'
 import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Family } from '#core/show/families'
 import type { Wheel } from '#core/show/entities'
+import { lets, TAKE_ALL } from '#core/show/masks'
 import { rigOf } from '#core/show/rig'
 import { useDesk } from '../stores/desk'
 import { useSelection } from '../stores/selection'
@@ -22,6 +23,9 @@ export interface HandAttribute {
   /** The wheel it turns, where all selected fixtures have the same one. */
   readonly wheel: Wheel | null
   readonly isHeld: boolean
+  readonly isTaken: boolean
+  /** It stays although its family is taken. */
+  readonly isHeldBack: boolean
 }
 
 const NUMBERS = ATTRIBUTES.filter((attribute) => attribute !== 'position')
@@ -38,6 +42,7 @@ export function useHandAttributes() {
     const rigged = selection.fixtures.flatMap((id) => rigOf(show).get(id) ?? [])
     const lookup = stageLookup(show, person)
     const hand = handOf(show, person)
+    const mask = show.all.person.get(person) ?? TAKE_ALL
     return NUMBERS.flatMap((attribute) => {
       const able = rigged.filter(({ type }) => type.has.includes(attribute))
       const [first] = able
@@ -62,6 +67,8 @@ export function useHandAttributes() {
           },
           wheel: isOneType ? wheelOf(first.type, attribute) : null,
           isHeld: able.some(({ id }) => hand.has(valueKey(id, attribute))),
+          isTaken: lets(mask, attribute),
+          isHeldBack: mask.take.includes(familyOf(attribute)) && !lets(mask, attribute),
         },
       ]
     })

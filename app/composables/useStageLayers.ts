@@ -1,7 +1,7 @@
 /** What every drawing of the stage shows of the show: set, targets, and the light of those lit, chosen or looked at. */
 import { computed } from 'vue'
-import { pictureOf, type StageFixture } from '#core/cues/onStage'
-import { paletteValueFor } from '#core/palettes/resolve'
+import { pictureOf, stageLookup, type StageFixture } from '#core/cues/onStage'
+import { attributesServed, paletteValueFor } from '#core/palettes/resolve'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
@@ -52,10 +52,23 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     const ids: readonly FixtureId[] = selection.fixtures.length > 0 ? selection.fixtures : [...rig.keys()]
     return ids.flatMap((id) => {
       const rigged = rig.get(id)
-      if (!rigged || !paletteValueFor(show(), palette, rigged, 'position')) return []
-      return [pictureOf(show(), rigged, (_, attribute) => paletteValueFor(show(), palette, rigged, attribute))]
+      if (!rigged || attributesServed(show(), palette, rigged).length === 0) return []
+      const isPlaced = paletteValueFor(show(), palette, rigged, 'position') !== null
+      // What it leaves alone stays as it stands; a palette of places is seen by itself.
+      if (!isPlaced && (desk.seen(id)?.seen ?? 0) <= DARK && !selection.order.has(id)) return []
+      const stands = isPlaced ? null : worked()
+      return [
+        pictureOf(
+          show(),
+          rigged,
+          (of, attribute) => paletteValueFor(show(), palette, rigged, attribute) ?? stands?.(of, attribute) ?? null,
+        ),
+      ]
     })
   })
+  function worked() {
+    return store.person ? stageLookup(show(), store.person) : null
+  }
   /** Those who lose their place by what is proposed. */
   const marked = computed(() => new Set(proposal.current?.effects.losingReach ?? []))
 

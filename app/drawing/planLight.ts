@@ -81,7 +81,7 @@ export function drawPlanLight(
   look: LightLook,
   venue: readonly ScreenPoint[],
 ) {
-  if (look !== 'ghost') fillPools(brush, inks, marks, look)
+  fillPools(brush, inks, marks, look)
   const ink = look === 'ghost' ? inks.shoal : inks.brass
   const dash = look === 'ghost' ? GHOST_DASH : []
   strokeAll(brush, { ink, opacity: OPACITY[look].rim, dash }, () => {
@@ -104,7 +104,7 @@ function fillPools(brush: Brush, inks: Inks, marks: readonly PlanLightMark[], lo
   if (look === 'chosen' && marks.length > MANY.crowd) return fillAsOne(brush, marks)
   for (const { pool, intensity, tint } of marks) {
     if (!pool) continue
-    if (look === 'lit') brush.fillStyle = tint
+    if (look !== 'chosen') brush.fillStyle = tint
     const isOneOf = Math.min(1, Math.sqrt(MANY.some / marks.length))
     brush.globalAlpha = look === 'lit' ? STRENGTH.faintest + STRENGTH.more * intensity : STRENGTH.chosen * isOneOf
     brush.beginPath()

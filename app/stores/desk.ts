@@ -10,6 +10,7 @@ import { ORIGIN, type Vec3 } from '#core/geometry/vector'
 import type { SnappedPoint } from '#core/rig/snap'
 import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'
+import { useFade } from './fade'
 import { useProposal } from './proposal'
 import { useSelection } from './selection'
 import { useShow } from './show'
@@ -67,6 +68,7 @@ export const useDesk = defineStore('desk', () => {
   const show = useShow()
   const selection = useSelection()
   const proposal = useProposal()
+  const fade = useFade()
   const room = ref<StageRoom>('focus')
   const tool = ref<Tool>('select')
   const view = useLocalStorage<StageView>('rhopander-stage-view', 'plan')
@@ -88,9 +90,11 @@ export const useDesk = defineStore('desk', () => {
   const meant = shallowRef<readonly FixtureId[]>([])
 
   /** The stage as it stands, by fixture: with what is proposed, without a drag of the light. */
-  const standing = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
+  const settled = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
     proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
   )
+  /** The same on its way there, while a recall takes its time. */
+  const standing = computed(() => fade.onTheWay(settled.value))
 
   /** What the stage shows without the hand. */
   const onStage = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>

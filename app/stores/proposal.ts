@@ -23,6 +23,12 @@ export type StageChange = Extract<
   | 'changeTarget'
   | 'changeType'
   | 'pasteFixtures'
+  | 'deletePalettes'
+  | 'keepPalette'
+  | 'removeFromPalette'
+  | 'splitPalette'
+  | 'storeInPalette'
+  | 'updatePalettes'
 >
 
 export interface Proposal {

@@ -9,6 +9,7 @@ import { completed } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
 import { storable, updating } from '../palettes/update'
 import { Draft } from '../show/draft'
+import { FAMILIES, familyOf } from '../show/families'
 import { paletteId, workingSetId } from '../show/ids'
 import { maskInWords } from '../show/masks'
 import { command, done, refuse } from './command'
@@ -28,7 +29,7 @@ export const storeInPalette = command({
   run(show, { palette, how, reach, workingSet }, { person }) {
     const known = show.all.palette.get(palette)
     if (!known) return gone('palette', 'palette')
-    const { values, families, fixtures } = takenFromHand(show, person, known, workingSet)
+    const { values } = takenFromHand(show, person, known, workingSet)
     const stored = values.flatMap((held): FixtureValue[] => {
       const isItself = held.value.kind === 'link' && held.value.palette === palette
       const value = isItself ? null : storable(show, known.shelf, held)
@@ -47,6 +48,8 @@ export const storeInPalette = command({
     putReaching(show, draft, palette, all, how === 'replace' ? 'replace' : { merge: stored })
     for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
     spendMask(show, draft, person)
+    const families = FAMILIES.filter((family) => stored.some(({ attribute }) => familyOf(attribute) === family))
+    const fixtures = [...new Set(stored.map(({ fixture }) => fixture))]
     const what = `${listInWords(families)} of ${fixturesInWords(show, fixtures)}`
     const verb = how === 'merge' ? `merge ${what} into` : `replace with ${what} what is in`
     return done(draft.changes(), `${verb} ${known.name}`)

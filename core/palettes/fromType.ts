@@ -16,6 +16,9 @@ export interface OfferedPalette {
   readonly name: string
   readonly shelf: Shelf
   readonly colour: Palette['colour']
+  /** What it looks like: a gobo's pattern, a colour as #rrggbb. */
+  readonly pattern: FixtureType['wheels'][number]['slots'][number]['pattern']
+  readonly swatch: string | null
   readonly values: readonly ReachingValue[]
   readonly chosen: readonly ChosenSlot[]
 }
@@ -32,7 +35,15 @@ export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): O
     const stored: ReachingValue = { whom: { kind: id }, attribute: part, value: { kind: 'number', number } }
     const { values, chosen } = completed(show, [stored])
     const shelf = part === 'colourWheel' ? 'colour' : 'gobo'
-    return { name: slot.name, shelf, colour: markFor(slot.colour), values, chosen }
+    return {
+      name: slot.name,
+      shelf,
+      colour: markFor(slot.colour),
+      pattern: slot.pattern,
+      swatch: slot.colour,
+      values,
+      chosen,
+    }
   })
 }
 
@@ -45,6 +56,8 @@ function beamPalettes(type: FixtureType, id: FixtureTypeId): OfferedPalette[] {
             name,
             shelf: 'beam',
             colour: 'shoal',
+            pattern: null,
+            swatch: null,
             values: [{ whom: { kind: id }, attribute, value: { kind: 'number', number } }],
             chosen: [],
           },

@@ -12,6 +12,8 @@ export function issueInWords(issue: z.core.$ZodIssue): string {
         : issue.message
     case 'invalid_type':
       return issue.input === undefined ? `a ${issue.expected} is wanted` : `must be a ${issue.expected}`
+    case 'invalid_value':
+      return `must be ${issue.values.length === 1 ? '' : 'one of '}${issue.values.join(', ')}`
     case 'unrecognized_keys':
       return `does not know ${issue.keys.map((key) => `“${key}”`).join(', ')}`
     default:

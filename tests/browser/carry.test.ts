@@ -65,6 +65,7 @@ test('keeps two windows in step, and each person’s undo their own', async ({ d
   await expect(stranger.getByText('In hand: ')).toBeHidden()
   await record(desk, 'palette', { shelf: 'position', number: '40', name: 'Seen by all' })
   await stranger.getByRole('tab', { name: 'Position' }).click()
+  await stranger.getByRole('searchbox', { name: 'Find a palette' }).fill('seen by')
   await expect(stranger.getByRole('button', { name: /Palette 40 Seen by all/ })).toBeVisible()
   await expect(stranger.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled()
   await sameperson.getByRole('button', { name: /^Undo: record Seen by all/ }).click()

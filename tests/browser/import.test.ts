@@ -71,7 +71,9 @@ test('builds a show from tables made elsewhere, and one trim carries through its
 
   await desk.getByRole('tab', { name: 'Position' }).click()
   const download = desk.waitForEvent('download')
-  await desk.getByRole('link', { name: 'Export the aims of Cello as CSV' }).click()
+  await desk.getByRole('button', { name: /^Palette 1 Cello/ }).hover()
+  await desk.getByRole('button', { name: 'More for palette 1', exact: true }).click()
+  await desk.getByRole('link', { name: 'Export its aims as CSV' }).click()
   const csv = readFileSync(await (await download).path(), 'utf8')
   expect(csv.split('\n')[0]).toBe(
     'number,name,target,pan (deg),tilt (deg),throw (m),zoom (deg),pool (m),state,short (deg),miss (m)',

@@ -124,7 +124,9 @@ test('a working set shuts out what is not in it, in this window only', async ({ 
   await fixture(desk, 21).click()
   await expect(desk.getByText('1 fixture is outside the working set Mid.')).toBeVisible()
   await expect(fixture(desk, 21)).toHaveAccessibleName('Fixture 21, shut out')
-  await expect(desk.getByRole('button', { name: /^Palette 3 Lantern gallery, outside the working set/ })).toBeVisible()
+  await expect(
+    desk.getByRole('button', { name: /^Palette 3 Lantern gallery, on stage, outside the working set/ }),
+  ).toBeVisible()
   await expectAccessible(desk)
 
   const other = await context.newPage()

@@ -99,7 +99,11 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
         <svg width="10" height="10" aria-hidden="true">
           <rect width="10" height="10" rx="2" :class="PALETTE_FILL[show.all.palette.get(id)?.colour ?? 'sail']" />
         </svg>
-        {{ show.all.palette.get(id)?.name }}
+        <NuxtLink
+          class="underline decoration-rule-2 hover:text-coral"
+          :to="{ path: `/shows/${show.id}/focus`, query: { palette: id } }"
+          >{{ show.all.palette.get(id)?.name }}</NuxtLink
+        >
         <span class="ml-auto text-sm text-mist"
           >{{ fixtures.size }} {{ fixtures.size === 1 ? 'fixture' : 'fixtures' }}</span
         >

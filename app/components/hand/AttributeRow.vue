@@ -106,9 +106,12 @@ function read(text: string): NumberChange | null {
 
 <template>
   <div class="flex items-center gap-1.5" role="group" :aria-label="attribute.name">
-    <span class="w-20 shrink-0 truncate text-sm first-letter:uppercase" :class="attribute.isHeld ? '' : 'text-mist'">{{
-      attribute.name
-    }}</span>
+    <span
+      class="w-20 shrink-0 truncate text-sm first-letter:uppercase"
+      :class="[attribute.isHeld ? '' : 'text-mist', attribute.isHeldBack ? 'line-through decoration-haze' : '']"
+      :title="attribute.isHeldBack ? 'held back when you record' : undefined"
+      >{{ attribute.name }}</span
+    >
     <div
       ref="track"
       class="relative h-6 min-w-0 flex-1 cursor-ew-resize pointer-coarse:h-8 touch-none rounded border bg-night select-none"
@@ -165,6 +168,14 @@ function read(text: string): NumberChange | null {
           @click="(change({ how }), close())"
         >
           {{ name }}<span class="font-mono text-xs text-haze">{{ inWords(attribute.range[how]) }}</span>
+        </button>
+        <button
+          type="button"
+          class="flex w-full rounded px-2 py-1 text-left hover:bg-plank-2"
+          :aria-pressed="attribute.isTaken"
+          @click="(store.send('setTake', { attribute: attribute.attribute, take: !attribute.isTaken }), close())"
+        >
+          {{ attribute.isTaken ? 'Hold it back' : 'Take it' }}
         </button>
       </template>
     </FloatingPanel>

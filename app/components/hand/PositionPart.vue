@@ -10,6 +10,7 @@ import type { Show } from '#core/show/show'
 import { useSelectionSummary } from '../../composables/useSelectionSummary'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import { useKeyMap } from '../../stores/keys'
 import { useShow } from '../../stores/show'
 import AimTable from '../focus/AimTable.vue'
 import TargetPicker from '../focus/TargetPicker.vue'
@@ -20,6 +21,7 @@ import { useLocalStorage } from '@vueuse/core'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
+const keys = useKeyMap()
 const desk = useDesk()
 const selection = useSelection()
 const { chosen, none, aim } = useSelectionSummary()
@@ -90,7 +92,8 @@ function turnSide(how: 'other' | 'quickest') {
       @pick="desk.aimAt"
     />
     <p v-if="none" class="text-sm text-haze">
-      Select on the plan or type numbers; then drop the light on a target, or press A and click anywhere on the stage.
+      Select on the plan or type numbers; then drop the light on a target, or press {{ keys.keys.get('aim tool') }} and
+      click anywhere on the stage.
     </p>
     <template v-else>
       <AimTable :fixtures="chosen" />

@@ -1,120 +1,155 @@
 <script setup lang="ts">
-/** A palette on the shelf: a picture of its light, its name, whom it serves, in how many cues it is. */
-import { Download } from '@lucide/vue'
+/** A palette on the shelf: a picture of its light, its name, whom it serves, where it is in use. */
 import { computed } from 'vue'
-import { pictureOf } from '#core/cues/onStage'
-import { attributesServed, paletteValueFor, resolveValue } from '#core/palettes/resolve'
-import { cueCounts, servedBy } from '#core/palettes/use'
-import { entity, showRecordOf, type Show } from '#core/show/show'
+import { cueCounts, glanceAt, servedBy } from '#core/palettes/use'
 import type { Palette } from '#core/show/entities'
-import { ATTRIBUTE_NAMES, type Attribute } from '#core/show/families'
 import type { FixtureId, PaletteId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { usePaletteLight } from '../../composables/usePaletteLight'
+import { usePaletteDesk, type SHELF_SIZES } from '../../stores/paletteDesk'
 import { useWorkingSet } from '../../stores/workingSet'
+import GoboPicture from '../types/GoboPicture.vue'
+import PaletteMenu from './PaletteMenu.vue'
 import StagePicture from './StagePicture.vue'
+import { COLOUR_GROUND } from './paletteColours'
 
 const props = defineProps<{
   show: Show
   id: PaletteId
   palette: Palette
   selected: readonly FixtureId[]
-  inHand: boolean
+  size: (typeof SHELF_SIZES)[number]
 }>()
 const workingSet = useWorkingSet()
-const emit = defineEmits<{ recall: []; look: [isOver: boolean] }>()
+const shelves = usePaletteDesk()
+const emit = defineEmits<{ recall: [event: MouseEvent]; look: [isOver: boolean] }>()
 
-const served = computed(() => servedBy(props.show, props.id))
-const venue = computed(() => entity(props.show, 'venue', showRecordOf(props.show).venue))
-const lights = computed(() =>
-  served.value
-    .filter((rigged) => paletteValueFor(props.show, props.id, rigged, 'position') !== null)
-    .map((rigged) =>
-      pictureOf(props.show, rigged, (_, attribute) => paletteValueFor(props.show, props.id, rigged, attribute)),
-    ),
+const { venue, lights, swatch, pattern, words, outOfReach } = usePaletteLight(
+  () => props.show,
+  () => props.id,
 )
-const outOfReach = computed(() => lights.value.filter((f) => f.position.state === 'out of reach').length)
-
+const served = computed(() => servedBy(props.show, props.id))
+const servedIds = computed(() => new Set(served.value.map((rigged) => rigged.id)))
 /** It serves nothing of the working set that is on. */
 const isShutOut = computed(() => !served.value.some(({ id }) => workingSet.isIn(id)))
-
-/** What of the selection it serves: all, some or none; all when nothing is selected. */
-const reach = computed(() => {
-  if (props.selected.length === 0) return 1
-  const ids = new Set(served.value.map((rigged) => rigged.id))
-  return props.selected.filter((id) => ids.has(id)).length / props.selected.length
-})
-
-const levels = computed(() => {
-  const [first] = served.value
-  if (!first) return []
-  return attributesServed(props.show, props.id, first).flatMap((attribute) => {
-    const stored = paletteValueFor(props.show, props.id, first, attribute)
-    const plain = stored && resolveValue(props.show, first, attribute, stored).value
-    return plain?.kind === 'number' ? [{ attribute, number: plain.number }] : []
-  })
-})
-const swatch = computed(() => {
-  const level = (name: Attribute) => levels.value.find((l) => l.attribute === name)?.number
-  const [red, green, blue] = [level('red'), level('green'), level('blue')]
-  if (red === undefined || green === undefined || blue === undefined) return null
-  return `rgb(${[red, green, blue].map((c) => Math.round(c * 255)).join(' ')})`
-})
-
-function levelInWords({ attribute, number }: { attribute: Attribute; number: number }): string {
-  if (attribute === 'zoom') return `zoom ${number}°`
-  if (attribute === 'gobo') return `gobo ${number}`
-  return `${ATTRIBUTE_NAMES[attribute]} ${Math.round(number * 100)} %`
-}
-const isPlaced = computed(() => lights.value.length > 0)
+/** How many of the selection it serves. */
+const serving = computed(() => props.selected.filter((id) => servedIds.value.has(id)).length)
+const reach = computed(() => (props.selected.length === 0 ? 1 : serving.value / props.selected.length))
+const isInHand = computed(() => shelves.use.inHand.has(props.id))
+const isOnStage = computed(() => shelves.use.onStage.has(props.id))
 const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
+const glance = computed(() => glanceAt(props.show, props.id))
+
+/** What it holds, in single words. */
+const marks = computed(() => {
+  const { reaches, hasAngles, hasLinks } = glance.value
+  const time = props.palette.time === null ? [] : [`${props.palette.time} s`]
+  const widest = reaches.at(-1)
+  return [
+    ...(widest && widest !== 'own' ? [widest] : []),
+    ...(hasLinks ? ['links'] : []),
+    ...(hasAngles ? ['angles'] : []),
+    ...time,
+  ]
+})
+const name = computed(
+  () =>
+    `Palette ${props.palette.number} ${props.palette.name}${isInHand.value ? ', in hand' : isOnStage.value ? ', on stage' : ''}${isShutOut.value ? ', outside the working set' : ''}`,
+)
+const whom = computed(() => {
+  if (outOfReach.value) return `${outOfReach.value} out of reach`
+  if (props.selected.length > 0 && serving.value > 0 && serving.value < props.selected.length)
+    return `${serving.value} of ${props.selected.length}`
+  return `${served.value.length} ${served.value.length === 1 ? 'fixture' : 'fixtures'}`
+})
 </script>
 
 <template>
   <article
-    class="group relative w-[133px] shrink-0 rounded-lg border bg-plank"
-    :class="inHand ? 'border-coral' : 'border-rule'"
+    class="group relative min-h-0 rounded-lg border bg-plank"
+    :class="[
+      isInHand ? 'border-coral' : isOnStage ? 'border-brass/70' : 'border-rule',
+      size === 'list' ? 'flex h-[27px] shrink-0' : 'flex flex-1 flex-col',
+    ]"
     @pointerenter="emit('look', true)"
     @pointerleave="emit('look', false)"
   >
     <button
+      v-if="size === 'list'"
       type="button"
-      class="block w-full overflow-hidden rounded-lg text-left hover:bg-plank-2"
-      :aria-label="`Palette ${palette.number} ${palette.name}${inHand ? ', in hand' : ''}${isShutOut ? ', outside the working set' : ''}`"
-      @click="emit('recall')"
+      class="flex min-w-0 flex-1 items-center gap-1.5 rounded-lg pr-6 pl-1.5 text-left hover:bg-plank-2"
+      :aria-label="name"
+      :aria-pressed="isInHand"
+      @click="emit('recall', $event)"
       @focus="emit('look', true)"
       @blur="emit('look', false)"
     >
-      <div class="relative h-[70px] bg-night" :class="reach === 0 || isShutOut ? 'opacity-35' : ''">
-        <StagePicture v-if="isPlaced" :fixtures="lights" :venue="venue" />
+      <span class="h-4 w-1 shrink-0 rounded-full" :class="COLOUR_GROUND[palette.colour]" />
+      <span class="w-7 shrink-0 text-right font-mono text-xs text-mist">{{ palette.number }}</span>
+      <span class="min-w-0 flex-1 truncate" :class="reach === 0 || isShutOut ? 'text-haze' : 'font-semibold'">
+        {{ palette.symbol }} {{ palette.name }}
+      </span>
+      <span class="shrink-0 text-xs" :class="outOfReach ? 'text-coral' : 'text-haze'">{{
+        outOfReach ? whom : cues
+      }}</span>
+      <span
+        class="h-3 w-[3px] shrink-0 rounded-full"
+        :class="reach === 1 ? 'bg-kelp' : reach > 0 ? 'bg-brass' : 'bg-transparent'"
+      />
+    </button>
+    <button
+      v-else
+      type="button"
+      class="flex w-full min-h-0 flex-1 flex-col overflow-hidden rounded-lg text-left hover:bg-plank-2"
+      :aria-label="name"
+      :aria-pressed="isInHand"
+      @click="emit('recall', $event)"
+      @focus="emit('look', true)"
+      @blur="emit('look', false)"
+    >
+      <div
+        class="relative min-h-0 w-full flex-1 overflow-hidden bg-night"
+        :class="reach === 0 || isShutOut ? 'opacity-35' : ''"
+      >
+        <StagePicture v-if="lights.length" class="h-full" :fixtures="lights" :venue="venue" />
         <div v-else-if="swatch" class="grid h-full place-items-center">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />
         </div>
+        <GoboPicture v-else-if="pattern" :pattern="pattern" class="mx-auto h-full max-h-16 py-1 text-brass" />
         <p v-else class="grid h-full place-content-center px-2 text-center text-sm text-mist">
-          <span v-for="level in levels" :key="level.attribute">{{ levelInWords(level) }}</span>
+          <span v-for="word in words" :key="word">{{ word }}</span>
         </p>
+        <p class="absolute bottom-0.5 left-1.5 flex gap-1 text-[10px] text-mist">
+          <span v-if="isOnStage" class="rounded bg-night/80 px-0.5" :class="isInHand ? 'text-coral' : 'text-brass'">{{
+            isInHand ? 'in hand' : 'on stage'
+          }}</span>
+          <span
+            v-for="mark in marks"
+            :key="mark"
+            class="rounded bg-night/80 px-0.5"
+            :class="mark === 'angles' ? 'border-b border-dashed border-mist' : ''"
+            >{{ mark }}</span
+          >
+        </p>
+        <span v-if="palette.symbol" class="absolute top-0.5 left-1.5 text-lg" aria-hidden="true">{{
+          palette.symbol
+        }}</span>
       </div>
-      <div class="h-[3px] bg-plank-2" aria-hidden="true">
+      <div class="h-[3px] w-full shrink-0 bg-plank-2" aria-hidden="true">
         <div class="h-full" :class="reach === 1 ? 'bg-kelp' : 'bg-brass'" :style="{ width: `${reach * 100}%` }" />
       </div>
-      <div class="px-2 pt-1 pb-1.5">
-        <p class="truncate font-semibold" :class="reach === 0 ? 'text-haze' : ''">
-          <span class="mr-1 font-normal text-mist">{{ palette.number }}</span>{{ palette.name }}
+      <div class="w-full shrink-0 px-2 pt-1 pb-1.5">
+        <p class="flex items-center gap-1" :class="reach === 0 ? 'text-haze' : ''">
+          <span class="h-3 w-1 shrink-0 rounded-full" :class="COLOUR_GROUND[palette.colour]" aria-hidden="true" />
+          <span class="text-mist">{{ palette.number }}</span>
+          <span class="min-w-0 truncate font-semibold">{{ palette.name }}</span>
         </p>
         <p class="flex justify-between text-xs text-mist">
-          <span v-if="outOfReach" class="text-coral">{{ outOfReach }} out of reach</span>
-          <span v-else>{{ served.length }} {{ served.length === 1 ? 'fixture' : 'fixtures' }}</span>
+          <span :class="outOfReach ? 'text-coral' : ''">{{ whom }}</span>
           <span>{{ cues }} {{ cues === 1 ? 'cue' : 'cues' }}</span>
         </p>
       </div>
     </button>
-    <a
-      v-if="isPlaced"
-      class="absolute top-1 right-1 rounded bg-deck/90 p-1 text-mist opacity-0 group-hover:opacity-100 hover:text-sail focus:opacity-100"
-      :href="`/api/shows/${show.id}/palettes/${encodeURIComponent(id)}/aims`"
-      :aria-label="`Export the aims of ${palette.name} as CSV`"
-      title="Export its aims as CSV"
-      download
-    >
-      <Download :size="13" aria-hidden="true" />
-    </a>
+    <PaletteMenu :id="id" class="absolute top-1 right-1" :class="size === 'list' ? 'top-0.5' : ''" :palette="palette" />
   </article>
 </template>

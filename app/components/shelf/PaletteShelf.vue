@@ -1,56 +1,137 @@
 <script setup lang="ts">
-/** The shelf: palettes by family, previewed by hovering, recalled by a click. */
+/** The shelf: palettes by family, found by number or name, previewed by hovering, recalled by a press. */
+import { useVirtualizer } from '@tanstack/vue-virtual'
 import { Tab, TabGroup, TabList } from '@headlessui/vue'
-import { computed, onUnmounted, ref, watch } from 'vue'
+import { computed, nextTick, onUnmounted, ref, useTemplateRef, watch } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
-import { servedBy } from '#core/palettes/use'
+import { cueCounts, servedBy } from '#core/palettes/use'
 import { SHELVES } from '#core/show/families'
+import { plain } from '#core/show/names'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useHand } from '../../composables/useHand'
 import { useDesk } from '../../stores/desk'
+import { useFade } from '../../stores/fade'
+import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import DuplicatesDialog from './DuplicatesDialog.vue'
+import MakePalettesDialog from './MakePalettesDialog.vue'
 import PaletteCard from './PaletteCard.vue'
+import PaletteSheetDialog from './PaletteSheetDialog.vue'
+import ShelfTools from './ShelfTools.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
 const desk = useDesk()
+const shelves = usePaletteDesk()
 const selection = useSelection()
-const hand = useHand()
+const fade = useFade()
 
-const tab = ref(2)
-const shelf = computed(() => SHELVES[tab.value] ?? 'focus')
-const palettes = computed(() => palettesInOrder(props.show).filter(({ palette }) => palette.shelf === shelf.value))
-const inHand = computed(() => {
-  const linked = new Set<string>()
-  for (const value of hand.values.value.values()) if (value.kind === 'link') linked.add(value.palette)
-  return linked
+/** Pixels across and rows in a column, for each size. */
+const SIZES = { list: { width: 216, rows: 4 }, cards: { width: 141, rows: 1 }, large: { width: 206, rows: 1 } } as const
+
+const wanted = ref('')
+const scroller = useTemplateRef<HTMLElement>('scroller')
+const layout = computed(() => SIZES[shelves.size])
+const onShelf = computed(() => palettesInOrder(props.show).filter(({ palette }) => palette.shelf === shelves.shelf))
+const isWanted = computed(() => {
+  const { filter, use } = shelves
+  const selected = new Set<string>(selection.fixtures)
+  return {
+    all: () => true,
+    serving: (id: PaletteId) => servedBy(props.show, id).some((rigged) => selected.has(rigged.id)),
+    'on stage': (id: PaletteId) => use.onStage.has(id),
+    'in no cue': (id: PaletteId) => !cueCounts(props.show).get(id),
+  }[filter]
 })
+const palettes = computed(() => {
+  const words = plain(wanted.value)
+  return onShelf.value.filter(
+    ({ id, palette }) =>
+      isWanted.value(id) &&
+      (plain(`${palette.name} ${palette.note}`).includes(words) || String(palette.number).startsWith(words)),
+  )
+})
+
+const virtual = useVirtualizer(
+  computed(() => ({
+    horizontal: true,
+    count: Math.ceil(palettes.value.length / layout.value.rows),
+    getScrollElement: () => scroller.value,
+    estimateSize: () => layout.value.width,
+    overscan: 2,
+  })),
+)
+watch(layout, () => virtual.value.measure())
+const drawn = computed(() => {
+  const { rows } = layout.value
+  return virtual.value.getVirtualItems().map(({ index, start }) => ({
+    index,
+    start,
+    palettes: palettes.value.slice(index * rows, index * rows + rows),
+  }))
+})
+
+const dragged = ref<PaletteId | null>(null)
+const over = ref<PaletteId | null>(null)
+/** A palette dropped on another takes its number; those in its way move up. */
+function drop(target: PaletteId) {
+  const palette = dragged.value
+  const number = props.show.all.palette.get(target)?.number
+  endDrag()
+  if (palette && number !== undefined && palette !== target)
+    void store.send('placePalette', { palette, number, how: 'make room' })
+}
+function endDrag() {
+  dragged.value = null
+  over.value = null
+}
 
 /** A card that leaves the screen is no longer looked at. */
 const lookAway = () => (desk.hoveredPalette = null)
-watch(tab, lookAway)
+watch([() => shelves.shelf, wanted], () => {
+  lookAway()
+  scroller.value?.scrollTo({ left: 0 })
+})
 onUnmounted(lookAway)
 
-/** Recalls for the selection; without one, selects what the palette serves and recalls for that. */
-function recall(palette: PaletteId) {
-  if (selection.fixtures.length === 0) selection.set(servedBy(props.show, palette).map((rigged) => rigged.id))
-  void store.send('recallPalette', { palette, fixtures: [...selection.fixtures] })
+watch(
+  () => shelves.revealed,
+  async (wish) => {
+    wanted.value = ''
+    await nextTick()
+    const at = palettes.value.findIndex(({ id }) => id === wish?.palette)
+    if (at >= 0) virtual.value.scrollToIndex(Math.floor(at / layout.value.rows))
+  },
+)
+
+/** For the selection; without one, for all the palette holds. With Alt as loose values. */
+function recall(palette: PaletteId, event: MouseEvent | KeyboardEvent) {
+  const fixtures = selection.fixtures.length > 0 ? [...selection.fixtures] : null
+  fade.begin(desk.standing, shelves.recallTime ?? props.show.all.palette.get(palette)?.time ?? 0)
+  void store.send('recallPalette', { palette, fixtures, as: event.altKey ? 'loose' : 'link' })
 }
 
 function look(palette: PaletteId, isOver: boolean) {
   if (isOver) desk.hoveredPalette = palette
   else if (desk.hoveredPalette === palette) desk.hoveredPalette = null
 }
+
+/** Wheels turn up and down; the shelf runs across. */
+function turn(event: WheelEvent) {
+  if (Math.abs(event.deltaY) > Math.abs(event.deltaX)) scroller.value?.scrollBy({ left: event.deltaY })
+}
 </script>
 
 <template>
   <section class="flex min-h-0 flex-col border-t border-rule bg-deck px-3 pt-1.5 pb-2" aria-label="Palettes">
-    <div class="flex items-center gap-4">
-      <h2 class="font-semibold">Palettes</h2>
-      <TabGroup :selected-index="tab" @change="tab = $event">
-        <TabList class="flex gap-3">
+    <div class="flex items-center gap-4 max-[1100px]:gap-2">
+      <h2 class="font-semibold max-[1100px]:sr-only">Palettes</h2>
+      <TabGroup
+        :selected-index="SHELVES.indexOf(shelves.shelf)"
+        @change="shelves.shelf = SHELVES[$event] ?? shelves.shelf"
+      >
+        <TabList class="flex gap-3 max-[1100px]:gap-2">
           <Tab v-for="name in SHELVES" :key="name" v-slot="{ selected }" as="template">
             <button
               class="border-b-2 py-1 first-letter:uppercase"
@@ -63,35 +144,64 @@ function look(palette: PaletteId, isOver: boolean) {
           </Tab>
         </TabList>
       </TabGroup>
-      <p v-if="selection.fixtures.length" class="ml-auto flex items-center gap-3 text-sm text-mist">
-        <span class="flex items-center gap-1.5"
-          >serves all {{ selection.fixtures.length }}<i class="h-[3px] w-6 bg-kelp"
-        /></span>
-        <span class="flex items-center gap-1.5">some<i class="h-[3px] w-3 bg-brass" /></span>
-        <span>none, dimmed</span>
-      </p>
+      <ShelfTools v-model="wanted" class="ml-auto" :show="show" :shelf="shelves.shelf" />
     </div>
-    <div class="mt-1.5 flex min-h-[118px] gap-2 overflow-x-auto pb-1" role="group" :aria-label="`${shelf} palettes`">
-      <PaletteCard
-        v-for="{ id, palette } in palettes"
-        :id="id"
-        :key="id"
-        :show="show"
-        :palette="palette"
-        :selected="selection.fixtures"
-        :in-hand="inHand.has(id)"
-        @recall="recall(id)"
-        @look="look(id, $event)"
-      />
-      <p
-        v-if="palettes.length === 0"
-        class="grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist"
-      >
-        <span
-          >{{ shelf.charAt(0).toUpperCase() + shelf.slice(1) }} palettes stand here. Get something in hand, then press
-          Record and choose this shelf.</span
+    <div
+      v-show="palettes.length"
+      ref="scroller"
+      class="mt-1.5 min-h-0 flex-1 overflow-x-auto overflow-y-hidden"
+      role="group"
+      :aria-label="`${shelves.shelf} palettes`"
+      @wheel.passive="turn"
+    >
+      <div class="relative h-full" :style="{ width: `${virtual.getTotalSize()}px` }">
+        <div
+          v-for="column in drawn"
+          :key="column.index"
+          class="absolute inset-y-0 flex flex-col gap-px"
+          :style="{ width: `${layout.width - 8}px`, left: `${column.start}px` }"
         >
+          <PaletteCard
+            v-for="{ id, palette } in column.palettes"
+            :id="id"
+            :key="id"
+            :show="show"
+            :palette="palette"
+            :selected="selection.fixtures"
+            :size="shelves.size"
+            :class="over === id ? 'shadow-[inset_2px_0_0_var(--color-shoal)]' : ''"
+            draggable="true"
+            @dragstart="dragged = id"
+            @dragover.prevent="over = dragged ? id : null"
+            @dragleave="over = null"
+            @drop.prevent="drop(id)"
+            @dragend="endDrag"
+            @recall="recall(id, $event)"
+            @look="look(id, $event)"
+          />
+        </div>
+      </div>
+    </div>
+    <div
+      v-if="palettes.length === 0"
+      class="mt-1.5 grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 px-4 text-center text-mist"
+    >
+      <p v-if="wanted">No {{ shelves.shelf }} palette is called or numbered “{{ wanted }}”.</p>
+      <p v-else-if="onShelf.length">
+        None of the {{ onShelf.length }} {{ shelves.shelf }} palettes:
+        {{ shelves.filter === 'serving' ? 'serving the selection' : shelves.filter }}.
+        <button type="button" class="underline hover:text-sail" @click="shelves.filter = 'all'">Show all</button>
+      </p>
+      <p v-else>
+        {{ shelves.shelf.charAt(0).toUpperCase() + shelves.shelf.slice(1) }} palettes stand here. Get something in hand,
+        then press Record and choose this shelf, or
+        <button type="button" class="underline hover:text-sail" @click="shelves.dialog = 'make'">
+          make some from targets or types</button
+        >.
       </p>
     </div>
+    <MakePalettesDialog :open="shelves.dialog === 'make'" :show="show" @close="shelves.dialog = null" />
+    <PaletteSheetDialog :open="shelves.dialog === 'sheet'" :show="show" @close="shelves.dialog = null" />
+    <DuplicatesDialog :open="shelves.dialog === 'duplicates'" :show="show" @close="shelves.dialog = null" />
   </section>
 </template>

@@ -28,21 +28,24 @@ const edge = computed(() => {
     .join('')
 })
 
-const lights = computed(() =>
-  props.fixtures.map((fixture) => {
-    const { position, beam, zoom } = fixture
+/** Lights of one strength are one path: a picture is a handful of elements, however many fixtures there are. */
+const STRENGTHS = 5
+const lights = computed(() => {
+  const groups = new Map<string, { key: string; strength: number; isShort: boolean; lines: string; pools: string }>()
+  for (const { position, beam, zoom, intensity } of props.fixtures) {
+    const strength = props.byIntensity ? Math.ceil(intensity * STRENGTHS) / STRENGTHS : 1
+    const isShort = position.state === 'out of reach'
+    const key = `${strength} ${isShort}`
+    const group = groups.get(key) ?? { key, strength, isShort, lines: '', pools: '' }
+    groups.set(key, group)
     const from = project.value(beam.lens)
     const to = position.point && project.value(position.point)
+    if (to) group.lines += `M${from.x.toFixed(1)} ${from.y.toFixed(1)}L${to.x.toFixed(1)} ${to.y.toFixed(1)}`
     const pool = position.point && poolOnLevel(beam, zoom.angle, position.point.z, 14)
-    return {
-      id: fixture.rigged.id,
-      line: to && `M${from.x.toFixed(1)} ${from.y.toFixed(1)}L${to.x.toFixed(1)} ${to.y.toFixed(1)}`,
-      pool: pool?.kind === 'closed' ? outlineOf(pool) : null,
-      strength: props.byIntensity ? fixture.intensity : 1,
-      isShort: position.state === 'out of reach',
-    }
-  }),
-)
+    if (pool?.kind === 'closed') group.pools += outlineOf(pool)
+  }
+  return [...groups.values()]
+})
 
 function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; turn: number }): string {
   const c = Math.cos(pool.turn * DEGREE)
@@ -62,10 +65,9 @@ function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
 <template>
   <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" class="block w-full" preserveAspectRatio="xMidYMid meet" aria-hidden="true">
     <path :d="edge" class="stroke-rule-2" fill="none" stroke-width="1" vector-effect="non-scaling-stroke" />
-    <g v-for="light in lights" :key="light.id" :opacity="light.strength">
+    <g v-for="light in lights" :key="light.key" :opacity="light.strength">
       <path
-        v-if="light.line"
-        :d="light.line"
+        :d="light.lines"
         :class="light.isShort ? 'stroke-coral' : 'stroke-brass'"
         stroke-opacity="0.45"
         stroke-width="0.8"
@@ -73,10 +75,9 @@ function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; tu
         fill="none"
       />
       <path
-        v-if="light.pool"
-        :d="light.pool"
+        :d="light.pools"
         class="fill-brass stroke-brass"
-        fill-opacity="0.18"
+        fill-opacity="0.24"
         stroke-width="0.9"
         vector-effect="non-scaling-stroke"
       />

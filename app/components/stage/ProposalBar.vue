@@ -2,6 +2,9 @@
 /** Says what a change of the stage carries along, before it is done. Never covers the plan. */
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
+import { listInWords } from '#core/commands/wording'
+import type { PaletteEffect } from '#core/refocus/effects'
+import { ATTRIBUTE_NAMES } from '#core/show/families'
 import { effectsInWords, metresInWords } from '#core/refocus/words'
 import { rigOf } from '#core/show/rig'
 import { useProposal } from '../../stores/proposal'
@@ -10,11 +13,21 @@ import { useShow } from '../../stores/show'
 const proposal = useProposal()
 const store = useShow()
 
+/** The most any head of a palette turns on one axis, degrees. */
+function turnOf({ fixtures }: PaletteEffect): number {
+  return Math.max(
+    ...fixtures.flatMap(({ before, after }) => [
+      Math.abs(before.pose.pan - after.pose.pan),
+      Math.abs(before.pose.tilt - after.pose.tilt),
+    ]),
+  )
+}
+
 const named = computed(() => {
   const current = proposal.current
   const show = store.view
   if (!current || !show) return null
-  const { palettes, cues, losingReach, staysBehind } = current.effects
+  const { palettes, changed, cues, losingReach, staysBehind } = current.effects
   const nameOf = (palette: string) => show.all.palette.get(palette)?.name ?? ''
   const numbers = (ids: readonly string[]) => ids.map((id) => show.all.cue.get(id)?.number ?? '?').join(', ')
   const set = cues.filter((cue) => cue.how === 'set').map((cue) => cue.cue)
@@ -29,12 +42,21 @@ const named = computed(() => {
     words: effectsInWords(current.effects),
     moving: palettes
       .filter((palette) => palette.shiftMetres >= SAME_PLACE)
-      .map((palette) => `${nameOf(palette.palette)} moves ${metresInWords(palette.shiftMetres)}`)
+      .map(
+        (palette) =>
+          `${nameOf(palette.palette)} moves ${metresInWords(palette.shiftMetres)}, turns ${turnOf(palette).toFixed(1)}°`,
+      )
       .join(', '),
     inPlace: palettes
       .filter((palette) => palette.shiftMetres < SAME_PLACE)
       .map((palette) => nameOf(palette.palette))
       .join(', '),
+    changed: changed
+      .map(({ palette, attributes, fixtures }) => {
+        const what = listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute]))
+        return `${nameOf(palette)}: ${what} of ${fixtures.length}`
+      })
+      .join('; '),
     set: numbers(set),
     carried: numbers(carried),
     losing: losingReach.map((id) => rigOf(show).get(id)?.fixture.number ?? '?').join(', '),
@@ -63,6 +85,10 @@ const named = computed(() => {
           <template v-if="named.inPlace">
             <dt class="text-haze">Re-aimed in place</dt>
             <dd class="text-mist">{{ named.inPlace }}</dd>
+          </template>
+          <template v-if="named.changed">
+            <dt class="text-haze">Values</dt>
+            <dd class="text-mist">{{ named.changed }}</dd>
           </template>
           <template v-if="named.set">
             <dt class="text-haze">Set in cues</dt>

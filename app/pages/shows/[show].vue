@@ -42,6 +42,7 @@ useActions({
   <div v-if="store.view" class="flex h-full flex-col">
     <TopBar :show="store.view" />
     <WorkingSetBanner />
+    <EditBanner />
     <NuxtPage class="min-h-0 flex-1" />
     <KeyMapDialog :open="dialogs.open === 'keys'" @close="dialogs.close()" />
   </div>

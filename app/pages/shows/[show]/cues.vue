@@ -4,7 +4,7 @@ import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { listsInOrder } from '#core/cues/tracking'
 import { FAMILIES, type Family } from '#core/show/families'
-import type { CueId } from '#core/show/ids'
+import { cueId, type CueId } from '#core/show/ids'
 import { isTyping } from '../../../composables/isTyping'
 import { useProposal } from '../../../stores/proposal'
 import { useShow } from '../../../stores/show'
@@ -13,10 +13,16 @@ const store = useShow()
 const proposal = useProposal()
 const listIndex = ref(0)
 const family = ref<Family>('position')
-const chosen = ref<CueId | null>(null)
+const asked = cueId.safeParse(useRoute().query['cue'])
+const chosen = ref<CueId | null>(asked.success ? asked.data : null)
 
 const show = computed(() => proposal.drawn)
 const lists = computed(() => (show.value ? listsInOrder(show.value) : []))
+if (chosen.value)
+  listIndex.value = Math.max(
+    0,
+    lists.value.findIndex(({ cues }) => cues.some(({ id }) => id === chosen.value)),
+  )
 const list = computed(() => lists.value[listIndex.value] ?? lists.value[0])
 const looked = computed(() => {
   const cues = list.value?.cues ?? []

@@ -1,23 +1,35 @@
 <script setup lang="ts">
 /** The Focus room: the main desk. */
 import { useLocalStorage } from '@vueuse/core'
-import { computed, useTemplateRef } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
+import { asPaletteId } from '#core/show/ids'
 import { useBlind } from '../../../composables/useBlind'
 import { useFocusKeys } from '../../../composables/useFocusKeys'
 import { useHighlightFollowing } from '../../../composables/useHighlight'
 import { useDesk } from '../../../stores/desk'
+import { usePaletteDesk } from '../../../stores/paletteDesk'
 import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
 import { useShow } from '../../../stores/show'
 import CueStepper from '../../../components/cues/CueStepper.vue'
+import PalettePanel from '../../../components/palette/PalettePanel.vue'
 import SelectPanel from '../../../components/focus/SelectPanel.vue'
 import StageView from '../../../components/stage/StageView.vue'
 
 const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
+const shelves = usePaletteDesk()
 const proposal = useProposal()
 const blind = useBlind()
+const route = useRoute()
+watch(
+  () => route.query['palette'],
+  (id) => {
+    if (typeof id === 'string' && store.view?.all.palette.has(id)) shelves.look(asPaletteId(id))
+  },
+  { immediate: true },
+)
 const besides = useLocalStorage('rhopander-stage-beside', true)
 const isBeside = computed(() => blind.isBlind.value && besides.value && desk.view !== 'space')
 useHighlightFollowing()
@@ -98,9 +110,10 @@ useFocusKeys(
         Select fixtures first; then press anywhere on the stage.
       </p>
     </section>
-    <HandPanel :show="store.view" />
+    <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="store.view" />
+    <HandPanel v-else :show="store.view" />
     <!-- A proposal stands where the shelf is, so that the plan keeps its size under the pointer. -->
-    <div class="relative col-span-3 h-[172px]">
+    <div class="relative col-span-3" :class="shelves.size === 'large' ? 'h-[222px]' : 'h-[172px]'">
       <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view" />
       <ProposalBar class="absolute inset-0" />
     </div>

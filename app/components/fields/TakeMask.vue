@@ -1,0 +1,56 @@
+<script setup lang="ts">
+/** A take mask: families, and the attributes inside them, switched on and off. */
+import { ref } from 'vue'
+import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
+import { attributesOf, lets, withAttribute, withFamily, type Mask } from '#core/show/masks'
+
+const props = defineProps<{ mask: Mask }>()
+const emit = defineEmits<{ set: [mask: Mask] }>()
+const open = ref<Family | null>(null)
+
+const isTaken = (family: Family) => props.mask.take.includes(family)
+const isPartly = (family: Family) =>
+  isTaken(family) && attributesOf(family).some((attribute) => !lets(props.mask, attribute))
+</script>
+
+<template>
+  <ul class="flex flex-col gap-1">
+    <li v-for="family in FAMILIES" :key="family">
+      <div class="flex gap-1">
+        <button
+          type="button"
+          class="chip flex-1 py-0.5 text-left first-letter:uppercase"
+          :class="isTaken(family) ? 'border-kelp' : 'text-haze line-through'"
+          :aria-pressed="isTaken(family)"
+          @click="emit('set', withFamily(mask, family, !isTaken(family)))"
+        >
+          {{ family.charAt(0).toUpperCase() + family.slice(1)
+          }}<span v-if="isPartly(family)" class="text-haze">, in part</span>
+        </button>
+        <button
+          v-if="attributesOf(family).length > 1"
+          type="button"
+          class="chip py-0.5 text-haze"
+          :aria-expanded="open === family"
+          :aria-label="`Attributes of ${family}`"
+          @click="open = open === family ? null : family"
+        >
+          {{ attributesOf(family).length }}
+        </button>
+      </div>
+      <div v-if="open === family" class="mt-1 flex flex-wrap gap-1 pl-3">
+        <button
+          v-for="attribute in attributesOf(family)"
+          :key="attribute"
+          type="button"
+          class="chip px-1.5 py-0.5"
+          :class="lets(mask, attribute) ? 'border-kelp' : 'text-haze line-through'"
+          :aria-pressed="lets(mask, attribute)"
+          @click="emit('set', withAttribute(mask, attribute, !lets(mask, attribute)))"
+        >
+          {{ ATTRIBUTE_NAMES[attribute] }}
+        </button>
+      </div>
+    </li>
+  </ul>
+</template>

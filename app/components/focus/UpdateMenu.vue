@@ -1,0 +1,63 @@
+<script setup lang="ts">
+/** Updates the palettes that what is in hand came from: all, or those picked. What follows is shown first. */
+import { computed, ref } from 'vue'
+import type { PaletteId } from '#core/show/ids'
+import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useProposal } from '../../stores/proposal'
+import { useShow } from '../../stores/show'
+import FloatingPanel from '../shell/FloatingPanel.vue'
+
+const store = useShow()
+const shelves = usePaletteDesk()
+const proposal = useProposal()
+const left = ref<readonly PaletteId[]>([])
+
+const sources = computed(() =>
+  [...shelves.adjusted].flatMap(([id, values]) => {
+    const palette = store.view?.all.palette.get(id)
+    const count = new Set(values.map(({ fixture }) => fixture)).size
+    return palette ? [{ id, palette, count }] : []
+  }),
+)
+const chosen = computed(() => sources.value.map(({ id }) => id).filter((id) => !left.value.includes(id)))
+
+function toggle(id: PaletteId) {
+  left.value = left.value.includes(id) ? left.value.filter((other) => other !== id) : [...left.value, id]
+}
+function update(close: () => void) {
+  close()
+  void proposal.offerOrSay('updatePalettes', { palettes: [...chosen.value] })
+  left.value = []
+}
+</script>
+
+<template>
+  <FloatingPanel
+    v-if="sources.length && !shelves.editing"
+    button-class="chip min-w-0 max-w-full truncate border-coral px-2 py-0.5"
+    panel-class="w-72 p-2.5"
+    label="Update the palettes this came from"
+  >
+    <template #button
+      >Update {{ sources.length === 1 ? sources[0]?.palette.name : `${sources.length} palettes` }}</template
+    >
+    <template #default="{ close }">
+      <p class="mb-1.5 text-sm text-mist">Changed in hand. Write it back to where it came from:</p>
+      <ul class="max-h-56 overflow-y-auto">
+        <li v-for="{ id, palette, count } in sources" :key="id">
+          <label class="flex items-center gap-2 rounded px-1 py-0.5 hover:bg-plank-2">
+            <input type="checkbox" class="accent-kelp" :checked="!left.includes(id)" @change="toggle(id)" />
+            <span class="font-mono text-mist">{{ palette.number }}</span>
+            <span class="min-w-0 truncate">{{ palette.name }}</span>
+            <span class="ml-auto shrink-0 text-xs text-haze"
+              >{{ count }} {{ count === 1 ? 'fixture' : 'fixtures' }}</span
+            >
+          </label>
+        </li>
+      </ul>
+      <button type="button" class="main-button mt-2 w-full py-1.5" :disabled="!chosen.length" @click="update(close)">
+        See what follows
+      </button>
+    </template>
+  </FloatingPanel>
+</template>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+/** What a palette holds, line by line; a line, or all of an attribute, can be taken out. */
+import { X } from '@lucide/vue'
+import { computed } from 'vue'
+import { paletteLines, type PaletteLine } from '#core/refocus/paletteLines'
+import { ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/show/families'
+import type { PaletteId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { useProposal } from '../../stores/proposal'
+
+const props = defineProps<{ show: Show; id: PaletteId }>()
+const proposal = useProposal()
+/** More lines than this are counted. */
+const MOST = 200
+
+const lines = computed(() => paletteLines(props.show, props.id))
+const shown = computed(() => lines.value.slice(0, MOST))
+const attributes = computed(() => ATTRIBUTES.filter((name) => lines.value.some(({ attribute }) => attribute === name)))
+
+function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute'>) {
+  void proposal.offerOrSay('removeFromPalette', {
+    palette: props.id,
+    fixtures: fixture ? [fixture] : null,
+    attributes: [attribute],
+  })
+}
+</script>
+
+<template>
+  <section class="border-b border-rule px-3 py-2.5" aria-labelledby="contents-title">
+    <h3 id="contents-title" class="mb-1 font-semibold">
+      Holds <span class="text-sm font-normal text-mist">{{ lines.length }} values</span>
+    </h3>
+    <div v-if="attributes.length > 1" class="mb-1.5 flex flex-wrap gap-1">
+      <button
+        v-for="attribute in attributes"
+        :key="attribute"
+        type="button"
+        class="chip flex items-center gap-1 px-1.5 py-0"
+        :aria-label="`Take all ${ATTRIBUTE_NAMES[attribute]} out`"
+        @click="remove({ fixture: null, attribute })"
+      >
+        {{ ATTRIBUTE_NAMES[attribute] }}<X :size="11" class="text-haze" aria-hidden="true" />
+      </button>
+    </div>
+    <div class="max-h-52 overflow-y-auto" role="table" aria-label="Values" tabindex="0">
+      <div
+        v-for="line in shown"
+        :key="line.id"
+        role="row"
+        class="group grid grid-cols-[88px_64px_1fr_18px] items-baseline gap-1 py-px text-sm"
+      >
+        <span role="rowheader" class="truncate" :class="line.fixture ? 'font-mono' : 'text-brass'">{{
+          line.whom
+        }}</span>
+        <span role="cell" class="truncate text-mist">{{ ATTRIBUTE_NAMES[line.attribute] }}</span>
+        <span role="cell" class="truncate" :title="line.value">{{ line.value }}</span>
+        <span role="cell">
+          <button
+            v-if="line.fixture"
+            type="button"
+            class="rounded text-haze opacity-0 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100"
+            :aria-label="`Take ${ATTRIBUTE_NAMES[line.attribute]} of ${line.whom} out`"
+            @click="remove(line)"
+          >
+            <X :size="12" aria-hidden="true" />
+          </button>
+        </span>
+      </div>
+      <p v-if="lines.length > MOST" class="text-sm text-haze">and {{ lines.length - MOST }} more</p>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+/** What can be done with a palette besides recalling it. */
+import { EllipsisVertical } from '@lucide/vue'
+import { computed } from 'vue'
+import type { Palette } from '#core/show/entities'
+import type { PaletteId } from '#core/show/ids'
+import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useProposal } from '../../stores/proposal'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+import FloatingPanel from '../shell/FloatingPanel.vue'
+
+const props = defineProps<{ id: PaletteId; palette: Palette }>()
+const store = useShow()
+const shelves = usePaletteDesk()
+const selection = useSelection()
+const proposal = useProposal()
+
+const fixtures = computed(() => (selection.fixtures.length > 0 ? [...selection.fixtures] : null))
+const isInHand = computed(() => shelves.use.inHand.has(props.id))
+const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2 disabled:opacity-50'
+const palette = computed(() => ({ palette: props.id }))
+</script>
+
+<template>
+  <FloatingPanel
+    :label="`More for palette ${props.palette.number}`"
+    button-class="rounded bg-deck/90 p-0.5 text-mist opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100 aria-expanded:opacity-100"
+    panel-class="w-60"
+  >
+    <template #button><EllipsisVertical :size="14" aria-hidden="true" /></template>
+    <template #default="{ close }">
+      <button type="button" :class="item" @click="(shelves.look(id), close())">Look inside …</button>
+      <button
+        type="button"
+        :class="item"
+        @click="(store.send('recallPalette', { ...palette, fixtures: null }), close())"
+      >
+        Recall for all it holds
+      </button>
+      <button
+        type="button"
+        :class="item"
+        @click="(store.send('recallPalette', { ...palette, fixtures, as: 'loose' }), close())"
+      >
+        Recall loose <span class="key float-right">Alt press</span>
+      </button>
+      <button
+        type="button"
+        :class="item"
+        :disabled="!isInHand"
+        @click="(store.send('takeOffPalette', { ...palette, fixtures }), close())"
+      >
+        Take it off again
+      </button>
+      <button type="button" :class="item" @click="(store.send('openPalette', palette), close())">
+        Edit it in the hand
+      </button>
+      <a
+        v-if="store.view"
+        :class="['block', item]"
+        :href="`/api/shows/${store.view.id}/palettes/${encodeURIComponent(id)}/aims`"
+        download
+        @click="close()"
+        >Export its aims as CSV</a
+      >
+      <button
+        v-if="fixtures"
+        type="button"
+        :class="item"
+        @click="(proposal.offerOrSay('removeFromPalette', { ...palette, fixtures, attributes: null }), close())"
+      >
+        Remove the selected {{ fixtures.length }}
+      </button>
+    </template>
+  </FloatingPanel>
+</template>

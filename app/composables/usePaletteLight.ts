@@ -1,0 +1,58 @@
+/** What a palette's light looks like: where it falls, its colour, or its values in words. */
+import { computed } from 'vue'
+import { paletteLight } from '#core/cues/paletteLight'
+import { attributesServed, paletteValueFor, resolveValue } from '#core/palettes/resolve'
+import { servedBy } from '#core/palettes/use'
+import { wheelOf } from '#core/hand/attributes'
+import { valueInWords } from '#core/refocus/paletteLines'
+import { ATTRIBUTE_NAMES, type Attribute } from '#core/show/families'
+import type { PaletteId } from '#core/show/ids'
+import { entity, showRecordOf, type Show } from '#core/show/show'
+
+/** Values said on a card. */
+const MOST_WORDS = 3
+
+export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
+  const served = computed(() => servedBy(show(), palette()))
+  const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
+  const lights = computed(() => paletteLight(show(), palette()))
+  const outOfReach = computed(() => lights.value.filter((f) => f.position.state === 'out of reach').length)
+
+  /** What the first fixture served gets, attribute by attribute. */
+  const values = computed(() => {
+    const [first] = served.value
+    if (!first) return []
+    return attributesServed(show(), palette(), first).flatMap((attribute) => {
+      const stored = paletteValueFor(show(), palette(), first, attribute)
+      const value = stored && resolveValue(show(), first, attribute, stored).value
+      return value ? [{ attribute, value, type: first.type }] : []
+    })
+  })
+  const swatch = computed(() => {
+    const level = (name: Attribute) => {
+      const value = values.value.find(({ attribute }) => attribute === name)?.value
+      return value?.kind === 'number' ? value.number : undefined
+    }
+    const [red, green, blue] = [level('red'), level('green'), level('blue')]
+    if (red !== undefined && green !== undefined && blue !== undefined)
+      return `rgb(${[red, green, blue].map((c) => Math.round(c * 255)).join(' ')})`
+    const slot = level('colourWheel')
+    const [first] = served.value
+    return (slot !== undefined && first && wheelOf(first.type, 'colourWheel')?.slots[slot]?.colour) ?? null
+  })
+  const words = computed(() =>
+    values.value
+      .slice(0, MOST_WORDS)
+      .map(
+        ({ attribute, value, type }) => `${ATTRIBUTE_NAMES[attribute]} ${valueInWords(show(), value, attribute, type)}`,
+      ),
+  )
+
+  const pattern = computed(() => {
+    const gobo = values.value.find(({ attribute }) => attribute === 'gobo' || attribute === 'gobo2')
+    if (gobo?.value.kind !== 'number' || (gobo.attribute !== 'gobo' && gobo.attribute !== 'gobo2')) return null
+    return wheelOf(gobo.type, gobo.attribute)?.slots[gobo.value.number]?.pattern ?? null
+  })
+
+  return { venue, lights, swatch, pattern, words, outOfReach }
+}

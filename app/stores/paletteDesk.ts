@@ -1,0 +1,76 @@
+/** What this window has open of the palettes, and how the shelf is shown. */
+import { useLocalStorage } from '@vueuse/core'
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { adjustedInHand, type Adjusted } from '#core/palettes/update'
+import { palettesInUse } from '#core/cues/palettesInUse'
+import type { Shelf } from '#core/show/families'
+import { asPaletteId, type PaletteId } from '#core/show/ids'
+import { useShow } from './show'
+
+export const SHELF_SIZES = ['list', 'cards', 'large'] as const
+
+/** Which palettes of a shelf are shown. */
+export const SHELF_FILTERS = ['all', 'serving', 'on stage', 'in no cue'] as const
+
+export const usePaletteDesk = defineStore('paletteDesk', () => {
+  const show = useShow()
+  const shelf = ref<Shelf>('focus')
+  const size = useLocalStorage<(typeof SHELF_SIZES)[number]>('rhopander-shelf-size', 'cards')
+  /** The palette whose contents and use are looked at. */
+  const looked = ref<PaletteId | null>(null)
+  const filter = ref<(typeof SHELF_FILTERS)[number]>('all')
+  /** Seconds a recall takes here; null for what the palette says. */
+  const recallTime = ref<number | null>(null)
+  const dialog = ref<'make' | 'sheet' | 'duplicates' | null>(null)
+
+  const opened = computed(() => (looked.value && show.view?.all.palette.get(looked.value) ? looked.value : null))
+  const use = computed(() =>
+    show.view && show.person
+      ? palettesInUse(show.view, show.person)
+      : { inHand: new Set<PaletteId>(), onStage: new Set<PaletteId>() },
+  )
+  /** What in hand was changed away from its palette, by palette. */
+  const adjusted = computed<ReadonlyMap<PaletteId, readonly Adjusted[]>>(() =>
+    show.view && show.person ? adjustedInHand(show.view, show.person) : new Map(),
+  )
+  /** The palette that is open in the hand. */
+  const editing = computed(() => (show.person && show.view?.all.person.get(show.person)?.editing) ?? null)
+
+  /** The palette the shelf is to bring into view. */
+  const revealed = shallowRef<{ readonly palette: PaletteId } | null>(null)
+
+  /** Brings a palette into view on its shelf. */
+  function reveal(palette: PaletteId) {
+    shelf.value = show.view?.all.palette.get(palette)?.shelf ?? shelf.value
+    filter.value = 'all'
+    revealed.value = { palette }
+  }
+
+  /** Brings the palette of a number into view: one that was recorded just now. */
+  function revealNumber(number: number) {
+    for (const [id, palette] of show.view?.all.palette ?? []) if (palette.number === number) reveal(asPaletteId(id))
+  }
+
+  /** Opens a palette's panel, on its shelf. */
+  function look(palette: PaletteId) {
+    looked.value = palette
+    reveal(palette)
+  }
+
+  return {
+    shelf,
+    size,
+    filter,
+    looked: opened,
+    look,
+    revealed,
+    revealNumber,
+    close: () => (looked.value = null),
+    dialog,
+    recallTime,
+    use,
+    adjusted,
+    editing,
+  }
+})

@@ -1,0 +1,33 @@
+import { expect, it } from 'vitest'
+import { Desk } from '../../tests/support/smallShow'
+import { missDistance } from '../kinematics/forward'
+import { fadedTo } from './fade'
+
+it('begins where it was, ends where it is set, and its light lies on its beam all the way', () => {
+  const desk = new Desk()
+  desk.aim('11', 'Mark')
+  desk.level('11', 'zoom', 12)
+  const from = desk.seen(11)
+  desk.aim('11', 'Bow')
+  desk.level('11', 'zoom', 20)
+  desk.level('11', 'intensity', 0.8)
+  const to = desk.seen(11)
+  const begun = fadedTo(from, to, 0)
+  expect(begun.position.pose.pan).toBeCloseTo(from.position.pose.pan, 9)
+  expect(begun.position.point?.x).toBeCloseTo(from.position.point?.x ?? Number.NaN, 6)
+  expect(fadedTo(from, to, 1)).toBe(to)
+  for (const t of [0.25, 0.5, 0.75]) {
+    const on = fadedTo(from, to, t)
+    expect(on.intensity).toBeCloseTo(0.8 * t, 9)
+    expect(on.zoom.angle).toBeCloseTo(12 + 8 * t, 9)
+    expect(on.position.point && missDistance(on.beam, on.position.point)).toBeCloseTo(0, 6)
+  }
+})
+
+it('of light that lands nowhere has no pool on the way', () => {
+  const desk = new Desk()
+  const from = desk.seen(12)
+  desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: null, tilt: { how: 'to', degrees: 100 } })
+  const on = fadedTo(from, desk.seen(12), 0.5)
+  expect([on.position.throwMetres, on.zoom.pool]).toEqual([null, null])
+})

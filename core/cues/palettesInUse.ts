@@ -1,0 +1,14 @@
+/** Which palettes the stage shows now. */
+import type { PaletteId, PersonId } from '../show/ids'
+import type { Show } from '../show/show'
+import { handOf, playedBack } from './onStage'
+
+/** Palettes that hold something on stage: by cues, where the hand does not lie over them, or in the hand. */
+export function palettesInUse(show: Show, person: PersonId): { inHand: Set<PaletteId>; onStage: Set<PaletteId> } {
+  const hand = handOf(show, person)
+  const inHand = new Set<PaletteId>()
+  for (const value of hand.values()) if (value.kind === 'link') inHand.add(value.palette)
+  const onStage = new Set(inHand)
+  for (const [key, value] of playedBack(show)) if (value.kind === 'link' && !hand.has(key)) onStage.add(value.palette)
+  return { inHand, onStage }
+}

@@ -1,0 +1,94 @@
+/** What a palette holds, line by line and in words, and how that differs between two shows. */
+import { wheelOf } from '../hand/attributes'
+import { length } from '../geometry/vector'
+import type { FixtureType, PaletteValue } from '../show/entities'
+import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '../show/families'
+import type { FixtureId, PaletteId } from '../show/ids'
+import type { Show } from '../show/show'
+import type { Value } from '../show/values'
+import { offsetInWords } from './words'
+
+export interface PaletteLine {
+  /** Id of the stored value: the same in both shows of a comparison. */
+  readonly id: string
+  /** The fixture it serves alone, if it does. */
+  readonly fixture: FixtureId | null
+  readonly whom: string
+  readonly attribute: Attribute
+  readonly value: string
+}
+
+/** The lines of a palette: for any first, then by type, then by fixture number. */
+export function paletteLines(show: Show, palette: PaletteId): PaletteLine[] {
+  const lines: (PaletteLine & { rank: number })[] = []
+  for (const [id, stored] of show.all.paletteValue) {
+    if (stored.palette !== palette) continue
+    const { attribute, fixture, value } = stored
+    const { whom, rank, type } = servedInWords(show, stored)
+    lines.push({ id, fixture, whom, attribute, value: valueInWords(show, value, attribute, type), rank })
+  }
+  return lines.sort((a, b) => a.rank - b.rank || ATTRIBUTES.indexOf(a.attribute) - ATTRIBUTES.indexOf(b.attribute))
+}
+
+function servedInWords(show: Show, { fixture, fixtureType }: PaletteValue) {
+  const known = show.all.fixture.get(fixture ?? '')
+  if (known) return { whom: String(known.number), rank: known.number, type: show.all.fixtureType.get(known.type ?? '') }
+  const type = show.all.fixtureType.get(fixtureType ?? '')
+  if (type) return { whom: `every ${type.name}`, rank: -1, type }
+  return { whom: 'any fixture', rank: -2, type: undefined }
+}
+
+/** "at Dory bow, 0.40 m upstage", "pan 12.0°, tilt -30.0°", "pool 1.80 m", "65 %". */
+export function valueInWords(show: Show, value: Value, attribute: Attribute, type?: FixtureType): string {
+  if (value.kind === 'link') {
+    const linked = show.all.palette.get(value.palette)
+    return `as ${linked?.number ?? ''} ${linked?.name ?? ''}`
+  }
+  if (value.kind === 'angles') return `pan ${value.pan.toFixed(1)}°, tilt ${value.tilt.toFixed(1)}°`
+  if (value.kind === 'pool') return `pool ${value.diameter.toFixed(2)} m`
+  if (value.kind === 'number') return numberInWords(value.number, attribute, type)
+  if (value.target === null) return `a free place, ${offsetInWords(value.offset) || 'the origin'}`
+  const along = value.at === null ? '' : ` ${Math.round(value.at * 100)} % along`
+  const off = length(value.offset) < 0.005 ? '' : `, ${offsetInWords(value.offset)}`
+  return `at ${show.all.target.get(value.target)?.name ?? ''}${along}${off}`
+}
+
+function numberInWords(number: number, attribute: Attribute, type: FixtureType | undefined): string {
+  if (attribute === 'zoom') return `${number.toFixed(1)}°`
+  if (attribute === 'gobo' || attribute === 'gobo2' || attribute === 'colourWheel') {
+    const name = type && wheelOf(type, attribute)?.slots[number]?.name
+    return name ?? `slot ${number}`
+  }
+  return `${Math.round(number * 100)} %`
+}
+
+/** A line as it is and as it would be; null where it is not there. */
+export interface ComparedLine {
+  readonly id: string
+  readonly whom: string
+  readonly attribute: string
+  readonly before: string | null
+  readonly after: string | null
+}
+
+/** The lines of a palette in two shows side by side; what changes comes first. */
+export function comparedLines(before: Show, after: Show, palette: PaletteId): ComparedLine[] {
+  const then = new Map(paletteLines(before, palette).map((line) => [line.id, line]))
+  const now = new Map(paletteLines(after, palette).map((line) => [line.id, line]))
+  const lines = [...new Set([...now.keys(), ...then.keys()])].flatMap((id): ComparedLine[] => {
+    const line = now.get(id) ?? then.get(id)
+    if (!line) return []
+    const { whom, attribute } = line
+    return [
+      {
+        id,
+        whom,
+        attribute: ATTRIBUTE_NAMES[attribute],
+        before: then.get(id)?.value ?? null,
+        after: now.get(id)?.value ?? null,
+      },
+    ]
+  })
+  const changes = ({ before: was, after: is }: ComparedLine) => (was === is ? 1 : 0)
+  return lines.sort((a, b) => changes(a) - changes(b))
+}
