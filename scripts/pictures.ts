@@ -83,6 +83,29 @@ const PICTURES: readonly Picture[] = [
       await page.mouse.move(640, 20)
     },
   },
+  {
+    name: 'palette',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '12-15')
+      await page.getByRole('button', { name: /^Palette 1 Dory bow/ }).hover()
+      await page.getByRole('button', { name: 'More for palette 1', exact: true }).click()
+      await page.getByRole('button', { name: 'Look inside …' }).click()
+      await page.getByRole('radio', { name: 'list' }).click()
+      await page.mouse.move(640, 20)
+    },
+  },
+  {
+    name: 'update',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '12-15')
+      await page.keyboard.press('ArrowUp')
+      await page.getByRole('button', { name: 'Update the palettes this came from' }).click()
+      await page.getByRole('button', { name: 'See what follows' }).click()
+      await page.getByRole('region', { name: 'Proposed change' }).waitFor()
+    },
+  },
   { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },
   {
     name: 'rig',

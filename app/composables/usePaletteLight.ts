@@ -1,8 +1,8 @@
 /** What a palette's light looks like: where it falls, its colour, or its values in words. */
-import { computed } from 'vue'
+import { computed, onUnmounted, ref } from 'vue'
 import { paletteLight } from '#core/cues/paletteLight'
 import { attributesServed, paletteValueFor, resolveValue } from '#core/palettes/resolve'
-import { servedBy } from '#core/palettes/use'
+import { glanceAt, servedBy } from '#core/palettes/use'
 import { wheelOf } from '#core/hand/attributes'
 import { valueInWords } from '#core/refocus/paletteLines'
 import { ATTRIBUTE_NAMES, type Attribute } from '#core/show/families'
@@ -11,11 +11,31 @@ import { entity, showRecordOf, type Show } from '#core/show/show'
 
 /** Values said on a card. */
 const MOST_WORDS = 3
+/** Fixtures that are solved at once. */
+const FEW = 40
+
+/** Runs something when the browser has time for it, unless the component is gone by then. */
+function onWhenIdle(run: () => void) {
+  if ('requestIdleCallback' in window) {
+    const waiting = requestIdleCallback(run, { timeout: 1000 })
+    onUnmounted(() => cancelIdleCallback(waiting))
+  } else {
+    const waiting = setTimeout(run, 100)
+    onUnmounted(() => clearTimeout(waiting))
+  }
+}
 
 export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
   const served = computed(() => servedBy(show(), palette()))
   const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
-  const lights = computed(() => paletteLight(show(), palette()))
+  /** Solving hundreds of heads waits for a moment in which nothing else is to be done. */
+  const isDue = ref(served.value.length <= FEW)
+  if (!isDue.value) onWhenIdle(() => (isDue.value = true))
+  const lights = computed(() => (isDue.value ? paletteLight(show(), palette()) : []))
+  const isPlaced = computed(() => {
+    const { hasAims, hasAngles } = glanceAt(show(), palette())
+    return hasAims || hasAngles || lights.value.length > 0
+  })
   const outOfReach = computed(() => lights.value.filter((f) => f.position.state === 'out of reach').length)
 
   /** What the first fixture served gets, attribute by attribute. */
@@ -54,5 +74,5 @@ export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
     return wheelOf(gobo.type, gobo.attribute)?.slots[gobo.value.number]?.pattern ?? null
   })
 
-  return { venue, lights, swatch, pattern, words, outOfReach }
+  return { venue, lights, isPlaced, swatch, pattern, words, outOfReach }
 }

@@ -81,9 +81,10 @@ export function drawPlanLight(
   look: LightLook,
   venue: readonly ScreenPoint[],
 ) {
-  fillPools(brush, inks, marks, look)
+  if (look !== 'ghost' || marks.length <= MANY.some) fillPools(brush, inks, marks, look)
   const ink = look === 'ghost' ? inks.shoal : inks.brass
-  const dash = look === 'ghost' ? GHOST_DASH : []
+  // Hundreds of dashed lines take longer than a frame, and nobody could follow them.
+  const dash = look === 'ghost' && marks.length <= MANY.crowd ? GHOST_DASH : []
   strokeAll(brush, { ink, opacity: OPACITY[look].rim, dash }, () => {
     for (const { pool } of marks) if (pool) traceEllipse(brush, pool)
   })

@@ -65,7 +65,7 @@ export function drawSectionLight(brush: Brush, inks: Inks, marks: readonly Secti
   const ink = isGhost ? inks.shoal : inks.brass
   if (!isGhost) fillCones(brush, ink, marks, look)
   const opacity = look === 'lit' ? 0.25 : 0.75
-  strokeAll(brush, { ink, opacity, dash: isGhost ? DASH : [] }, () => {
+  strokeAll(brush, { ink, opacity, dash: isGhost && marks.length <= MANY ? DASH : [] }, () => {
     for (const { from, to, isShort } of marks) if (to && !isShort) traceLine(brush, from, to)
   })
   strokeAll(brush, { ink: inks.coral, opacity, dash: DASH }, () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A palette on the shelf: a picture of its light, its name, whom it serves, where it is in use. */
-import { computed } from 'vue'
+import { useMediaQuery } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { cueCounts, glanceAt, servedBy } from '#core/palettes/use'
 import type { Palette } from '#core/show/entities'
 import type { FixtureId, PaletteId } from '#core/show/ids'
@@ -24,10 +25,13 @@ const workingSet = useWorkingSet()
 const shelves = usePaletteDesk()
 const emit = defineEmits<{ recall: [event: MouseEvent]; look: [isOver: boolean] }>()
 
-const { venue, lights, swatch, pattern, words, outOfReach } = usePaletteLight(
+const { venue, lights, isPlaced, swatch, pattern, words, outOfReach } = usePaletteLight(
   () => props.show,
   () => props.id,
 )
+/** The menu is made when it is wanted: hundreds of them would weigh on scrolling. */
+const isApproached = ref(false)
+const isCoarse = useMediaQuery('(pointer: coarse)')
 const served = computed(() => servedBy(props.show, props.id))
 const servedIds = computed(() => new Set(served.value.map((rigged) => rigged.id)))
 /** It serves nothing of the working set that is on. */
@@ -71,8 +75,9 @@ const whom = computed(() => {
       isInHand ? 'border-coral' : isOnStage ? 'border-brass/70' : 'border-rule',
       size === 'list' ? 'flex h-[27px] shrink-0' : 'flex flex-1 flex-col',
     ]"
-    @pointerenter="emit('look', true)"
+    @pointerenter="((isApproached = true), emit('look', true))"
     @pointerleave="emit('look', false)"
+    @focusin="isApproached = true"
   >
     <button
       v-if="size === 'list'"
@@ -111,7 +116,7 @@ const whom = computed(() => {
         class="relative min-h-0 w-full flex-1 overflow-hidden bg-night"
         :class="reach === 0 || isShutOut ? 'opacity-35' : ''"
       >
-        <StagePicture v-if="lights.length" class="h-full" :fixtures="lights" :venue="venue" />
+        <StagePicture v-if="isPlaced" class="!aspect-auto h-full" :fixtures="lights" :venue="venue" />
         <div v-else-if="swatch" class="grid h-full place-items-center">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />
         </div>
@@ -150,6 +155,12 @@ const whom = computed(() => {
         </p>
       </div>
     </button>
-    <PaletteMenu :id="id" class="absolute top-1 right-1" :class="size === 'list' ? 'top-0.5' : ''" :palette="palette" />
+    <PaletteMenu
+      v-if="isApproached || isCoarse"
+      :id="id"
+      class="absolute top-1 right-1"
+      :class="size === 'list' ? 'top-0.5' : ''"
+      :palette="palette"
+    />
   </article>
 </template>

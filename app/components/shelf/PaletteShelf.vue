@@ -112,10 +112,15 @@ function recall(palette: PaletteId, event: MouseEvent | KeyboardEvent) {
   void store.send('recallPalette', { palette, fixtures, as: event.altKey ? 'loose' : 'link' })
 }
 
+/** A palette is looked at when the pointer rests on it, not when it only passes. */
+const RESTS = 90
+let resting: ReturnType<typeof setTimeout> | undefined
 function look(palette: PaletteId, isOver: boolean) {
-  if (isOver) desk.hoveredPalette = palette
+  clearTimeout(resting)
+  if (isOver) resting = setTimeout(() => (desk.hoveredPalette = palette), RESTS)
   else if (desk.hoveredPalette === palette) desk.hoveredPalette = null
 }
+onUnmounted(() => clearTimeout(resting))
 
 /** Wheels turn up and down; the shelf runs across. */
 function turn(event: WheelEvent) {
@@ -149,7 +154,7 @@ function turn(event: WheelEvent) {
     <div
       v-show="palettes.length"
       ref="scroller"
-      class="mt-1.5 min-h-0 flex-1 overflow-x-auto overflow-y-hidden"
+      class="mt-1.5 min-h-0 flex-1 overflow-x-auto overflow-y-hidden bg-deck will-change-scroll"
       role="group"
       :aria-label="`${shelves.shelf} palettes`"
       @wheel.passive="turn"
@@ -161,24 +166,32 @@ function turn(event: WheelEvent) {
           class="absolute inset-y-0 flex flex-col gap-px"
           :style="{ width: `${layout.width - 8}px`, left: `${column.start}px` }"
         >
-          <PaletteCard
+          <!-- What is dragged is a plain element: a card is drawn anew only when it changes itself. -->
+          <div
             v-for="{ id, palette } in column.palettes"
-            :id="id"
             :key="id"
-            :show="show"
-            :palette="palette"
-            :selected="selection.fixtures"
-            :size="shelves.size"
-            :class="over === id ? 'shadow-[inset_2px_0_0_var(--color-shoal)]' : ''"
+            class="flex min-h-0 flex-col rounded-lg"
+            :class="[
+              over === id ? 'shadow-[inset_2px_0_0_var(--color-shoal)]' : '',
+              shelves.size === 'list' ? 'shrink-0' : 'flex-1',
+            ]"
             draggable="true"
             @dragstart="dragged = id"
             @dragover.prevent="over = dragged ? id : null"
             @dragleave="over = null"
             @drop.prevent="drop(id)"
             @dragend="endDrag"
-            @recall="recall(id, $event)"
-            @look="look(id, $event)"
-          />
+          >
+            <PaletteCard
+              :id="id"
+              :show="show"
+              :palette="palette"
+              :selected="selection.fixtures"
+              :size="shelves.size"
+              @recall="recall(id, $event)"
+              @look="look(id, $event)"
+            />
+          </div>
         </div>
       </div>
     </div>

@@ -74,7 +74,7 @@ const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2'
     </select>
     <label class="relative block">
       <span class="sr-only">Find a palette</span>
-      <Search :size="13" class="absolute top-1.5 left-2 text-haze" aria-hidden="true" />
+      <Search :size="13" class="absolute top-1/2 left-2 -translate-y-1/2 text-haze" aria-hidden="true" />
       <input v-model="wanted" type="search" class="field w-28 py-0.5 pl-6.5 font-sans" placeholder="Find" />
     </label>
     <div class="flex rounded-md border border-rule-2" role="radiogroup" aria-label="Size of the palettes">

@@ -1,0 +1,83 @@
+/** A small picture of where light falls: the stage seen from the front and a little above. */
+import type { StageFixture } from '#core/cues/onStage'
+import { DEGREE } from '#core/geometry/rotation'
+import { vec3, type Vec3 } from '#core/geometry/vector'
+import { poolOnLevel } from '#core/light/pool'
+import type { Venue } from '#core/show/entities'
+import type { ScreenPoint } from '../composables/usePlanView'
+import { strokeAll, traceLine, traceRing, type Brush } from './brush'
+import type { Inks } from './inks'
+
+/** The picture is thought of this large, and scaled to what there is. */
+const SIZE = { width: 130, height: 70 }
+/** Corners of a pool's outline. */
+const CORNERS = 20
+/** More lights than this cannot be told apart so small: some of them stand for all. */
+const MOST = 36
+
+export interface FrontPicture {
+  readonly fixtures: readonly StageFixture[]
+  readonly venue: Pick<Venue, 'opening' | 'outline'>
+  /** Whether dim light is drawn dim, or all of it alike. */
+  readonly byIntensity: boolean
+}
+
+/** Draws into a sheet of this many pixels; the picture stands in its middle. */
+export function drawFrontPicture(
+  brush: Brush,
+  inks: Inks,
+  { fixtures, venue, byIntensity }: FrontPicture,
+  sheet: { readonly width: number; readonly height: number },
+) {
+  const scale = Math.min(sheet.width / SIZE.width, sheet.height / SIZE.height)
+  const metre = (scale * (SIZE.width - 12)) / (venue.opening.width + 4)
+  const foot = sheet.height / 2 + scale * (58 - SIZE.height / 2)
+  // Depth and height both go up, so that upstage and high stay apart.
+  const project = (p: Vec3): ScreenPoint => ({
+    x: sheet.width / 2 + metre * p.x,
+    y: foot - metre * (0.5 * p.y + 0.58 * p.z),
+  })
+  const front = venue.outline.filter((p) => p.y <= 0.01).map((p) => project(vec3(p.x, p.y, 0)))
+  strokeAll(brush, { ink: inks.rule, opacity: 1 }, () => {
+    for (const [i, point] of front.entries()) if (i > 0) traceLine(brush, front[i - 1] ?? point, point)
+  })
+  const step = Math.max(1, fixtures.length / MOST)
+  for (let i = 0; i < fixtures.length; i += step) {
+    const fixture = fixtures[Math.floor(i)]
+    if (fixture) drawLight(brush, inks, fixture, byIntensity ? fixture.intensity : 1, project)
+  }
+}
+
+function drawLight(
+  brush: Brush,
+  inks: Inks,
+  { position, beam, zoom }: StageFixture,
+  strength: number,
+  project: (p: Vec3) => ScreenPoint,
+) {
+  const { point } = position
+  if (!point) return
+  const ink = position.state === 'out of reach' ? inks.coral : inks.brass
+  strokeAll(brush, { ink, opacity: 0.45 * strength, width: 0.8 }, () => {
+    traceLine(brush, project(beam.lens), project(point))
+  })
+  const pool = poolOnLevel(beam, zoom.angle, point.z, 14)
+  if (pool?.kind !== 'closed') return
+  const outline = outlineOf(pool).map(project)
+  brush.beginPath()
+  traceRing(brush, outline)
+  brush.fillStyle = inks.brass
+  brush.globalAlpha = 0.18 * strength
+  brush.fill()
+  strokeAll(brush, { ink: inks.brass, opacity: strength, width: 0.9 }, () => traceRing(brush, outline))
+}
+
+function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; turn: number }): Vec3[] {
+  const c = Math.cos(pool.turn * DEGREE)
+  const s = Math.sin(pool.turn * DEGREE)
+  return Array.from({ length: CORNERS }, (_, i) => {
+    const along = pool.halfLong * Math.cos((i * 2 * Math.PI) / CORNERS)
+    const across = pool.halfShort * Math.sin((i * 2 * Math.PI) / CORNERS)
+    return vec3(pool.centre.x + c * along - s * across, pool.centre.y + s * along + c * across, pool.centre.z)
+  })
+}
