@@ -98,10 +98,27 @@ describe('recording into a palette', () => {
     expect([given(1, 13, 'zoom'), given(1, 13, 'position')?.kind]).toEqual([null, 'aim'])
     desk.do('removeFromPalette', { palette: id(1), fixtures: desk.fixtures('11'), attributes: null })
     expect(given(1, 11, 'position')).toBeNull()
+    clear()
     desk.aim('14', 'Mark')
     desk.do('storeInPalette', { palette: id(1), how: 'replace', reach: 'own' })
     expect(servedBy(desk.show, id(1)).map((r) => r.fixture.number)).toEqual([14])
     expect(desk.refused('removeFromPalette', { palette: id(1), fixtures: null, attributes: null })).toContain('Delete')
+  })
+
+  it('leaves cues and combined palettes the light of what is taken out, loose', () => {
+    desk.cue(1)
+    desk.go(1)
+    desk.recall('11, 12', 1)
+    desk.record(2, 'Look', 'combined')
+    clear()
+    const { pose } = desk.seen(11).position
+    const label = desk.do('removeFromPalette', { palette: id(1), fixtures: desk.fixtures('11'), attributes: null })
+    expect(label).toContain('1 cue value stays as it is, loose')
+    expect(desk.seen(11).position.pose).toEqual(pose)
+    expect(given(2, 11, 'position')?.kind).toBe('aim')
+    const links = [...desk.show.all.cueValue.values()].map(({ value }) => value.kind)
+    expect(links.sort()).toEqual(['aim', 'link'])
+    expectSound()
   })
 
   it('takes by attribute, once or until changed', () => {

@@ -1,12 +1,13 @@
 /** Takes fixtures, attributes, or attributes of fixtures out of a palette. */
 import { z } from 'zod'
+import { keepUnserved } from '../palettes/unserved'
 import { servedBy } from '../palettes/use'
 import { Draft } from '../show/draft'
 import { ATTRIBUTE_NAMES, ATTRIBUTES } from '../show/families'
 import { fixtureId, paletteId } from '../show/ids'
 import { command, done, refuse } from './command'
 import { gone } from './refusals'
-import { fixturesInWords, listInWords } from './wording'
+import { fixturesInWords, listInWords, looseInWords } from './wording'
 
 export const removeFromPalette = command({
   input: z.strictObject({
@@ -25,8 +26,8 @@ export const removeFromPalette = command({
       const isMeant = fixtures === null || (stored.fixture !== null && fixtures.includes(stored.fixture))
       if (isMeant) draft.remove('paletteValue', id)
     }
-    const changes = draft.changes()
-    if (changes.length === 0) {
+    const removed = draft.changes().length
+    if (removed === 0) {
       const served = servedBy(show, palette).map(({ id }) => id)
       const isWide = fixtures?.some((fixture) => served.includes(fixture))
       return refuse(
@@ -37,10 +38,11 @@ export const removeFromPalette = command({
         'fixtures',
       )
     }
-    const isEmptied = changes.length === [...show.all.paletteValue.values()].filter((v) => v.palette === palette).length
+    const isEmptied = removed === [...show.all.paletteValue.values()].filter((v) => v.palette === palette).length
     if (isEmptied) return refuse('emptied', `${known.name} would hold nothing. Delete the palette instead.`)
+    const loose = keepUnserved(draft, palette)
     const what = attributes ? listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute])) : 'everything'
     const whose = fixtures ? ` of ${fixturesInWords(show, fixtures)}` : ''
-    return done(changes, `remove ${what}${whose} from ${known.name}`)
+    return done(draft.changes(), `remove ${what}${whose} from ${known.name}${looseInWords(loose)}`)
   },
 })

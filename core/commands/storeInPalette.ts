@@ -7,6 +7,7 @@ import { putInHand } from '../hand/put'
 import { loopMade } from '../palettes/links'
 import { completed } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
+import { keepUnserved } from '../palettes/unserved'
 import { storable, updating } from '../palettes/update'
 import { Draft } from '../show/draft'
 import { FAMILIES, familyOf } from '../show/families'
@@ -15,7 +16,7 @@ import { maskInWords } from '../show/masks'
 import { command, done, refuse } from './command'
 import { gone } from './refusals'
 import { spendMask, takenFromHand } from './taken'
-import { fixturesInWords, listInWords } from './wording'
+import { fixturesInWords, listInWords, looseInWords } from './wording'
 
 export const storeInPalette = command({
   input: z.strictObject({
@@ -46,12 +47,13 @@ export const storeInPalette = command({
     const placed = reach === 'where it stands' ? updating(show, palette, stored) : reaching(show, stored, reach)
     const all = reach === 'usual' ? completed(show, placed).values : placed
     putReaching(show, draft, palette, all, how === 'replace' ? 'replace' : { merge: stored })
+    const loose = how === 'replace' ? keepUnserved(draft, palette) : 0
     for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
     spendMask(show, draft, person)
     const families = FAMILIES.filter((family) => stored.some(({ attribute }) => familyOf(attribute) === family))
     const fixtures = [...new Set(stored.map(({ fixture }) => fixture))]
     const what = `${listInWords(families)} of ${fixturesInWords(show, fixtures)}`
     const verb = how === 'merge' ? `merge ${what} into` : `replace with ${what} what is in`
-    return done(draft.changes(), `${verb} ${known.name}`)
+    return done(draft.changes(), `${verb} ${known.name}${looseInWords(loose)}`)
   },
 })

@@ -14,3 +14,9 @@ export function listInWords(words: readonly string[]): string {
   if (words.length < 2) return words.join('')
   return `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
 }
+
+/** "; 2 cue values stay as they are, loose": what a change leaves behind in cues; empty for nothing. */
+export function looseInWords(count: number): string {
+  if (count === 0) return ''
+  return count === 1 ? '; 1 cue value stays as it is, loose' : `; ${count} cue values stay as they are, loose`
+}

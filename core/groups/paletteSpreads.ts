@@ -4,6 +4,7 @@ import { laidOut, spreadOverTarget } from '../hand/spread'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import { putReaching, type FixtureValue } from '../palettes/reach'
+import { keepUnserved } from '../palettes/unserved'
 import type { Draft } from '../show/draft'
 import type { EntityOf } from '../show/entities'
 import type { FixtureId, GroupId } from '../show/ids'
@@ -58,6 +59,9 @@ export function putSpread(
 /** Spreads every palette of a group anew over members in their order; tells how many. */
 export function spreadAnew(show: Show, draft: Draft, group: GroupId, members: readonly FixtureId[]): number {
   const rules = [...show.all.paletteSpread.values()].filter((rule) => rule.group === group)
-  for (const rule of rules) putSpread(show, draft, rule, members)
+  for (const rule of rules) {
+    putSpread(show, draft, rule, members)
+    keepUnserved(draft, rule.palette)
+  }
   return rules.length
 }

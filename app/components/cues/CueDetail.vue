@@ -120,7 +120,11 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
             :class="PALETTE_FILL[show.all.palette.get(item.palette)?.colour ?? 'sail']"
           />
         </svg>
-        {{ show.all.palette.get(item.palette)?.name }}
+        <NuxtLink
+          class="underline decoration-rule-2 hover:text-coral"
+          :to="{ path: `/shows/${show.id}/focus`, query: { palette: item.palette } }"
+          >{{ show.all.palette.get(item.palette)?.name }}</NuxtLink
+        >
         <span class="ml-auto text-sm text-mist"
           >{{ item.fixtures }} from cue <span class="font-mono">{{ show.all.cue.get(item.cue)?.number }}</span></span
         >

@@ -46,12 +46,13 @@ const glance = computed(() => glanceAt(props.show, props.id))
 
 /** What it holds, in single words. */
 const marks = computed(() => {
-  const { reaches, hasAngles, hasLinks } = glance.value
+  const { reaches, hasAims, hasAngles, hasLinks } = glance.value
   const time = props.palette.time === null ? [] : [`${props.palette.time} s`]
   const widest = reaches.at(-1)
   return [
     ...(widest && widest !== 'own' ? [widest] : []),
     ...(hasLinks ? ['links'] : []),
+    ...(hasAims && hasAngles ? ['aims'] : []),
     ...(hasAngles ? ['angles'] : []),
     ...time,
   ]
