@@ -27,6 +27,7 @@ export type StageChange = Extract<
   | 'keepPalette'
   | 'removeFromPalette'
   | 'splitPalette'
+  | 'spreadPalette'
   | 'storeInPalette'
   | 'updatePalettes'
 >

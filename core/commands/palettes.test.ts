@@ -112,7 +112,9 @@ describe('recording into a palette', () => {
     desk.record(2, 'Look', 'combined')
     clear()
     const { pose } = desk.seen(11).position
+    const before = desk.show
     const label = desk.do('removeFromPalette', { palette: id(1), fixtures: desk.fixtures('11'), attributes: null })
+    expect(effectsOf(before, desk.show).cues).toEqual([])
     expect(label).toContain('1 cue value stays as it is, loose')
     expect(desk.seen(11).position.pose).toEqual(pose)
     expect(given(2, 11, 'position')?.kind).toBe('aim')

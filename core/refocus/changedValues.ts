@@ -1,13 +1,13 @@
 /** What palettes that give other numbers than before do to the cues that use them. */
 import equal from 'fast-deep-equal'
-import { listsInOrder, valuesByCue } from '../cues/tracking'
+import { cueValueId, listsInOrder, valuesByCue } from '../cues/tracking'
 import { madeOf } from '../palettes/links'
 import { paletteValueFor, resolveValue } from '../palettes/resolve'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import type { PlainValue } from '../show/values'
+import type { PlainValue, Value } from '../show/values'
 
 export interface CueEffect {
   readonly cue: CueId
@@ -37,7 +37,7 @@ export function changedValues(before: Show, after: Show): { palettes: ValueEffec
     attributes: NUMBERS.filter((attribute) => [...keys].some((key) => key.endsWith(` ${attribute}`))),
     fixtures: [...rigOf(before).keys()].filter((id) => NUMBERS.some((attribute) => keys.has(`${id} ${attribute}`))),
   }))
-  return { palettes, cues: cuesGiving(before, changed) }
+  return { palettes, cues: cuesGiving(before, after, changed) }
 }
 
 function changedIn(before: Show, after: Show): Changed {
@@ -67,20 +67,28 @@ function changedOf(before: Show, after: Show, palette: PaletteId): Set<string> {
 /** What a palette comes to for a fixture; null for nothing. */
 function given(show: Show, palette: PaletteId, fixture: FixtureId, attribute: Attribute): PlainValue | null {
   const rigged = rigOf(show).get(fixture)
-  const stored = rigged && paletteValueFor(show, palette, rigged, attribute)
-  return rigged && stored ? resolveValue(show, rigged, attribute, stored).value : null
+  return worth(show, fixture, attribute, (rigged && paletteValueFor(show, palette, rigged, attribute)) ?? undefined)
+}
+
+/** What a value comes to for a fixture; null for nothing. */
+function worth(show: Show, fixture: FixtureId, attribute: Attribute, value: Value | undefined): PlainValue | null {
+  const rigged = rigOf(show).get(fixture)
+  return rigged && value ? resolveValue(show, rigged, attribute, value).value : null
 }
 
 /** The cues that set a changed number, and those that carry it on. */
-function cuesGiving(show: Show, changed: Changed): CueEffect[] {
+function cuesGiving(before: Show, after: Show, changed: Changed): CueEffect[] {
   const effects: CueEffect[] = []
-  for (const list of listsInOrder(show)) {
+  for (const list of listsInOrder(before)) {
     const carried = new Set<string>()
     for (const { id } of list.cues) {
       let sets = false
-      for (const { fixture, attribute, value } of valuesByCue(show).get(id) ?? []) {
+      for (const { fixture, attribute, value } of valuesByCue(before).get(id) ?? []) {
         const key = `${fixture} ${attribute}`
-        const follows = value.kind === 'link' && changed.get(value.palette)?.has(key) === true
+        const isChanged = value.kind === 'link' && changed.get(value.palette)?.has(key) === true
+        const then = isChanged ? after.all.cueValue.get(cueValueId(id, fixture, attribute))?.value : undefined
+        const follows =
+          isChanged && !equal(worth(before, fixture, attribute, value), worth(after, fixture, attribute, then))
         if (follows) carried.add(key)
         else carried.delete(key)
         sets ||= follows

@@ -48,9 +48,9 @@ function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute
         v-for="line in shown"
         :key="line.id"
         role="row"
-        class="group grid grid-cols-[88px_64px_1fr_18px] items-baseline gap-1 py-px text-sm"
+        class="group grid grid-cols-[60px_58px_1fr_14px] items-baseline gap-1 py-px text-sm"
       >
-        <span role="rowheader" class="truncate" :class="line.fixture ? 'font-mono' : 'text-brass'">{{
+        <span role="rowheader" class="truncate" :title="line.whom" :class="line.fixture ? 'font-mono' : 'text-brass'">{{
           line.whom
         }}</span>
         <span role="cell" class="truncate text-mist">{{ ATTRIBUTE_NAMES[line.attribute] }}</span>

@@ -5,11 +5,13 @@ import { groupsInOrder } from '#core/groups/groups'
 import { FAN_LAYS } from '#core/show/entities'
 import { asTargetId, type GroupId, type PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import RadioChips from '../fields/RadioChips.vue'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const store = useShow()
+const proposal = useProposal()
 const isOpen = ref(false)
 const group = ref<GroupId | ''>('')
 const target = ref('')
@@ -25,15 +27,15 @@ const words = computed(() => {
   return `${whom} spread along ${props.show.all.target.get(rule.value.target)?.name ?? ''}, ${rule.value.lay}`
 })
 
-async function keep() {
+function keep() {
   if (group.value === '' || target.value === '') return
-  const done = await store.send('spreadPalette', {
+  isOpen.value = false
+  void proposal.offerOrSay('spreadPalette', {
     palette: props.id,
     group: group.value,
     target: asTargetId(target.value),
     lay: lay.value,
   })
-  if (done) isOpen.value = false
 }
 </script>
 

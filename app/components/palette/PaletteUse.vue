@@ -64,8 +64,8 @@ function setRole(role: 'rest' | 'highlight') {
         >
       </p>
     </div>
-    <div v-for="(list, title) in { 'Made of': parts, 'Part of': wholes }" :key="title">
-      <template v-if="list.length">
+    <template v-for="(list, title) in { 'Made of': parts, 'Part of': wholes }" :key="title">
+      <div v-if="list.length">
         <p class="text-sm text-mist">{{ title }}</p>
         <p class="flex flex-wrap gap-1">
           <button
@@ -78,8 +78,8 @@ function setRole(role: 'rest' | 'highlight') {
             {{ other.palette.number }} {{ other.palette.name }}
           </button>
         </p>
-      </template>
-    </div>
+      </div>
+    </template>
     <p v-if="groups.length" class="text-sm text-mist">
       Serves
       <span v-for="(group, i) in groups" :key="group.id"
