@@ -1,4 +1,5 @@
 /** Opens a palette in the hand to be changed in place, and keeps or drops what was changed. */
+import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { handValueId } from '../cues/onStage'
 import { loopMade } from '../palettes/links'
@@ -91,6 +92,6 @@ function changedValue(show: Show, palette: string, shelf: string, held: FixtureV
   const stored = rigged ? paletteValueFor(show, palette, rigged, held.attribute) : null
   const now =
     stored && shelf !== 'combined' && rigged ? resolveValue(show, rigged, held.attribute, stored).value : stored
-  if (!value || value === now || JSON.stringify(value) === JSON.stringify(now)) return []
+  if (!value || equal(value, now)) return []
   return [{ ...held, value }]
 }

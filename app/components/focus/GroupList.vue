@@ -35,10 +35,13 @@ function pick({ members, group }: OrderedGroup, event: MouseEvent) {
   if (group.pattern) selection.keepPattern(group.pattern)
 }
 
-async function record(name: string) {
+/** The form goes with what it made, at once: nothing may move under the pointer a moment later. */
+function record(name: string) {
   const number = Math.floor(Math.max(0, ...groups.value.map(({ group }) => group.number))) + 1
   const pattern = selection.pattern?.kind === 'group' ? null : selection.pattern
-  if (await store.send('recordGroup', { number, name, fixtures: [...selection.whole], pattern })) naming.value = false
+  const input = { number, name, fixtures: [...selection.whole], pattern }
+  naming.value = !store.attempt('recordGroup', input).ok
+  void store.send('recordGroup', input)
 }
 </script>
 

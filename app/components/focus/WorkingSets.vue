@@ -23,9 +23,11 @@ const sets = computed(() =>
   }),
 )
 
-async function record(name: string) {
+/** The form goes with what it made, at once: nothing may move under the pointer a moment later. */
+function record(name: string) {
   const input = { name, fixtures: [...selection.whole], workingSet: null }
-  if (await store.send('recordWorkingSet', input)) naming.value = false
+  naming.value = !store.attempt('recordWorkingSet', input).ok
+  void store.send('recordWorkingSet', input)
 }
 
 function toggle(id: (typeof sets.value)[number]['id']) {
