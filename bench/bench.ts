@@ -98,13 +98,10 @@ function benchShow(): void {
   })
   line('full re-solve, 300 fixtures by 200 palettes (wanted < 100 ms)', `${resolveAll.milliseconds.toFixed(1)} ms`)
   const target = [...show.all.target.keys()][0] ?? ''
-  const outcome = runCommand(
-    show,
-    'moveTarget',
-    { target, position: { x: 1, y: 2, z: 0 } },
-    commandId.parse('c'),
-    PERSON,
-  )
+  const outcome = runCommand(show, 'moveTarget', { target, position: { x: 1, y: 2, z: 0 } }, commandId.parse('c'), {
+    person: PERSON,
+    now: 0,
+  })
   if (!outcome.ok) throw new Error(outcome.refusal.message)
   const after = applyChanges(show, outcome.changes)
   const effects = best(() => effectsOf(show, after).palettes.length)

@@ -16,7 +16,10 @@ export class ShowBuilder {
 
   run<N extends CommandName>(name: N, input: CommandInput<N>): this {
     this.#commands += 1
-    const outcome = runCommand(this.show, name, input, commandId.parse(`demo${this.#commands}`), this.person)
+    const outcome = runCommand(this.show, name, input, commandId.parse(`demo${this.#commands}`), {
+      person: this.person,
+      now: 0,
+    })
     if (!outcome.ok) throw new Error(`${name}: ${outcome.refusal.message}`)
     this.show = applyChanges(this.show, outcome.changes)
     return this

@@ -77,7 +77,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
     number: 14.5,
     name: 'Wave one',
     rise: 1.2,
-    steps: [to(27, '31-36'), { loose: 'Around the dory', offset: [1.5, 0.9, 0], for: '37, 38' }],
+    steps: [to(27, '31-36'), { loose: 'Lantern gallery', offset: [0.22, -0.16, 0], for: '37, 38' }],
   },
   { number: 15, name: 'Wave two', rise: 1.2, steps: [to(3, BAR_3)] },
   { number: 16, name: 'Lantern falls', rise: 0, steps: [level(0, BAR_3), level(0.2, BAR_2)] },

@@ -15,7 +15,7 @@ import { buildSaltLantern } from './saltLantern'
 
 const show = buildSaltLantern('demo')
 const preview = (name: 'moveTarget' | 'moveHang', input: object) => {
-  const outcome = runCommand(show, name, input, commandId.parse('c1'), personId.parse('demo'))
+  const outcome = runCommand(show, name, input, commandId.parse('c1'), { person: personId.parse('demo'), now: 0 })
   if (!outcome.ok) throw new Error(outcome.refusal.message)
   return applyChanges(show, outcome.changes)
 }
@@ -70,7 +70,10 @@ describe('the demo show', () => {
 
   it('plays the same palettes in the other venue', () => {
     const quarry = [...show.all.venue].find(([, v]) => v.name === 'Quarry Playhouse')?.[0]
-    const outcome = runCommand(show, 'switchVenue', { venue: quarry }, commandId.parse('c2'), personId.parse('demo'))
+    const outcome = runCommand(show, 'switchVenue', { venue: quarry }, commandId.parse('c2'), {
+      person: personId.parse('demo'),
+      now: 0,
+    })
     if (!outcome.ok) throw new Error(outcome.refusal.message)
     const effects = effectsOf(show, applyChanges(show, outcome.changes))
     const gallery = effects.palettes.find((p) => show.all.palette.get(p.palette)?.name === 'Lantern gallery')

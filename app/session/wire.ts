@@ -23,6 +23,8 @@ const snapshot = z.object({
   id: showId,
   revision: z.number(),
   person: personId,
+  /** What the server's clock said, milliseconds since 1970. */
+  now: z.number(),
   undo: undoState,
   all: z.partialRecord(z.enum(KINDS), z.array(z.tuple([z.string(), z.unknown()]))),
 })
@@ -31,11 +33,11 @@ const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
 
 /** Reads the whole show out of the answer to opening it. */
 export function readSnapshot(body: unknown) {
-  const { id, revision, person, undo, all } = snapshot.parse(body)
+  const { id, revision, person, now, undo, all } = snapshot.parse(body)
   let collections: Collections = emptyShow(id).all
   for (const kind of KINDS) collections = { ...collections, [kind]: readKind(kind, all[kind] ?? []) }
   const show: Show = { id, all: collections }
-  return { show, revision, person, undo }
+  return { show, revision, person, now, undo }
 }
 
 function readKind<K extends Kind>(kind: K, rows: readonly (readonly [string, unknown])[]): Map<string, EntityOf[K]> {

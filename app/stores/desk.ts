@@ -1,15 +1,18 @@
 /** What this window is doing on the stage: its tool, a drag of the light, a palette looked at. */
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef, ref } from 'vue'
+import { computed, shallowRef, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { pictureOfSome, stagePicture, stageWithoutHand, type StageFixture } from '#core/cues/onStage'
+import { movesUntil } from '#core/cues/playback'
+import { cuePictureAt, stagePictureAt } from '#core/cues/stageAt'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import { ORIGIN, type Vec3 } from '#core/geometry/vector'
 import type { SnappedPoint } from '#core/rig/snap'
 import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'
+import { useClock } from './clock'
 import { useFade } from './fade'
 import { useProposal } from './proposal'
 import { useSelection } from './selection'
@@ -69,6 +72,7 @@ export const useDesk = defineStore('desk', () => {
   const selection = useSelection()
   const proposal = useProposal()
   const fade = useFade()
+  const clock = useClock()
   const room = ref<StageRoom>('focus')
   const tool = ref<Tool>('select')
   const view = useLocalStorage<StageView>('rhopander-stage-view', 'plan')
@@ -93,12 +97,26 @@ export const useDesk = defineStore('desk', () => {
   const settled = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
     proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
   )
-  /** The same on its way there, while a recall takes its time. */
-  const standing = computed(() => fade.onTheWay(settled.value))
+  /** The same on its way there, while cues or a recall take their time. */
+  const standing = computed(() =>
+    fade.onTheWay(
+      proposal.drawn && show.person
+        ? stagePictureAt(proposal.drawn, show.person, settled.value, clock.now)
+        : settled.value,
+    ),
+  )
+  /** Until when cues are on their way: as long as that, time goes on. */
+  watch(
+    () => (show.view ? movesUntil(show.view) : 0),
+    (until) => clock.runUntil(until),
+    { immediate: true },
+  )
 
   /** What the stage shows without the hand. */
   const onStage = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
-    show.view && show.person ? stageWithoutHand(show.view, show.person) : new Map(),
+    show.view && show.person
+      ? cuePictureAt(show.view, show.person, stageWithoutHand(show.view, show.person), clock.now)
+      : new Map(),
   )
 
   /** Several fixtures sent to a target with stations spread over them in the order of selection. */

@@ -41,7 +41,7 @@ export const useFade = defineStore('fade', () => {
     return new Map(
       [...picture].map(([id, to]) => {
         const was = before.get(id)
-        return [id, was && was !== to ? fadedTo(was, to, t) : to]
+        return [id, was && was !== to ? fadedTo(was, to, () => t) : to]
       }),
     )
   }

@@ -19,7 +19,16 @@ export type StageChange = Extract<
   | 'moveSetPiece'
   | 'moveHang'
   | 'switchVenue'
+  | 'changeCueList'
   | 'changeFixtures'
+  | 'copyCues'
+  | 'deleteCueList'
+  | 'deleteCues'
+  | 'followAgain'
+  | 'linkLoose'
+  | 'moveCues'
+  | 'replaceFixture'
+  | 'replacePaletteInCues'
   | 'changeTarget'
   | 'changeType'
   | 'pasteFixtures'
@@ -46,8 +55,9 @@ interface Asked {
   readonly settled: boolean
 }
 
-function isEmpty({ palettes, changed, cues, losingReach, staysBehind }: Effects): boolean {
-  return palettes.length + changed.length + cues.length + losingReach.length + staysBehind.length === 0
+function isEmpty({ palettes, changed, cues, losingReach, staysBehind, looks }: Effects): boolean {
+  const parts = [palettes, changed, cues, losingReach, staysBehind, looks]
+  return parts.every(({ length }) => length === 0)
 }
 
 export const useProposal = defineStore('proposal', () => {

@@ -15,10 +15,13 @@ import { openShow } from '../session/openShow'
 import { request } from '../session/request'
 import { listenToShow } from '../session/stream'
 import { answer, type UndoState } from '../session/wire'
+import { useClock } from './clock'
 import { useMessages } from './messages'
 
 interface Pending {
   readonly id: CommandId
+  /** When it was asked for, by the server's clock. */
+  readonly now: number
   readonly name: CommandName
   readonly input: unknown
 }
@@ -32,6 +35,7 @@ const NOT_OPEN: Refusal = { code: 'not open', message: 'No show is open.' }
 
 export const useShow = defineStore('show', () => {
   const messages = useMessages()
+  const clock = useClock()
   const confirmed = shallowRef<Show | null>(null)
   const revision = ref(0)
   const person = ref<PersonId | null>(null)
@@ -48,8 +52,8 @@ export const useShow = defineStore('show', () => {
     const ground = confirmed.value
     const who = person.value
     if (!ground || !who) return null
-    return pending.value.reduce((show, { id, name, input }) => {
-      const outcome = runCommand(show, name, input, id, who)
+    return pending.value.reduce((show, { id, name, input, now }) => {
+      const outcome = runCommand(show, name, input, id, { person: who, now })
       return outcome.ok ? applyChanges(show, outcome.changes) : show
     }, ground)
   })
@@ -63,6 +67,7 @@ export const useShow = defineStore('show', () => {
       return
     }
     const { opened } = answered
+    clock.set(opened.now, answered.tookMilliseconds)
     confirmed.value = opened.show
     revision.value = opened.revision
     person.value = opened.person
@@ -98,7 +103,10 @@ export const useShow = defineStore('show', () => {
   /** What a command would do here and now; nothing is sent. */
   function attempt<N extends CommandName>(name: N, input: CommandInput<N>): Outcome {
     if (!view.value || !person.value) return { ok: false, refusal: NOT_OPEN }
-    return runCommand(view.value, name, input, commandId.parse('preview'), person.value)
+    return runCommand(view.value, name, input, commandId.parse('preview'), {
+      person: person.value,
+      now: clock.read(),
+    })
   }
 
   /** The show as a command would leave it, or null where it is refused. */
@@ -113,7 +121,7 @@ export const useShow = defineStore('show', () => {
     if (!outcome.ok) return outcome.refusal
     if (outcome.changes.length === 0) return null
     const id = commandId.parse(crypto.randomUUID())
-    pending.value = [...pending.value, { id, name, input }]
+    pending.value = [...pending.value, { id, name, input, now: clock.read() }]
     const posted = post('commands', { id, name, input })
     underWay.add(posted)
     return posted.finally(() => underWay.delete(posted))

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { showRecord, venue as venueSchema } from '../show/entities'
 import { cueListId, venueId } from '../show/ids'
+import { PLAIN_LIST } from './addCueList'
 import { command, done, refuse } from './command'
 import { putType, typeWithModes } from './typeDraft'
 
@@ -20,7 +21,7 @@ export const beginShow = command({
     draft.put('venue', venueKey, venue)
     draft.put('show', show.id, { name, venue: venueKey, rest: null, highlight: null })
     for (const type of types) putType(draft, type, newId)
-    draft.put('cueList', cueListId.parse(newId()), { number: 1, name: 'Main', intensityRule: 'highest', onStage: null })
+    draft.put('cueList', cueListId.parse(newId()), { ...PLAIN_LIST, number: 1, name: 'Main' })
     return done(draft.changes(), `begin ${name}`)
   },
 })

@@ -4,6 +4,7 @@ import { palette as paletteSchema } from '../show/entities'
 import { paletteId } from '../show/ids'
 import { command, done, refuse } from './command'
 import { paletteNumberTaken } from './paletteNumbers'
+import { givenOnly } from './given'
 import { gone } from './refusals'
 import { listInWords } from './wording'
 
@@ -20,14 +21,8 @@ export const changePalette = command({
     if (refusal) return refusal
     if (fields.take?.length === 0)
       return refuse('takes nothing', `${known.name} would take nothing any more. Leave one family on.`, 'take')
-    const draft = new Draft(show).put('palette', palette, { ...known, ...given(fields) })
+    const draft = new Draft(show).put('palette', palette, { ...known, ...givenOnly(fields) })
     const what = FIELDS.filter((field) => fields[field] !== undefined).map((field) => IN_WORDS[field] ?? field)
     return done(draft.changes(), `change the ${listInWords([...new Set(what)])} of ${known.name}`)
   },
 })
-
-/** Only what was given: absent fields stay. */
-function given<T extends object>(fields: T): { [K in keyof T]?: Exclude<T[K], undefined> } {
-  const entries = Object.entries(fields).filter(([, value]) => value !== undefined)
-  return Object.assign({}, ...entries.map(([field, value]) => ({ [field]: value })))
-}

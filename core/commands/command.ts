@@ -11,6 +11,8 @@ import type { Show } from '../show/show'
 
 export interface Environment {
   readonly person: PersonId
+  /** When it is done: milliseconds since 1970 by the server's clock. */
+  readonly now: number
   /** A fresh id, the same ones in the same order for the same command. */
   newId(): string
 }
@@ -64,7 +66,7 @@ export function refuse(code: string, message: string, field?: string): Outcome {
   return { ok: false, refusal: { code, message, field } }
 }
 
-export function environmentFor(commandId: CommandId, person: PersonId): Environment {
+export function environmentFor(commandId: CommandId, person: PersonId, now: number): Environment {
   let made = 0
-  return { person, newId: () => `${commandId}-${++made}` }
+  return { person, now, newId: () => `${commandId}-${++made}` }
 }

@@ -1,6 +1,6 @@
 /** Gives members of a group what palettes and cues hold for the others. */
 import { z } from 'zod'
-import { cueValueId } from '../cues/tracking'
+import { putCueValue } from '../cues/marks'
 import { extensionsOf } from '../groups/extension'
 import { paletteValueId } from '../palettes/resolve'
 import { Draft } from '../show/draft'
@@ -18,13 +18,7 @@ export const extendToGroup = command({
     for (const { holder, values } of extensionsOf(show, group)) {
       if (!wanted.has(holder.id)) continue
       for (const { fixture, attribute, value } of values) {
-        if (holder.kind === 'cue')
-          draft.put('cueValue', cueValueId(holder.id, fixture, attribute), {
-            cue: holder.id,
-            fixture,
-            attribute,
-            value,
-          })
+        if (holder.kind === 'cue') putCueValue(draft, { cue: holder.id, fixture, attribute, value })
         else
           draft.put('paletteValue', paletteValueId(holder.id, attribute, { own: fixture }), {
             palette: holder.id,

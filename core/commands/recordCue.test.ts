@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { valuesByCue } from '../cues/tracking'
-import { Desk } from '../../tests/support/smallShow'
+import { Desk, PLAIN_TIMES } from '../../tests/support/smallShow'
 
 describe('recordCue', () => {
   it('keeps links, goes on stage and lets go of what it took; the picture stays', () => {
@@ -39,10 +39,7 @@ describe('recordCue', () => {
       list: desk.choose.list(1),
       number: 1,
       name: '',
-      rise: 1,
-      fall: 1,
-      move: null,
-      travel: 'angle',
+      ...PLAIN_TIMES,
     } as const
     expect(desk.refused('recordCue', input)).toBe('Cue 1 is There. Choose another number.')
     expect(desk.refused('recordCue', { ...input, number: 2 })).toContain('Nothing in hand is being taken')

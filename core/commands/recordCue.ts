@@ -1,44 +1,57 @@
 /**
- * Records a new cue from the hand. Links stay links. The cue goes on stage and what it took leaves
- * the hand, so the picture stays as it was; what was held back stays in hand.
+ * Records a new cue from the hand, or of what is on stage. Links stay links. The cue goes on stage
+ * and what it took leaves the hand, so the picture stays as it was; what was held back stays in hand.
  */
-import { cueValueId, listsInOrder } from '../cues/tracking'
+import { startCue } from '../cues/going'
+import { setInCues } from '../cues/editing'
+import { putCueValue } from '../cues/marks'
 import { handValueId } from '../cues/onStage'
 import { Draft } from '../show/draft'
 import { cue as cueSchema } from '../show/entities'
 import { cueId, workingSetId } from '../show/ids'
-import { TAKE_ALL } from '../show/masks'
+import { z } from 'zod'
 import { command, done, refuse } from './command'
-import { spendMask, takenFromHand } from './taken'
+import { cueListOf, cueNumberTaken, noList } from './cueListOf'
+import { recordable, RECORD_FROM } from './recordable'
+import { spendMask } from './taken'
 import { fixturesInWords } from './wording'
 
 export const recordCue = command({
-  input: cueSchema
-    .pick({ list: true, number: true, name: true, rise: true, fall: true, move: true, travel: true })
-    .extend({ workingSet: workingSetId.nullable().optional() }),
+  input: cueSchema.omit({ note: true, delay: true, follow: true }).extend({
+    delay: cueSchema.shape.delay.optional(),
+    follow: cueSchema.shape.follow.optional(),
+    from: z.enum(RECORD_FROM).optional(),
+    /** Whether later cues carry it on, or go back to what they had. */
+    where: z.enum(['here and on', 'here only']).optional(),
+    workingSet: workingSetId.nullable().optional(),
+  }),
   undoable: true,
-  run(show, { workingSet, ...input }, { person, newId }) {
-    const list = listsInOrder(show).find(({ id }) => id === input.list)
-    if (!list) return refuse('unknown list', 'This cue list is no longer in the show.', 'list')
-    const existing = list.cues.find(({ cue }) => cue.number === input.number)
-    if (existing)
-      return refuse(
-        'number taken',
-        `Cue ${input.number} is ${existing.cue.name || 'already there'}. Choose another number.`,
-        'number',
-      )
-    const { values, fixtures } = takenFromHand(show, person, TAKE_ALL, workingSet)
-    if (values.length === 0)
-      return refuse('nothing to take', 'Nothing in hand is being taken. Aim something, or switch a family on.')
+  run(
+    show,
+    { workingSet, from = 'hand', where = 'here and on', delay = 0, follow = 'wait', ...input },
+    { person, now, newId },
+  ) {
+    const list = cueListOf(show, input.list)
+    if (!list) return noList()
+    const refusal = cueNumberTaken(list, input.number)
+    if (refusal) return refusal
+    const { values, fixtures, nothing } = recordable(show, person, list.list, from, workingSet)
+    if (values.length === 0) return refuse('nothing to take', nothing)
     const id = cueId.parse(newId())
     const draft = new Draft(show)
-    draft.put('cue', id, { ...input, note: '' })
+    draft.put('cue', id, { ...input, delay, follow, note: '' })
+    const after = draft.result()
     for (const { fixture, attribute, value } of values) {
-      draft.put('cueValue', cueValueId(id, fixture, attribute), { cue: id, fixture, attribute, value })
+      putCueValue(draft, { cue: id, fixture, attribute, value })
       draft.remove('handValue', handValueId(person, fixture, attribute))
     }
+    if (where === 'here only') {
+      const settings = values.map(({ fixture, attribute, value }) => ({ cue: id, fixture, attribute, value }))
+      setInCues(after, draft, settings, where)
+    }
     spendMask(show, draft, person)
-    draft.set('cueList', input.list, 'onStage', id)
+    const stands = cueListOf(after, input.list)
+    if (stands) startCue(after, draft, stands, id, { now, seconds: 0, newId })
     return done(draft.changes(), `record cue ${input.number} (${fixturesInWords(show, fixtures)})`)
   },
 })

@@ -77,12 +77,28 @@ import { takeFromStage } from './takeFromStage'
 import { turnHeads } from './turnHeads'
 import { turnOtherSide } from './turnOtherSide'
 import { updatePalettes } from './updatePalettes'
+import { changeCueList, deleteCueList } from './changeCueList'
+import { changeCues, copyCues, deleteCues, moveCues, setCueTimes } from './changeCues'
+import {
+  blockInCues,
+  cleanUpCues,
+  copyInCues,
+  setNumberInCues,
+  setPaletteInCues,
+  takeOutOfCues,
+  unblockInCues,
+} from './cueCells'
+import { keepingOutOf } from './keepingOut'
+import { followAgain, linkLoose } from './linkLoose'
+import { replaceFixture, replacePaletteInCues } from './replaceInCues'
+import { followOn, goBack, goOn, pauseList, setMaster } from './runList'
+import { storeInCue } from './storeInCue'
 import { environmentFor, type Outcome } from './command'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { z } from 'zod'
 
-export const COMMANDS = {
+const CHANGES = {
   addCueList,
   addHang,
   addLayer,
@@ -92,6 +108,9 @@ export const COMMANDS = {
   addVenue,
   aimAtTarget,
   beginShow,
+  blockInCues,
+  changeCueList,
+  changeCues,
   changeFixtures,
   changeGroup,
   changeHang,
@@ -102,11 +121,16 @@ export const COMMANDS = {
   changeType,
   changeValues,
   changeVenue,
+  cleanUpCues,
   clearHand,
+  copyCues,
   copyFixtures,
   copyHang,
+  copyInCues,
   copyPalette,
   copyValues,
+  deleteCueList,
+  deleteCues,
   deleteFixtures,
   deleteGroup,
   deleteHang,
@@ -120,18 +144,24 @@ export const COMMANDS = {
   extendToGroup,
   fanAims,
   fanValues,
+  followAgain,
+  followOn,
   freeSpread,
+  goBack,
   goHome,
   goNeutral,
+  goOn,
   goToCue,
   importPalettes,
   importRig,
   joinShow,
   keepPalette,
+  linkLoose,
   makePalettesFromTargets,
   makePalettesFromType,
   mergePalettes,
   mirrorHang,
+  moveCues,
   moveHang,
   moveSetPiece,
   moveTarget,
@@ -140,6 +170,7 @@ export const COMMANDS = {
   orderGroups,
   pasteFixtures,
   patchFixtures,
+  pauseList,
   placeFixtures,
   placePalette,
   recallPalette,
@@ -149,34 +180,59 @@ export const COMMANDS = {
   recordWorkingSet,
   removeFromPalette,
   renumberFixtures,
+  replaceFixture,
+  replacePaletteInCues,
   setBlind,
+  setCueTimes,
   setHighlight,
+  setMaster,
   setNeutral,
+  setNumberInCues,
+  setPaletteInCues,
   setPaletteRole,
   setShelfMask,
   setTake,
   setValue,
   splitPalette,
   spreadPalette,
+  storeInCue,
   storeInPalette,
   stripTimes,
   switchVenue,
   takeFromCue,
   takeFromStage,
   takeOffPalette,
+  takeOutOfCues,
   turnHeads,
   turnOtherSide,
+  unblockInCues,
   updatePalettes,
+} as const
+
+export const COMMANDS = {
+  ...CHANGES,
+  /** Any of the others with something kept out of it. */
+  keepingOut: keepingOutOf((name) => (isChange(name) ? CHANGES[name] : null)),
 } as const
 
 export type CommandName = keyof typeof COMMANDS
 export type CommandInput<N extends CommandName> = z.infer<(typeof COMMANDS)[N]['input']>
 
+function isChange(name: string): name is keyof typeof CHANGES {
+  return Object.hasOwn(CHANGES, name)
+}
+
 export function isCommandName(name: string): name is CommandName {
   return Object.hasOwn(COMMANDS, name)
 }
 
+/** Who asks for a command, and when by the server's clock, milliseconds since 1970. */
+export interface Asking {
+  readonly person: PersonId
+  readonly now: number
+}
+
 /** Runs a command by name on arguments from outside. */
-export function runCommand(show: Show, name: CommandName, input: unknown, id: CommandId, person: PersonId): Outcome {
-  return COMMANDS[name].attempt(show, input, environmentFor(id, person))
+export function runCommand(show: Show, name: CommandName, input: unknown, id: CommandId, asking: Asking): Outcome {
+  return COMMANDS[name].attempt(show, input, environmentFor(id, asking.person, asking.now))
 }

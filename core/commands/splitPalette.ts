@@ -85,7 +85,7 @@ function isEmptied(draft: Draft, palette: PaletteId): boolean {
     [...all[kind].values()].some(({ value }) => value.kind === 'link' && value.palette === palette)
   const holds = [...all.paletteValue.values()].some((stored) => stored.palette === palette)
   const isNamed = [...all.person.values()].some(({ editing }) => editing === palette)
-  const isSource = [...all.handValue.values()].some(({ source }) => source === palette)
+  const isSource = [...all.handValue.values(), ...all.cueValue.values()].some(({ source }) => source === palette)
   const { rest, highlight } = showRecordOf(draft.before)
   return (
     !holds &&

@@ -1,6 +1,6 @@
 /** Takes what the cues show now into the hand, as links or as loose values. */
 import { z } from 'zod'
-import { playedBack } from '../cues/onStage'
+import { playedBack } from '../cues/playback'
 import { Draft } from '../show/draft'
 import { command, done, refuse } from './command'
 import { putTaken, takeChoice } from './takeValues'

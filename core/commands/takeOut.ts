@@ -14,6 +14,8 @@ export function takeOutFixtures(show: Show, draft: Draft, fixtures: ReadonlySet<
     'handValue',
   ] as const)
     for (const [id, holder] of show.all[kind]) if (fixtures.has(holder.fixture)) draft.remove(kind, id)
+  for (const [id, time] of show.all.cueTime)
+    if (time.fixture !== null && fixtures.has(time.fixture)) draft.remove('cueTime', id)
   for (const [id, value] of show.all.paletteValue)
     if (value.fixture !== null && fixtures.has(value.fixture)) draft.remove('paletteValue', id)
   for (const id of fixtures) draft.remove('fixture', id)

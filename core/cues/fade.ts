@@ -1,38 +1,76 @@
 /** A stage picture on its way to another. */
-import { beamAt } from '../kinematics/forward'
+import { beamAt, type Beam } from '../kinematics/forward'
+import type { Pose } from '../kinematics/head'
+import { solveAim } from '../kinematics/inverse'
 import { poolDiameter } from '../light/zoom'
-import { landing } from '../palettes/solve'
-import { add, scale } from '../geometry/vector'
+import { landing, type SolvedPosition } from '../palettes/solve'
+import { add, scale, subtract, type Vec3 } from '../geometry/vector'
+import type { Attribute } from '../show/families'
+import type { Cue } from '../show/entities'
 import type { StageFixture } from './onStage'
 
-const mix = (from: number, to: number, t: number) => from + (to - from) * t
+/** How far each attribute has come, 0 to 1. */
+export type Progress = (attribute: Attribute) => number
+
+/** A number part of the way. */
+export const between = (from: number, to: number, t: number) => (t >= 1 ? to : from + (to - from) * t)
 
 /**
- * A fixture part of the way, `t` from 0 to 1: every axis and level in step, as motors and dimmers go
- * by themselves. What it is set to is already the end.
+ * A fixture part of the way: levels in step, and its light by angle, every axis in step as motors
+ * go by themselves, or straight, the place lit running a straight line on the stage. Straight is
+ * for heads that end the way round they began; others go by angle. What it is set to is already
+ * the end.
  */
-export function fadedTo(from: StageFixture, to: StageFixture, t: number): StageFixture {
-  if (t >= 1) return to
-  const pose = {
-    pan: mix(from.position.pose.pan, to.position.pose.pan, t),
-    tilt: mix(from.position.pose.tilt, to.position.pose.tilt, t),
-  }
-  const beam = beamAt(to.rigged.mount, pose)
-  const angle = mix(from.zoom.angle, to.zoom.angle, t)
-  const ends = [from.position.throwMetres, to.position.throwMetres] as const
-  const throwMetres = ends[0] === null || ends[1] === null ? null : mix(ends[0], ends[1], t)
-  const point = throwMetres === null ? landing(beam) : add(beam.lens, scale(beam.direction, throwMetres))
+export function fadedTo(
+  from: StageFixture,
+  to: StageFixture,
+  progress: Progress,
+  travel: Cue['travel'] = 'angle',
+): StageFixture {
+  const position = positionOf(from, to, progress('position'), travel)
+  const zoom = progress('zoom')
+  const angle = between(from.zoom.angle, to.zoom.angle, zoom)
+  const { throwMetres } = position.solved
   return {
     ...to,
-    beam,
-    position: { ...to.position, pose, point, throwMetres },
+    beam: position.beam,
+    position: position.solved,
     zoom: { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) },
-    intensity: mix(from.intensity, to.intensity, t),
-    seen: mix(from.seen, to.seen, t),
+    intensity: between(from.intensity, to.intensity, progress('intensity')),
+    seen: between(from.seen, to.seen, progress('intensity')),
     colour: {
-      red: mix(from.colour.red, to.colour.red, t),
-      green: mix(from.colour.green, to.colour.green, t),
-      blue: mix(from.colour.blue, to.colour.blue, t),
+      red: between(from.colour.red, to.colour.red, progress('red')),
+      green: between(from.colour.green, to.colour.green, progress('green')),
+      blue: between(from.colour.blue, to.colour.blue, progress('blue')),
     },
   }
+}
+
+interface PositionOnTheWay {
+  readonly solved: SolvedPosition
+  readonly beam: Beam
+}
+
+function positionOf(from: StageFixture, to: StageFixture, t: number, travel: Cue['travel']): PositionOnTheWay {
+  if (t >= 1 || from.position === to.position) return { solved: to.position, beam: to.beam }
+  const byAngle = {
+    pan: between(from.position.pose.pan, to.position.pose.pan, t),
+    tilt: between(from.position.pose.tilt, to.position.pose.tilt, t),
+  }
+  const ends = [from.position.point, to.position.point] as const
+  if (travel === 'straight' && ends[0] && ends[1] && from.position.side === to.position.side)
+    return straight(from, to, add(ends[0], scale(subtract(ends[1], ends[0]), t)), byAngle)
+  const beam = beamAt(to.rigged.mount, byAngle)
+  const throws = [from.position.throwMetres, to.position.throwMetres] as const
+  const throwMetres = throws[0] === null || throws[1] === null ? null : between(throws[0], throws[1], t)
+  const point = throwMetres === null ? landing(beam) : add(beam.lens, scale(beam.direction, throwMetres))
+  return { solved: { ...to.position, pose: byAngle, point, throwMetres }, beam }
+}
+
+/** At a place between; the turn of the pan nearest to where it would be by angle keeps it continuous. */
+function straight(from: StageFixture, to: StageFixture, point: Vec3, reference: Pose): PositionOnTheWay {
+  const { mount } = to.rigged
+  const solved = solveAim(mount, point, { reference, side: from.position.side })
+  const pose = { pan: solved.pan, tilt: solved.tilt }
+  return { solved: { ...to.position, pose, point, throwMetres: solved.throwMetres }, beam: beamAt(mount, pose) }
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { Desk } from '../../tests/support/smallShow'
+import { Desk, PLAIN_TIMES } from '../../tests/support/smallShow'
 
 /** Main holds 11 at 0.3 on the mark, the second list at 0.8 on the bow. */
 function twoLists(rule: 'highest' | 'latest', second: number): Desk {
@@ -13,10 +13,7 @@ function twoLists(rule: 'highest' | 'latest', second: number): Desk {
       list: desk.choose.list(list),
       number: 1,
       name: '',
-      rise: 0,
-      fall: 0,
-      move: null,
-      travel: 'angle',
+      ...PLAIN_TIMES,
     })
   }
   record(1, 0.3, 'Mark')

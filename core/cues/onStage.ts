@@ -1,7 +1,5 @@
 /**
- * What is on stage: the hand over the cues over the resting state. Intensity takes the highest
- * over the lists that ask for it; everything else comes from the list of the highest number that
- * sets it.
+ * What is on stage once everything has arrived: the hand over the cues over the resting state.
  */
 import { beamAt, type Beam } from '../kinematics/forward'
 import { HOME, type Pose } from '../kinematics/head'
@@ -15,14 +13,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import type { PlainValue, Value } from '../show/values'
-import { listsInOrder, stateAt } from './tracking'
-
-/** Values by `fixture attribute`. */
-export type ValueMap = ReadonlyMap<string, Value>
-
-export function valueKey(fixture: string, attribute: Attribute): string {
-  return `${fixture} ${attribute}`
-}
+import { playedBack, valueKey, type ValueMap } from './playback'
 
 /** What is left of the light of the others while some are brought out. */
 const DIMMED = 0.2
@@ -60,31 +51,6 @@ const EMPTY: ValueMap = new Map()
 
 export function handOf(show: Show, person: PersonId): ValueMap {
   return handsOf(show).get(person) ?? EMPTY
-}
-
-/** What the cues put on stage. */
-export const playedBack = derived(
-  ['cueValue', 'cue', 'cueList', 'paletteValue', 'fixture', 'fixturePlace', 'hangPlace', 'fixtureType', 'show'],
-  (show): ValueMap => {
-    const values = new Map<string, Value>()
-    for (const list of listsInOrder(show)) {
-      if (list.list.onStage === null) continue
-      for (const [key, stored] of stateAt(show, list, list.list.onStage)) {
-        const isHighest = stored.attribute === 'intensity' && list.list.intensityRule === 'highest'
-        const held = values.get(key)
-        if (isHighest && held && levelOf(show, stored.fixture, held) > levelOf(show, stored.fixture, stored.value))
-          continue
-        values.set(key, stored.value)
-      }
-    }
-    return values
-  },
-)
-
-function levelOf(show: Show, fixture: FixtureId, value: Value): number {
-  const rigged = rigOf(show).get(fixture)
-  const plain = rigged ? resolveValue(show, rigged, 'intensity', value).value : null
-  return plain?.kind === 'number' ? plain.number : 0
 }
 
 /** One fixture's part of the stage picture. */
@@ -188,17 +154,22 @@ export function stageWithoutHand(show: Show, person: PersonId): ReadonlyMap<Fixt
 }
 
 function picturesBy(show: Show, lookup: Lookup, person: PersonId, fixtures: Iterable<FixtureId>) {
-  const seenAs = highlightOf(show, person)
-  const seenBy = seenLookup(show, person, lookup)
+  const bringOut = bringingOut(show, person, lookup)
   const rig = rigOf(show)
   const picture = new Map<FixtureId, StageFixture>()
   for (const id of fixtures) {
     const rigged = rig.get(id)
-    if (!rigged) continue
-    const plain = pictureOf(show, rigged, lookup)
-    picture.set(id, seenAs ? broughtOut(plain, pictureOf(show, rigged, seenBy), seenAs) : plain)
+    if (rigged) picture.set(id, bringOut(pictureOf(show, rigged, lookup)))
   }
   return picture
+}
+
+/** How fixtures are seen while a person brings some out; as they are when nothing is brought out. */
+export function bringingOut(show: Show, person: PersonId, lookup: Lookup): (plain: StageFixture) => StageFixture {
+  const seenAs = highlightOf(show, person)
+  if (!seenAs) return (plain) => plain
+  const seenBy = seenLookup(show, person, lookup)
+  return (plain) => broughtOut(plain, pictureOf(show, plain.rigged, seenBy), seenAs)
 }
 
 /** A fixture with the light it is seen in; what it is set to stays what it is. */

@@ -1,7 +1,8 @@
 /** Which palettes the stage shows now. */
 import type { PaletteId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
-import { handOf, playedBack } from './onStage'
+import { handOf } from './onStage'
+import { playedBack } from './playback'
 
 /** Palettes that hold something on stage: by cues, where the hand does not lie over them, or in the hand. */
 export function palettesInUse(show: Show, person: PersonId): { inHand: Set<PaletteId>; onStage: Set<PaletteId> } {

@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { PLAIN_TIMES } from '../../tests/support/smallShow'
+import { PLAIN_LIST } from '../commands/addCueList'
+import { UNMARKED } from './marks'
 import { Draft } from '../show/draft'
 import { asCueId, asCueListId, asFixtureId, showId } from '../show/ids'
 import { emptyShow } from '../show/show'
@@ -14,15 +17,21 @@ const sheet = fc.array(fc.array(cell, { minLength: 3, maxLength: 3 }), { minLeng
 /** A show with the cues of a sheet, entered in an order that is not theirs. */
 function showOf(rows: readonly (readonly (number | null)[])[]) {
   const draft = new Draft(emptyShow(showId.parse('s')))
-  draft.put('cueList', list, { number: 1, name: 'Main', intensityRule: 'highest', onStage: null })
+  draft.put('cueList', list, { ...PLAIN_LIST, number: 1, name: 'Main' })
   for (const [i, row] of [...rows.entries()].reverse()) {
     const cue = asCueId(`c${i}`)
-    draft.put('cue', cue, { list, number: i + 1, name: '', note: '', rise: 1, fall: 1, move: null, travel: 'angle' })
+    draft.put('cue', cue, { list, number: i + 1, name: '', note: '', ...PLAIN_TIMES })
     row.forEach((level, f) => {
       const fixture = asFixtureId(FIXTURES[f] ?? '')
       if (level === null) return
       const value = { kind: 'number', number: level / 10 } as const
-      draft.put('cueValue', cueValueId(cue, fixture, 'intensity'), { cue, fixture, attribute: 'intensity', value })
+      draft.put('cueValue', cueValueId(cue, fixture, 'intensity'), {
+        cue,
+        fixture,
+        attribute: 'intensity',
+        value,
+        ...UNMARKED,
+      })
     })
   }
   return draft.result()

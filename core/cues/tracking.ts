@@ -47,15 +47,84 @@ export function cueValueId(cue: string, fixture: string, attribute: string): str
   return `${cue}.${fixture}.${attribute}`
 }
 
+/** Where a cue stands: its list, and its place in it from 0. */
+export interface CuePlace {
+  readonly list: ListInOrder
+  readonly at: number
+}
+
+const places = derived(['cue', 'cueList'], (show): ReadonlyMap<string, CuePlace> => {
+  const found = new Map<string, CuePlace>()
+  for (const list of listsInOrder(show)) list.cues.forEach(({ id }, at) => found.set(id, { list, at }))
+  return found
+})
+
+/** Where a cue stands; null for one that is not in the show. */
+export function placeOfCue(show: Show, cue: string): CuePlace | null {
+  return places(show).get(cue) ?? null
+}
+
+/** A value set down a list, and at which place of the list. */
+export interface CoursePoint {
+  readonly at: number
+  readonly stored: CueValue
+}
+
+/** What is set down a list, in order, by `fixture attribute`. */
+export type Course = ReadonlyMap<string, readonly CoursePoint[]>
+
+const NOTHING: Course = new Map()
+
+const courses = derived(['cueValue', 'cue', 'cueList'], (show): ReadonlyMap<string, Course> => {
+  const byCue = valuesByCue(show)
+  const all = new Map<string, Course>()
+  for (const { id, cues } of listsInOrder(show)) {
+    const course = new Map<string, CoursePoint[]>()
+    all.set(id, course)
+    for (const [at, cue] of cues.entries())
+      for (const stored of byCue.get(cue.id) ?? []) {
+        const key = `${stored.fixture} ${stored.attribute}`
+        const points = course.get(key)
+        if (points) points.push({ at, stored })
+        else course.set(key, [{ at, stored }])
+      }
+  }
+  return all
+})
+
+export function courseOf(show: Show, list: CueListId): Course {
+  return courses(show).get(list) ?? NOTHING
+}
+
+/** The latest of some points at or before a place; null where nothing has been set yet. */
+export function latestAt(points: readonly CoursePoint[], at: number): CoursePoint | null {
+  let low = 0
+  let high = points.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((points[middle]?.at ?? Infinity) <= at) low = middle + 1
+    else high = middle
+  }
+  return points[low - 1] ?? null
+}
+
 /** What a list holds at a cue, by `fixture attribute`: the latest value at or before it. */
 export type TrackedState = ReadonlyMap<string, CueValue>
 
+/** What a list holds at a cue. A cue of another list throws RangeError: a programmer's fault. */
 export function stateAt(show: Show, list: ListInOrder, cue: CueId): TrackedState {
+  const place = placeOfCue(show, cue)
+  if (place?.list.id !== list.id) throw new RangeError(`cue ${cue} does not stand in list ${list.id}`)
+  return stateAtPlace(show, list.id, place.at)
+}
+
+/** What a list holds at a place in it; nothing before its first cue. */
+export function stateAtPlace(show: Show, list: CueListId, at: number): TrackedState {
   const state = new Map<string, CueValue>()
-  const byCue = valuesByCue(show)
-  for (const { id } of list.cues) {
-    for (const value of byCue.get(id) ?? []) state.set(`${value.fixture} ${value.attribute}`, value)
-    if (id === cue) return state
+  if (at < 0) return state
+  for (const [key, points] of courseOf(show, list)) {
+    const latest = latestAt(points, at)
+    if (latest) state.set(key, latest.stored)
   }
   return state
 }

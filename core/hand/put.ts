@@ -1,5 +1,6 @@
 /** Writing into a person's hand, and reading what a fixture shows. */
-import { handValueId, playedBack, valueKey, type Lookup } from '../cues/onStage'
+import { handValueId, type Lookup } from '../cues/onStage'
+import { playedBack, valueKey } from '../cues/playback'
 import { resolveValue } from '../palettes/resolve'
 import { solveZoom } from '../palettes/solve'
 import type { Draft } from '../show/draft'

@@ -32,6 +32,8 @@ export function removePalettes(show: Show, draft: Draft, palettes: ReadonlySet<s
       if (value === null) draft.remove(kind, id)
       else draft.put(kind, id, { ...held, value })
     }
+  for (const [id, held] of show.all.cueValue)
+    if (held.source !== null && palettes.has(held.source)) draft.put('cueValue', id, { ...held, source: null })
   for (const [id, held] of show.all.handValue)
     if (held.source !== null && palettes.has(held.source)) draft.put('handValue', id, { ...held, source: null })
   for (const [id, stored] of show.all.paletteValue) {

@@ -78,7 +78,15 @@ describe('the effects of a change', () => {
   it('of anything else: nothing', () => {
     const desk = programmed()
     const effects = after(desk, (d) => d.level('13', 'intensity', 0.3))
-    expect(effects).toEqual({ palettes: [], changed: [], cues: [], losingReach: [], staysBehind: [] })
+    expect(effects).toEqual({
+      palettes: [],
+      changed: [],
+      cues: [],
+      losingReach: [],
+      staysBehind: [],
+      looks: [],
+      held: [],
+    })
     expect(effectsInWords(effects)).toBe('nothing aimed changes')
   })
 })

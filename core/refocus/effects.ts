@@ -9,11 +9,12 @@ import { HOME } from '../kinematics/head'
 import { SAME_PLACE } from '../geometry/tolerance'
 import { contentsOf, paletteValueFor, palettesInOrder, resolveValue } from '../palettes/resolve'
 import { solvePosition, type SolvedPosition } from '../palettes/solve'
-import { listsInOrder, valuesByCue } from '../cues/tracking'
+import { cueValueId, listsInOrder, valuesByCue } from '../cues/tracking'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { targetsOf, type PlacedTarget } from '../show/targets'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { bothIn, changedValues, type CueEffect, type ValueEffect } from './changedValues'
+import { changedLooks, type LookEffect } from './cueLooks'
 import type { CueValue } from '../show/entities'
 import type { Show } from '../show/show'
 import type { PlainValue, Value } from '../show/values'
@@ -50,6 +51,10 @@ export interface Effects {
   readonly cues: readonly CueEffect[]
   readonly losingReach: readonly FixtureId[]
   readonly staysBehind: readonly StayingBehind[]
+  /** Cues that look different because cues themselves change. */
+  readonly looks: readonly LookEffect[]
+  /** Values of cues that are held as they were. */
+  readonly held: readonly CueValue[]
 }
 
 type Verdict = { readonly kind: 'same' } | { readonly kind: 'follows' | 'stays'; readonly effect: FixtureEffect }
@@ -144,7 +149,22 @@ export function effectsOf(before: Show, after: Show): Effects {
   const positions = cueEffects(before, after, comparison, behind, losing)
   const changed = changedValues(before, after)
   const cues = bothIn(before, positions, changed.cues)
-  return { palettes, changed: changed.palettes, cues, losingReach: [...losing], staysBehind: behind }
+  return {
+    palettes,
+    changed: changed.palettes,
+    cues,
+    losingReach: [...losing],
+    staysBehind: behind,
+    looks: changedLooks(before, after),
+    held: newlyHeld(before, after),
+  }
+}
+
+function newlyHeld(before: Show, after: Show): CueValue[] {
+  if (before.all.cueValue === after.all.cueValue) return []
+  return [...after.all.cueValue].flatMap(([id, stored]) =>
+    stored.mark === 'held' && before.all.cueValue.get(id)?.mark !== 'held' ? [stored] : [],
+  )
 }
 
 function paletteEffects(before: Show, after: Show, comparison: Comparison, behind: StayingBehind[]): PaletteEffect[] {
@@ -180,6 +200,23 @@ function judgePalette(
   return valueAfter ? comparison.judge(fixture, valueBefore, valueAfter) : SAME
 }
 
+/**
+ * What a cue sets of positions: as it was, but held where the change holds it, and with what it is
+ * given back after a cue that holds.
+ */
+function positionsIn(before: Show, after: Show, cue: CueId): CueValue[] {
+  const then = valuesByCue(before).get(cue) ?? []
+  if (before.all.cueValue === after.all.cueValue) return then.filter(({ attribute }) => attribute === 'position')
+  const kept = then.map((stored) => {
+    const is = after.all.cueValue.get(cueValueId(cue, stored.fixture, stored.attribute))
+    return is?.mark === 'held' ? is : stored
+  })
+  const given = (valuesByCue(after).get(cue) ?? []).filter(
+    ({ fixture, attribute }) => !before.all.cueValue.has(cueValueId(cue, fixture, attribute)),
+  )
+  return [...kept, ...given].filter(({ attribute }) => attribute === 'position')
+}
+
 /** The fixtures a palette gives a position: those it names, or all where it serves a type or any. */
 export function fixturesServed(show: Show, palette: PaletteId): FixtureId[] {
   const contents = contentsOf(show).get(palette)
@@ -212,9 +249,8 @@ function cueEffects(
     const following = new Set<FixtureId>()
     for (const { id } of list.cues) {
       let sets = false
-      for (const stored of valuesByCue(before).get(id) ?? []) {
-        if (stored.attribute !== 'position') continue
-        const verdict = judge(stored)
+      for (const stored of positionsIn(before, after, id)) {
+        const verdict = stored.mark === 'held' ? SAME : judge(stored)
         if (verdict.kind === 'follows') {
           following.add(stored.fixture)
           sets = true

@@ -7,11 +7,11 @@ function count(n: number, one: string, many: string): string {
 
 /** "2 palettes, 14 cues follow; 1 fixture falls out of reach; 3 values stay behind". */
 export function effectsInWords(effects: Effects): string {
-  const { cues, losingReach, staysBehind } = effects
+  const { cues, losingReach, staysBehind, looks, held } = effects
   const palettes = new Set([...effects.palettes, ...effects.changed].map(({ palette }) => palette))
   const follow =
     palettes.size + cues.length === 0
-      ? 'nothing aimed changes'
+      ? looksInWords(looks.length)
       : `${count(palettes.size, 'palette', 'palettes')}, ${count(cues.length, 'cue', 'cues')} ${
           palettes.size + cues.length === 1 ? 'follows' : 'follow'
         }`
@@ -19,7 +19,12 @@ export function effectsInWords(effects: Effects): string {
   if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
   if (staysBehind.length > 0)
     parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
+  if (held.length > 0) parts.push(`${count(held.length, 'value is', 'values are')} held as they were`)
   return parts.join('; ')
+}
+
+function looksInWords(looks: number): string {
+  return looks === 0 ? 'nothing aimed changes' : `${count(looks, 'cue looks', 'cues look')} different`
 }
 
 /** "0.80 m", or in millimetres below a centimetre. */

@@ -59,6 +59,16 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
   cueValue: [
     { field: 'cue', to: 'cue' },
     { field: 'fixture', to: 'fixture' },
+    { field: 'source', to: 'palette' },
+  ],
+  cueTime: [
+    { field: 'cue', to: 'cue' },
+    { field: 'fixture', to: 'fixture' },
+  ],
+  cueRun: [
+    { field: 'list', to: 'cueList' },
+    { field: 'cue', to: 'cue' },
+    { field: 'from', to: 'cue' },
   ],
   handValue: [
     { field: 'person', to: 'person' },
@@ -139,6 +149,8 @@ const KINDS_IN_ORDER = [
   'cueList',
   'cue',
   'cueValue',
+  'cueTime',
+  'cueRun',
   'handValue',
   'highlighted',
   'workingSetMember',

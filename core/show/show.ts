@@ -40,6 +40,8 @@ export function emptyShow(id: ShowId): Show {
       cueList: new Map(),
       cue: new Map(),
       cueValue: new Map(),
+      cueTime: new Map(),
+      cueRun: new Map(),
       handValue: new Map(),
       highlighted: new Map(),
       workingSet: new Map(),

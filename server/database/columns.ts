@@ -18,6 +18,14 @@ export function decimal(name: string): Column {
   return { write: (value) => ({ [name]: value }), read: (row) => Number(row[name]) }
 }
 
+/** A whole number too large for PostgreSQL's integer; it hands these out as text as well. */
+export function whole(name: string): Column {
+  return {
+    write: (value) => ({ [name]: value }),
+    read: (row) => (row[name] === null ? null : Number(row[name])),
+  }
+}
+
 /** A true value: an aim, a shape. */
 export function json(name: string): Column {
   return {

@@ -1,7 +1,7 @@
 /** Which table holds which kind, and which columns its fields. */
 import { ENTITY_SCHEMAS, type EntityOf, type Kind } from '#core/show/entities'
 import type { z } from 'zod'
-import { decimal, json, parts, plain, point, type Column, type Row } from './columns'
+import { decimal, json, parts, plain, point, whole, type Column, type Row } from './columns'
 
 interface Table<K extends Kind> {
   readonly name: string
@@ -156,7 +156,12 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       number: decimal('number'),
       name: plain('name'),
       intensityRule: plain('intensity_rule'),
+      priority: plain('priority'),
+      level: plain('level'),
+      take: plain('take'),
+      heldBack: plain('held_back'),
       onStage: plain('on_stage'),
+      pausedAt: whole('paused_at'),
     },
   },
   cue: {
@@ -169,10 +174,36 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       rise: plain('rise'),
       fall: plain('fall'),
       move: plain('move'),
+      delay: plain('delay'),
+      follow: plain('follow'),
       travel: plain('travel'),
     },
   },
-  cueValue: { name: 'cue_value', columns: { cue: plain('cue'), fixture: plain('fixture'), ...value } },
+  cueValue: {
+    name: 'cue_value',
+    columns: { cue: plain('cue'), fixture: plain('fixture'), ...value, mark: plain('mark'), source: plain('source') },
+  },
+  cueTime: {
+    name: 'cue_time',
+    columns: {
+      cue: plain('cue'),
+      fixture: plain('fixture'),
+      family: plain('family'),
+      seconds: plain('seconds'),
+      delay: plain('delay'),
+    },
+  },
+  cueRun: {
+    name: 'cue_run',
+    columns: {
+      list: plain('list'),
+      cue: plain('cue'),
+      from: plain('from'),
+      startedAt: whole('started_at'),
+      seconds: plain('seconds'),
+      settled: plain('settled'),
+    },
+  },
   handValue: {
     name: 'hand_value',
     columns: { person: plain('person'), fixture: plain('fixture'), ...value, source: plain('source') },

@@ -58,7 +58,10 @@ export class House {
   async createShow(name: string, person: PersonId): Promise<ShowId> {
     const id = showId.parse(randomUUID())
     const input = { name, venue: PLAIN_VENUE, types: [...OSTREL_TYPES] }
-    const outcome = runCommand(emptyShow(id), 'beginShow', input, commandId.parse(randomUUID()), person)
+    const outcome = runCommand(emptyShow(id), 'beginShow', input, commandId.parse(randomUUID()), {
+      person,
+      now: Date.now(),
+    })
     if (!outcome.ok) throw new RangeError(outcome.refusal.message)
     const show = applyChanges(emptyShow(id), outcome.changes)
     await this.knex.transaction((transaction) => writeWholeShow(transaction, show))

@@ -179,7 +179,7 @@ export class LiveShow {
   #planCommand({ id, name, input, person, window, seenRevision }: CommandRequest): Plan {
     if (!isCommandName(name))
       return { refused: { code: 'unknown command', message: `There is no command “${name}”.` }, status: 400 }
-    const outcome = runCommand(this.#show, name, input, id, person)
+    const outcome = runCommand(this.#show, name, input, id, { person, now: Date.now() })
     if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
     if (outcome.changes.length === 0) return { nothing: null }
     const stale = this.#writtenByOthersSince(outcome.changes, window, seenRevision)

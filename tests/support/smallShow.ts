@@ -25,6 +25,9 @@ const place = {
   mode: null,
 }
 
+/** A second for everything, by angle, when called. */
+export const PLAIN_TIMES = { rise: 1, fall: 1, move: null, delay: 0, follow: 'wait', travel: 'angle' } as const
+
 function buildSmallShow(): Show {
   const builder = new ShowBuilder('small', 'anna')
   builder.run('beginShow', { name: 'Small', venue: harbourHall, types: [...OSTREL_TYPES] })
@@ -61,6 +64,8 @@ const SMALL = buildSmallShow()
 export class Desk {
   show: Show
   readonly person: PersonId
+  /** What the clock says, milliseconds. */
+  now = 0
   #commands = 0
 
   constructor(show: Show = SMALL, person = 'anna') {
@@ -84,7 +89,10 @@ export class Desk {
 
   attempt<N extends CommandName>(name: N, input: CommandInput<N>): Outcome {
     this.#commands += 1
-    return runCommand(this.show, name, input, commandId.parse(`${this.person}${this.#commands}`), this.person)
+    return runCommand(this.show, name, input, commandId.parse(`${this.person}${this.#commands}`), {
+      person: this.person,
+      now: this.now,
+    })
   }
 
   /** Runs a command that must be done; returns its label. */
@@ -128,10 +136,7 @@ export class Desk {
       list: this.choose.list(1),
       number,
       name,
-      rise: 1,
-      fall: 1,
-      move: null,
-      travel: 'angle',
+      ...PLAIN_TIMES,
     })
   }
 

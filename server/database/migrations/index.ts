@@ -4,12 +4,14 @@ import * as show from './001_show'
 import * as rigRoom from './002_rig_room'
 import * as selection from './003_selection'
 import * as palettes from './004_palettes'
+import * as cues from './005_cues'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
   '002_rig_room': rigRoom,
   '003_selection': selection,
   '004_palettes': palettes,
+  '005_cues': cues,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -23,5 +23,5 @@ export default defineApi(async (event) => {
   }
   const { show, revision } = live
   const all = Object.fromEntries(KINDS.map((kind) => [kind, [...show.all[kind]]]))
-  return { id: show.id, revision, person, undo: live.undoState(person), all }
+  return { id: show.id, revision, person, now: Date.now(), undo: live.undoState(person), all }
 })

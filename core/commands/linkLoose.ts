@@ -1,0 +1,61 @@
+/** Links values that were stored by hand to palettes; lets held values follow their palette again. */
+import { z } from 'zod'
+import { putCueValue } from '../cues/marks'
+import { cueValueId } from '../cues/tracking'
+import { paletteValueFor } from '../palettes/resolve'
+import { Draft } from '../show/draft'
+import { ATTRIBUTES } from '../show/families'
+import { cueId, fixtureId, paletteId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import { command, done, refuse } from './command'
+import { gone } from './refusals'
+
+const one = { cue: cueId, fixture: fixtureId, attribute: z.enum(ATTRIBUTES) }
+
+export const linkLoose = command({
+  input: z.strictObject({ links: z.array(z.strictObject({ ...one, palette: paletteId })).min(1, 'choose a value') }),
+  undoable: true,
+  run(show, { links }) {
+    const draft = new Draft(show)
+    for (const { cue, fixture, attribute, palette } of links) {
+      const known = show.all.palette.get(palette)
+      if (!known) return gone('palette', 'links')
+      const stored = show.all.cueValue.get(cueValueId(cue, fixture, attribute))
+      const rigged = rigOf(show).get(fixture)
+      if (!stored || !rigged) continue
+      if (paletteValueFor(show, palette, rigged, attribute) === null)
+        return refuse(
+          'serves none',
+          `${known.name} holds no ${attribute} for fixture ${rigged.fixture.number}.`,
+          'links',
+        )
+      putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
+    }
+    const changes = draft.changes()
+    if (changes.length === 0) return refuse('nothing loose', 'These values are linked already, or gone.', 'links')
+    const names = new Set(links.map(({ palette }) => show.all.palette.get(palette)?.name ?? ''))
+    const to = names.size === 1 ? [...names].join('') : `${names.size} palettes`
+    return done(changes, `link ${changes.length} ${changes.length === 1 ? 'value' : 'values'} to ${to}`)
+  },
+})
+
+export const followAgain = command({
+  input: z.strictObject({ values: z.array(z.strictObject(one)).min(1, 'choose a value') }),
+  undoable: true,
+  run(show, { values }) {
+    const draft = new Draft(show)
+    for (const { cue, fixture, attribute } of values) {
+      const stored = show.all.cueValue.get(cueValueId(cue, fixture, attribute))
+      const palette = stored?.mark === 'held' ? stored.source : null
+      if (stored && palette !== null) putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
+    }
+    const changes = draft.changes()
+    if (changes.length === 0)
+      return refuse(
+        'nothing to follow',
+        'These values were not held away from a palette that is still there.',
+        'values',
+      )
+    return done(changes, `let ${changes.length} held ${changes.length === 1 ? 'value' : 'values'} follow again`)
+  },
+})

@@ -1,0 +1,140 @@
+/** Find and replace: one palette by another in cues, one fixture by another in the whole show. */
+import { z } from 'zod'
+import { putCueValue } from '../cues/marks'
+import { cueTimeId } from '../cues/times'
+import type { cueValueId } from '../cues/tracking'
+import { handValueId } from '../cues/onStage'
+import { paletteValueFor, paletteValueId } from '../palettes/resolve'
+import { solvePosition } from '../palettes/solve'
+import { HOME } from '../kinematics/head'
+import { Draft } from '../show/draft'
+import { cueId, fixtureId, paletteId, type FixtureId } from '../show/ids'
+import { rigOf, type RiggedFixture } from '../show/rig'
+import type { Show } from '../show/show'
+import { targetsOf } from '../show/targets'
+import type { Value } from '../show/values'
+import { command, done, refuse } from './command'
+import { gone } from './refusals'
+
+/** Puts one palette where another stands, where it holds something for the fixture. */
+export const replacePaletteInCues = command({
+  input: z.strictObject({
+    from: paletteId,
+    to: paletteId,
+    /** Null for all cues, and for all fixtures. */
+    cues: z.array(cueId).min(1).nullable(),
+    fixtures: z.array(fixtureId).min(1).nullable(),
+  }),
+  undoable: true,
+  run(show, { from, to, cues, fixtures }) {
+    const [before, after] = [show.all.palette.get(from), show.all.palette.get(to)]
+    if (!before) return gone('palette', 'from')
+    if (!after) return gone('palette', 'to')
+    if (from === to) return refuse('same palette', 'Choose two different palettes.', 'to')
+    const draft = new Draft(show)
+    let replaced = 0
+    let left = 0
+    for (const stored of show.all.cueValue.values()) {
+      if (stored.value.kind !== 'link' || stored.value.palette !== from) continue
+      if ((cues && !cues.includes(stored.cue)) || (fixtures && !fixtures.includes(stored.fixture))) continue
+      const rigged = rigOf(show).get(stored.fixture)
+      if (rigged && paletteValueFor(show, to, rigged, stored.attribute) !== null) {
+        putCueValue(draft, { ...stored, value: { kind: 'link', palette: to } }, stored)
+        replaced += 1
+      } else left += 1
+    }
+    if (replaced === 0)
+      return refuse(
+        'nothing replaced',
+        left > 0
+          ? `${after.name} holds nothing for the fixtures that ${before.name} stands for there.`
+          : `${before.name} does not stand in these cues.`,
+        'to',
+      )
+    const stay = left > 0 ? `; ${left} stay, for which ${after.name} holds nothing` : ''
+    return done(draft.changes(), `put ${after.name} where ${before.name} stood (${replaced} values)${stay}`)
+  },
+})
+
+/** An aim keeps its place and is solved anew for another head; everything else is taken as it is. */
+function forFixture(show: Show, value: Value, to: RiggedFixture): Value {
+  if (value.kind !== 'aim') return value
+  const free = { ...value, choice: null }
+  const solved = solvePosition(to.mount, targetsOf(show), free, HOME)
+  return solved.point === null ? free : { ...value, choice: { side: solved.side, pan: solved.pose.pan } }
+}
+
+/** Puts a fixture in another's place everywhere: palettes, groups, cues, hands. The other is left with nothing. */
+export const replaceFixture = command({
+  input: z.strictObject({ from: fixtureId, to: fixtureId }),
+  undoable: true,
+  run(show, { from, to }) {
+    const [before, after] = [show.all.fixture.get(from), show.all.fixture.get(to)]
+    const rigged = rigOf(show).get(to)
+    if (!before) return gone('fixture', 'from')
+    if (!after || !rigged) return gone('fixture', 'to')
+    if (from === to) return refuse('same fixture', 'Choose two different fixtures.', 'to')
+    const draft = new Draft(show)
+    const angles = moveValues(show, draft, from, rigged)
+    moveMemberships(show, draft, from, to)
+    const raw = angles > 0 ? `; ${angles} raw angles stay as they are and will point elsewhere` : ''
+    return done(draft.changes(), `put fixture ${after.number} in the place of ${before.number}${raw}`)
+  },
+})
+
+/** Returns how many raw angles went over as they were. */
+function moveValues(show: Show, draft: Draft, from: FixtureId, to: RiggedFixture): number {
+  let angles = 0
+  const has = (attribute: Parameters<typeof cueValueId>[2]) => to.type.has.some((known) => known === attribute)
+  const solved = (value: Value) => {
+    if (value.kind === 'angles') angles += 1
+    return forFixture(show, value, to)
+  }
+  for (const [id, stored] of show.all.cueValue) {
+    if (stored.fixture !== from) continue
+    draft.remove('cueValue', id)
+    if (has(stored.attribute)) putCueValue(draft, { ...stored, fixture: to.id, value: solved(stored.value) }, stored)
+  }
+  for (const [id, stored] of show.all.paletteValue) {
+    if (stored.fixture !== from) continue
+    draft.remove('paletteValue', id)
+    if (has(stored.attribute))
+      draft.put('paletteValue', paletteValueId(stored.palette, stored.attribute, { own: to.id }), {
+        ...stored,
+        fixture: to.id,
+        value: solved(stored.value),
+      })
+  }
+  for (const [id, held] of show.all.handValue) {
+    if (held.fixture !== from) continue
+    draft.remove('handValue', id)
+    if (has(held.attribute))
+      draft.put('handValue', handValueId(held.person, to.id, held.attribute), {
+        ...held,
+        fixture: to.id,
+        value: solved(held.value),
+      })
+  }
+  return angles
+}
+
+function moveMemberships(show: Show, draft: Draft, from: FixtureId, to: FixtureId): void {
+  for (const [id, member] of show.all.groupMember) {
+    if (member.fixture !== from) continue
+    const isMember = [...show.all.groupMember.values()].some((m) => m.fixture === to && m.group === member.group)
+    draft.remove('groupMember', id)
+    if (!isMember) draft.put('groupMember', `${member.group}.${to}`, { ...member, fixture: to })
+  }
+  for (const [id, member] of show.all.workingSetMember) {
+    if (member.fixture !== from) continue
+    const isMember = [...show.all.workingSetMember.values()].some(
+      (m) => m.fixture === to && m.workingSet === member.workingSet,
+    )
+    draft.remove('workingSetMember', id)
+    if (!isMember) draft.put('workingSetMember', `${member.workingSet}.${to}`, { ...member, fixture: to })
+  }
+  for (const [id, time] of show.all.cueTime) {
+    if (time.fixture !== from) continue
+    draft.remove('cueTime', id).put('cueTime', cueTimeId(time.cue, to, time.family), { ...time, fixture: to })
+  }
+}

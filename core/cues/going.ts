@@ -1,0 +1,100 @@
+/** Starting cues: what is written when a list goes somewhere. */
+import type { Draft } from '../show/draft'
+import { cueRun } from '../show/entities'
+import type { CueId } from '../show/ids'
+import type { Show } from '../show/show'
+import { placeOfCue, type ListInOrder } from './tracking'
+import { endOf, runsOf } from './tracks'
+
+interface Start {
+  /** Milliseconds by the server's clock. */
+  readonly now: number
+  /** How long everything takes; null for the cue's own times. */
+  readonly seconds: number | null
+  newId(): string
+}
+
+/**
+ * Starts a cue of a list, or for null takes the list off the stage. In the cue's own times it
+ * brings the cues with it that start together with it.
+ */
+export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId | null, start: Start): void {
+  const now = list.list.pausedAt ?? start.now
+  tidyRuns(show, draft, list, cue, now, start.seconds === 0)
+  if (list.list.pausedAt !== null) resume(show, draft, list, start.now)
+  let from = list.list.onStage
+  for (const next of cue !== null && start.seconds === null ? withFollowers(list, cue) : [cue]) {
+    const settled = start.seconds === 0
+    if (!(settled && next === null))
+      draft.put('cueRun', start.newId(), {
+        list: list.id,
+        cue: next,
+        from: settled ? null : from,
+        startedAt: start.now,
+        seconds: start.seconds,
+        settled,
+      })
+    from = next
+  }
+  draft.set('cueList', list.id, 'onStage', from)
+}
+
+/**
+ * What has arrived is marked so; what is started anew is forgotten. A list that goes back takes
+ * everything it holds anew.
+ */
+function tidyRuns(show: Show, draft: Draft, list: ListInOrder, to: CueId | null, now: number, isJump: boolean) {
+  const target = to === null ? -1 : (placeOfCue(show, to)?.at ?? -1)
+  const { onStage } = list.list
+  const isBack = target < (onStage === null ? -1 : (placeOfCue(show, onStage)?.at ?? -1))
+  const underWay = isJump ? new Set<string>() : runsUnderWay(show, list, now)
+  for (const { id, ...run } of runsOf(show, list.id)) {
+    if (underWay.has(id)) continue
+    const at = run.cue === null ? Infinity : (placeOfCue(show, run.cue)?.at ?? Infinity)
+    if (isBack || at >= target) draft.remove('cueRun', id)
+    else if (!run.settled) draft.put('cueRun', id, { ...run, from: null, settled: true })
+  }
+}
+
+/** Runs that have not arrived, and those one of them set out from while they had not. */
+function runsUnderWay(show: Show, list: ListInOrder, now: number): Set<string> {
+  const underWay = new Set<string>()
+  let earliest = now
+  for (const { id, ...run } of [...runsOf(show, list.id)].reverse()) {
+    if (run.settled || endOf(show, run) <= earliest) continue
+    underWay.add(id)
+    earliest = Math.min(earliest, run.startedAt)
+  }
+  return underWay
+}
+
+/** Lets a paused list run on: what was under way comes as much later as it stood still. */
+export function resume(show: Show, draft: Draft, list: ListInOrder, now: number): void {
+  const { pausedAt } = list.list
+  if (pausedAt === null) return
+  const after = draft.result().all.cueRun
+  for (const { id } of runsOf(show, list.id)) {
+    const run = after.get(id)
+    if (run && !run.settled)
+      draft.put('cueRun', id, cueRun.parse({ ...run, startedAt: run.startedAt + (now - pausedAt) }))
+  }
+  draft.set('cueList', list.id, 'pausedAt', null)
+}
+
+/** A cue with those after it that start together with it. */
+function withFollowers(list: ListInOrder, cue: CueId): CueId[] {
+  const at = list.cues.findIndex(({ id }) => id === cue)
+  const rest = list.cues.slice(at + 1)
+  const end = rest.findIndex(({ cue: { follow } }) => follow !== 'with')
+  return [cue, ...rest.slice(0, end === -1 ? rest.length : end).map(({ id }) => id)]
+}
+
+/** The cue that comes by itself after the one on stage, and when; null when the list waits to be called. */
+export function followerOf(show: Show, list: ListInOrder): { readonly cue: CueId; readonly at: number } | null {
+  const { onStage, pausedAt } = list.list
+  if (onStage === null || pausedAt !== null) return null
+  const next = list.cues[(placeOfCue(show, onStage)?.at ?? Infinity) + 1]
+  if (next?.cue.follow !== 'after') return null
+  const run = runsOf(show, list.id).findLast((one) => one.cue === onStage && !one.settled && one.seconds === null)
+  return run ? { cue: next.id, at: endOf(show, run) } : null
+}

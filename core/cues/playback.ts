@@ -1,0 +1,152 @@
+/**
+ * What the lists together put on stage. Intensity takes the highest over lists of one priority that
+ * ask for it; everything else, and intensity of the other lists, the latest.
+ */
+import { resolveValue } from '../palettes/resolve'
+import { derived } from '../show/derived'
+import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { FixtureId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+import type { Value } from '../show/values'
+import { listsInOrder } from './tracking'
+import { endOf, over, playing, runsOf, type ListTrack, type Move, type Track } from './tracks'
+
+/** How far a move has come at an instant, 0 to 1; motion is even. */
+export function progressOf(move: Move, now: number): number {
+  const at = move.stoppedAt === null ? now : Math.min(now, move.stoppedAt)
+  if (at < move.startsAt) return 0
+  if (move.lasts <= 0) return 1
+  return Math.min(1, (at - move.startsAt) / move.lasts)
+}
+
+/** Whether a value still moves, or waits to, at an instant. */
+export function isMoving(track: Track, now: number): boolean {
+  return track.move !== null && progressOf(track.move, now) < 1
+}
+
+/** An intensity, 0 to 1, or null where the track has none. */
+export function levelOf(show: Show, fixture: FixtureId, value: Value | null): number | null {
+  const rigged = rigOf(show).get(fixture)
+  const plain = rigged && value ? resolveValue(show, rigged, 'intensity', value).value : null
+  return plain?.kind === 'number' ? plain.number : null
+}
+
+/** The ends of a list's levels: its master scales them, and where it has none it meets what lies under it. */
+interface Ends {
+  readonly scale: number
+  readonly under: number
+}
+
+/** The level a track has at an instant; null where it has none by then. */
+function levelAt(show: Show, fixture: FixtureId, track: Track, now: number, ends: Ends): number | null {
+  const own = levelOf(show, fixture, track.value)
+  const end = own === null ? null : own * ends.scale
+  if (!track.move) return end
+  const t = progressOf(track.move, now)
+  if (t >= 1) return end
+  const begin = levelAt(show, fixture, track.move.from, track.move.leftAt, ends)
+  if (begin === null && end === null) return null
+  const from = begin ?? ends.under
+  return from + ((end ?? ends.under) - from) * t
+}
+
+/** Who gives a fixture its intensity, and how much; null where no list does. */
+interface Lit {
+  readonly level: number
+  readonly track: ListTrack
+}
+
+/** The intensity of a fixture from the tracks of all lists, the one that counts last. `now` Infinity is their end. */
+export function litBy(show: Show, tracks: readonly ListTrack[], now: number): Lit | null {
+  return tracks.reduce<Lit | null>((lit, track) => {
+    const { level: scale, intensityRule, priority } = track.list.list
+    const isHighest = intensityRule === 'highest'
+    const level = levelAt(show, track.fixture, track, now, { scale, under: isHighest ? 0 : (lit?.level ?? 0) })
+    if (level === null) return lit
+    const isBeaten = isHighest && lit?.track.list.list.priority === priority && lit.level > level
+    return isBeaten ? lit : { level, track }
+  }, null)
+}
+
+/** The track that counts for anything but intensity, with what lies under it. */
+export function trackOf(tracks: readonly ListTrack[]): Track {
+  return tracks.reduce<Track>((under, track) => over(track, under), { value: null, move: null })
+}
+
+/** Values by `fixture attribute`. */
+export type ValueMap = ReadonlyMap<string, Value>
+
+export function valueKey(fixture: string, attribute: Attribute): string {
+  return `${fixture} ${attribute}`
+}
+
+/** What the cues put on stage once everything has arrived. */
+export const playedBack = derived(
+  [
+    'cueRun',
+    'cueValue',
+    'cue',
+    'cueList',
+    'cueTime',
+    'paletteValue',
+    'fixture',
+    'fixturePlace',
+    'hangPlace',
+    'fixtureType',
+    'show',
+  ],
+  (show): ValueMap => {
+    const values = new Map<string, Value>()
+    for (const [key, tracks] of playing(show)) {
+      const value = tracks[0]?.attribute === 'intensity' ? endLevel(show, tracks) : trackOf(tracks).value
+      if (value !== null) values.set(key, value)
+    }
+    return values
+  },
+)
+
+/** The stored value where it counts as it is, else the level it comes to. */
+function endLevel(show: Show, tracks: readonly ListTrack[]): Value | null {
+  const lit = litBy(show, tracks, Infinity)
+  if (!lit) return null
+  if (lit.track.value !== null && lit.track.list.list.level === 1) return lit.track.value
+  return { kind: 'number', number: lit.level }
+}
+
+/** Fixtures something of which is on its way, with their tracks by attribute. */
+export interface MovingFixture {
+  readonly id: FixtureId
+  readonly tracks: ReadonlyMap<Attribute, readonly ListTrack[]>
+}
+
+/** Fixtures of which a list moves something, whatever the time; the newest runs decide. */
+export const movingFixtures = derived(
+  ['cueRun', 'cueValue', 'cue', 'cueList', 'cueTime'],
+  (show): readonly MovingFixture[] => {
+    const running = listsInOrder(show).some(({ id }) => runsOf(show, id).some(({ settled }) => !settled))
+    if (!running) return []
+    const found = new Map<FixtureId, Map<Attribute, readonly ListTrack[]>>()
+    for (const tracks of playing(show).values()) {
+      const [first] = tracks
+      if (!first || !tracks.some(({ move }) => move)) continue
+      found.set(first.fixture, new Map())
+    }
+    for (const [id, tracks] of found)
+      for (const attribute of ATTRIBUTES) {
+        const known = playing(show).get(valueKey(id, attribute))
+        if (known) tracks.set(attribute, known)
+      }
+    return [...found].map(([id, tracks]) => ({ id, tracks }))
+  },
+)
+
+/** Until when something is on its way, milliseconds; 0 when nothing runs or everything is paused. */
+export const movesUntil = derived(['cueRun', 'cueList', 'cue', 'cueTime'], (show): number => {
+  let until = 0
+  for (const { id, list } of listsInOrder(show)) {
+    if (list.pausedAt !== null) continue
+    for (const run of runsOf(show, id)) if (!run.settled) until = Math.max(until, endOf(show, run))
+  }
+  return until
+})

@@ -1,0 +1,75 @@
+/** How long the parts of a cue take: its own times, and those of families and fixtures where they differ. */
+import { derived } from '../show/derived'
+import type { Cue, CueTime } from '../show/entities'
+import { familyOf, type Attribute } from '../show/families'
+import type { Show } from '../show/show'
+
+/** Seconds waited before something begins, and seconds it then takes. */
+export interface Timing {
+  readonly delay: number
+  readonly seconds: number
+}
+
+const timesByCue = derived(['cueTime'], (show): ReadonlyMap<string, readonly CueTime[]> => {
+  const byCue = new Map<string, CueTime[]>()
+  for (const time of show.all.cueTime.values()) {
+    const times = byCue.get(time.cue)
+    if (times) times.push(time)
+    else byCue.set(time.cue, [time])
+  }
+  return byCue
+})
+
+/** The times of its own that a cue has. */
+export function timesOf(show: Show, cue: string): readonly CueTime[] {
+  return timesByCue(show).get(cue) ?? []
+}
+
+/** One time a cue, fixture and family; null for either stands for all of them. */
+export function cueTimeId(cue: string, fixture: string | null, family: string | null): string {
+  return `${cue}.${fixture ?? 'all'}.${family ?? 'all'}`
+}
+
+/**
+ * How an attribute of a fixture comes into a cue. The narrowest time counts: of the fixture and the
+ * family, of the fixture, of the family, else the cue's own. `way` matters to intensity alone.
+ */
+export function timingOf(
+  show: Show,
+  id: string,
+  cue: Cue,
+  fixture: string,
+  attribute: Attribute,
+  way: 'up' | 'down',
+): Timing {
+  const own = ownTiming(cue, attribute, way)
+  const times = timesOf(show, id)
+  if (times.length === 0) return own
+  const family = familyOf(attribute)
+  const fitting = [
+    times.find((t) => t.fixture === fixture && t.family === family),
+    times.find((t) => t.fixture === fixture && t.family === null),
+    times.find((t) => t.fixture === null && t.family === family),
+  ]
+  return {
+    delay: fitting.find((t) => t && t.delay !== null)?.delay ?? own.delay,
+    seconds: fitting.find((t) => t && t.seconds !== null)?.seconds ?? own.seconds,
+  }
+}
+
+function ownTiming({ rise, fall, move, delay }: Cue, attribute: Attribute, way: 'up' | 'down'): Timing {
+  if (attribute !== 'intensity') return { delay, seconds: move ?? rise }
+  return { delay, seconds: way === 'up' ? rise : fall }
+}
+
+/** Seconds from the start of a cue until everything in it has arrived. */
+export function lengthOf(show: Show, id: string): number {
+  const cue = show.all.cue.get(id)
+  if (!cue) return 0
+  const longest = Math.max(cue.rise, cue.fall, cue.move ?? 0)
+  const own = cue.delay + longest
+  return timesOf(show, id).reduce(
+    (most, { seconds, delay }) => Math.max(most, (delay ?? cue.delay) + (seconds ?? longest)),
+    own,
+  )
+}

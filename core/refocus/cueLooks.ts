@@ -1,0 +1,114 @@
+/**
+ * What a change of cues themselves does to how they look: cues moved, copied, taken out, or given
+ * other values, and the later ones that carry from them. What palettes and the stage do to cues
+ * whose values stay as they are is told elsewhere.
+ */
+import equal from 'fast-deep-equal'
+import { distance } from '../geometry/vector'
+import { HOME } from '../kinematics/head'
+import { courseOf, latestAt, listsInOrder, placeOfCue, type CoursePoint, type ListInOrder } from '../cues/tracking'
+import { resolveValue } from '../palettes/resolve'
+import { solvePosition } from '../palettes/solve'
+import type { CueValue } from '../show/entities'
+import { familyOf, type Family } from '../show/families'
+import type { CueId, FixtureId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+import { targetsOf } from '../show/targets'
+import type { PlainValue } from '../show/values'
+
+/** A cue that looks different: of whom and in what, and how far its light moves at most, metres. */
+export interface LookEffect {
+  readonly cue: CueId
+  readonly fixtures: readonly FixtureId[]
+  readonly families: readonly Family[]
+  readonly shiftMetres: number
+}
+
+interface Growing {
+  readonly fixtures: Set<FixtureId>
+  readonly families: Set<Family>
+  shiftMetres: number
+}
+
+/** The cues of both shows that look different, in the order of the show after. */
+export function changedLooks(before: Show, after: Show): LookEffect[] {
+  const isSame = (['cueValue', 'cue', 'cueList'] as const).every((kind) => before.all[kind] === after.all[kind])
+  if (isSame) return []
+  const found = new Map<CueId, Growing>()
+  for (const list of listsInOrder(after)) {
+    const keys = new Set([...courseOf(before, list.id).keys(), ...courseOf(after, list.id).keys()])
+    const moved = list.cues.filter(({ id, cue }) => isMoved(before, id, cue.number, list))
+    for (const key of keys) compare(before, after, list, key, moved, found)
+  }
+  return listsInOrder(after).flatMap(({ cues }) =>
+    cues.flatMap(({ id }) => {
+      const look = found.get(id)
+      return look
+        ? [{ cue: id, fixtures: [...look.fixtures], families: [...look.families], shiftMetres: look.shiftMetres }]
+        : []
+    }),
+  )
+}
+
+function isMoved(before: Show, cue: CueId, number: number, list: ListInOrder): boolean {
+  const known = before.all.cue.get(cue)
+  return known !== undefined && (known.number !== number || known.list !== list.id)
+}
+
+const NONE: readonly CoursePoint[] = []
+
+function compare(
+  before: Show,
+  after: Show,
+  list: ListInOrder,
+  key: string,
+  moved: ListInOrder['cues'],
+  found: Map<CueId, Growing>,
+) {
+  const then = courseOf(before, list.id).get(key) ?? NONE
+  const now = courseOf(after, list.id).get(key) ?? NONE
+  const isSame = then.length === now.length && then.every(({ stored }, i) => stored === now[i]?.stored)
+  const isUntouched = isSame && !now.some(({ stored }) => moved.some(({ id }) => id === stored.cue))
+  for (const { id } of isUntouched ? moved : list.cues) {
+    const was = placeOfCue(before, id)
+    const is = placeOfCue(after, id)
+    if (!was || !is) continue
+    const pointsThen = was.list.id === list.id ? then : (courseOf(before, was.list.id).get(key) ?? NONE)
+    note(before, after, id, latestAt(pointsThen, was.at)?.stored, latestAt(now, is.at)?.stored, found)
+  }
+}
+
+function note(
+  before: Show,
+  after: Show,
+  cue: CueId,
+  was: CueValue | undefined,
+  is: CueValue | undefined,
+  found: Map<CueId, Growing>,
+) {
+  const either = is ?? was
+  if (!either || was === is || (was && is && equal(was.value, is.value))) return
+  const then = was ? plainOf(before, was) : null
+  const now = is ? plainOf(after, is) : null
+  if (equal(then, now)) return
+  const look = found.get(cue) ?? { fixtures: new Set(), families: new Set(), shiftMetres: 0 }
+  found.set(cue, look)
+  look.fixtures.add(either.fixture)
+  look.families.add(familyOf(either.attribute))
+  if (either.attribute === 'position' && then && now)
+    look.shiftMetres = Math.max(look.shiftMetres, shiftOf(before, after, either.fixture, then, now))
+}
+
+function plainOf(show: Show, { fixture, attribute, value }: CueValue): PlainValue | null {
+  const rigged = rigOf(show).get(fixture)
+  return rigged ? resolveValue(show, rigged, attribute, value).value : null
+}
+
+function shiftOf(before: Show, after: Show, fixture: FixtureId, then: PlainValue, now: PlainValue): number {
+  const [was, is] = [rigOf(before).get(fixture), rigOf(after).get(fixture)]
+  if (!was || !is) return 0
+  const from = solvePosition(was.mount, targetsOf(before), then, HOME).point
+  const to = solvePosition(is.mount, targetsOf(after), now, HOME).point
+  return from && to ? distance(from, to) : 0
+}

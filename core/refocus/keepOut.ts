@@ -1,0 +1,114 @@
+/**
+ * Keeping some of what would follow a change out of it: values are held as they were before, marked
+ * so, and remember the palette they would follow again. A held value that would carry on into cues
+ * that are not kept out is given back there.
+ */
+import equal from 'fast-deep-equal'
+import { SAME_PLACE } from '../geometry/tolerance'
+import { distance } from '../geometry/vector'
+import { HOME } from '../kinematics/head'
+import { putCueValue } from '../cues/marks'
+import { courseOf, latestAt, listsInOrder, type CoursePoint, type ListInOrder } from '../cues/tracking'
+import { resolveValue } from '../palettes/resolve'
+import { solvePosition } from '../palettes/solve'
+import type { Draft } from '../show/draft'
+import type { CueValue } from '../show/entities'
+import { familyOf, type Attribute, type Family } from '../show/families'
+import type { CueId, FixtureId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+import { targetsOf } from '../show/targets'
+import type { PlainValue, Value } from '../show/values'
+
+/** What stays out of a change: whatever is of one of these. */
+export interface KeptOut {
+  readonly fixtures: readonly FixtureId[]
+  readonly cues: readonly CueId[]
+  readonly families: readonly Family[]
+}
+
+export const NOTHING_KEPT: KeptOut = { fixtures: [], cues: [], families: [] }
+
+export function keepsAnything({ fixtures, cues, families }: KeptOut): boolean {
+  return fixtures.length + cues.length + families.length > 0
+}
+
+/**
+ * A change with what is kept out of it held. `draft` starts from the show before and already holds
+ * the change, `after` is what it leads to. Returns how many values are held.
+ */
+export function holdKept(draft: Draft, after: Show, kept: KeptOut): number {
+  const before = draft.before
+  let held = 0
+  for (const list of listsInOrder(after))
+    for (const points of courseOf(after, list.id).values()) held += holdCourse(draft, before, after, list, points, kept)
+  return held
+}
+
+function holdCourse(
+  draft: Draft,
+  before: Show,
+  after: Show,
+  list: ListInOrder,
+  points: readonly CoursePoint[],
+  kept: KeptOut,
+): number {
+  const [first] = points
+  if (!first) return 0
+  const { fixture, attribute } = first.stored
+  const isWhole = kept.fixtures.includes(fixture) || kept.families.includes(familyOf(attribute))
+  if (!isWhole && kept.cues.length === 0) return 0
+  let held = 0
+  /** What the cue before holds instead of following. */
+  let holding: CueValue | null = null
+  for (const [at, { id }] of list.cues.entries()) {
+    const stored = latestAt(points, at)?.stored
+    if (!stored) continue
+    const isKept = isWhole || kept.cues.includes(id)
+    const isSetHere = stored.cue === id
+    const then = isKept && (isSetHere || holding !== stored) ? heldValue(before, after, stored) : null
+    if (then) {
+      const source = stored.value.kind === 'link' ? stored.value.palette : null
+      putCueValue(draft, { ...stored, cue: id, value: then }, { mark: 'held', source })
+      held += 1
+      holding = stored
+    } else if (!isKept) {
+      if (holding === stored && !isSetHere) putCueValue(draft, { ...stored, cue: id })
+      holding = null
+    }
+  }
+  return held
+}
+
+/** A value as it was before, on its own; null when it does not follow the change anyway. */
+function heldValue(before: Show, after: Show, { fixture, attribute, value }: CueValue): PlainValue | null {
+  const plain = plainOf(before, fixture, attribute, value)
+  const then = plainOf(after, fixture, attribute, value)
+  if (!plain || !then) return null
+  if (attribute !== 'position') return equal(plain, then) ? null : plain
+  return heldPlace(before, after, fixture, plain, then)
+}
+
+function plainOf(show: Show, fixture: FixtureId, attribute: Attribute, value: Value): PlainValue | null {
+  const rigged = rigOf(show).get(fixture)
+  return rigged ? resolveValue(show, rigged, attribute, value).value : null
+}
+
+/** The place lit before, free of its target; raw angles that stay the same cannot follow anyway. */
+function heldPlace(
+  before: Show,
+  after: Show,
+  fixture: FixtureId,
+  plain: PlainValue,
+  then: PlainValue,
+): PlainValue | null {
+  const [was, is] = [rigOf(before).get(fixture), rigOf(after).get(fixture)]
+  if (!was || !is || (plain.kind === 'angles' && equal(plain, then))) return null
+  const solved = solvePosition(was.mount, targetsOf(before), plain, HOME)
+  const now = solvePosition(is.mount, targetsOf(after), then, HOME)
+  const isSamePlace = solved.point && now.point && distance(solved.point, now.point) < SAME_PLACE
+  if (isSamePlace && solved.side === now.side) return null
+  const { pan, tilt } = solved.pose
+  if (plain.kind === 'angles' || !solved.point) return { kind: 'angles', pan, tilt }
+  return { kind: 'aim', target: null, at: null, offset: solved.point, choice: { side: solved.side, pan } }
+}

@@ -1,0 +1,85 @@
+/** Cue lists, cues with what they set and when, and what is running now. */
+import { z } from 'zod'
+import { ATTRIBUTES, FAMILIES } from '../families'
+import * as ids from '../ids'
+import { value } from '../values'
+import { attributes, entryNumber, families, name, seconds } from './parts'
+
+/** Milliseconds since 1970, by the server's clock. */
+const instant = z.number().int().min(0).max(8.64e15)
+
+export const INTENSITY_RULES = ['highest', 'latest'] as const
+export const FOLLOWS = ['wait', 'after', 'with'] as const
+export const TRAVELS = ['straight', 'angle'] as const
+export const CUE_MARKS = ['blocked', 'held'] as const
+
+/**
+ * A list takes the stage for what its mask takes; of lists that set the same the higher `priority`
+ * wins, then the latest. `level` is its master, 0 to 1. `pausedAt` is when its fades stopped.
+ */
+export const cueList = z.strictObject({
+  number: entryNumber,
+  name,
+  intensityRule: z.enum(INTENSITY_RULES),
+  priority: z.number().int().min(1).max(9),
+  level: z.number().min(0).max(1),
+  take: families,
+  heldBack: attributes,
+  onStage: ids.cueId.nullable(),
+  pausedAt: instant.nullable(),
+})
+/**
+ * Seconds: intensity rises and falls in its own times, all else takes `move`, or `rise` where that
+ * is null. `follow` says whether it waits to be called, comes when the cue before it has arrived
+ * (`after`) or starts together with it (`with`); `delay` is waited first.
+ */
+export const cue = z.strictObject({
+  list: ids.cueListId,
+  number: entryNumber,
+  name: z.string().trim().max(120),
+  note: z.string().max(500),
+  rise: seconds,
+  fall: seconds,
+  move: seconds.nullable(),
+  delay: seconds,
+  follow: z.enum(FOLLOWS),
+  travel: z.enum(TRAVELS),
+})
+/** Times of a family, a fixture or both, where they differ from the cue's own; null leaves those. */
+export const cueTime = z
+  .strictObject({
+    cue: ids.cueId,
+    fixture: ids.fixtureId.nullable(),
+    family: z.enum(FAMILIES).nullable(),
+    seconds: seconds.nullable(),
+    delay: seconds.nullable(),
+  })
+  .refine((t) => t.fixture !== null || t.family !== null, 'a time of its own is for a family or a fixture')
+  .refine((t) => t.seconds !== null || t.delay !== null, 'a time of its own says how long or how late')
+/**
+ * `blocked` values stand although they only repeat what is carried; `held` ones were kept as they
+ * were when what they linked to changed, and `source` is the palette they would follow again.
+ */
+export const cueValue = z
+  .strictObject({
+    cue: ids.cueId,
+    fixture: ids.fixtureId,
+    attribute: z.enum(ATTRIBUTES),
+    value,
+    mark: z.enum(CUE_MARKS).nullable(),
+    source: ids.paletteId.nullable(),
+  })
+  .refine((v) => v.source === null || v.mark === 'held', 'only a held value knows where it came from')
+/**
+ * A cue that was started: from which it came, and when. Null for the list leaving the stage.
+ * `seconds` is how long everything takes, where that was asked for instead of the cue's own times.
+ * `settled` once it has arrived: it then only tells how late the list took what the cue sets.
+ */
+export const cueRun = z.strictObject({
+  list: ids.cueListId,
+  cue: ids.cueId.nullable(),
+  from: ids.cueId.nullable(),
+  startedAt: instant,
+  seconds: seconds.nullable(),
+  settled: z.boolean(),
+})

@@ -1,0 +1,20 @@
+/** Parts that several kinds of thing share. */
+import { z } from 'zod'
+import { ATTRIBUTES, FAMILIES } from '../families'
+import { metres } from '../values'
+
+export const name = z.string().trim().min(1, 'a name is wanted').max(120)
+/** Numbers of palettes, cues and groups may have three decimals. */
+export const entryNumber = z
+  .number()
+  .positive()
+  .max(99999)
+  .refine((n) => Math.abs(n * 1000 - Math.round(n * 1000)) < 1e-6, 'at most three decimals')
+export const seconds = z.number().min(0).max(3600)
+export const families = z.array(z.enum(FAMILIES))
+export const colour = z.enum(['brass', 'coral', 'kelp', 'shoal', 'heather', 'rose', 'amber', 'sail'])
+
+export const plainPoint = z.strictObject({ x: metres, y: metres })
+export const ring = z.array(plainPoint).min(3, 'an outline needs three corners').max(500)
+export const size = z.number().positive().max(1000)
+export const attributes = z.array(z.enum(ATTRIBUTES))

@@ -1,0 +1,36 @@
+/** Who works on a show, what they have set, and what they have in hand. */
+import { z } from 'zod'
+import { ATTRIBUTES } from '../families'
+import * as ids from '../ids'
+import { value } from '../values'
+import { attributes, families, name } from './parts'
+
+export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
+/**
+ * `take` are the families Record and Update take and `heldBack` the attributes of them they leave;
+ * `takeOnce` when that counts for the next recording only. `editing` is the palette that is open in
+ * the hand. `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
+ * time only. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
+ * brought out to be seen: on stage, never in the hand.
+ */
+export const person = z.strictObject({
+  name,
+  take: families,
+  heldBack: attributes,
+  takeOnce: z.boolean(),
+  editing: ids.paletteId.nullable(),
+  neutral: families,
+  neutralOnce: z.boolean(),
+  blind: z.boolean(),
+  highlight: z.enum(HIGHLIGHTS),
+})
+/** A fixture a person brings out to be seen. */
+export const highlighted = z.strictObject({ person: ids.personId, fixture: ids.fixtureId })
+export const handValue = z.strictObject({
+  person: ids.personId,
+  fixture: ids.fixtureId,
+  attribute: z.enum(ATTRIBUTES),
+  value,
+  /** The palette it was before it was changed by hand: what Update would write it to. */
+  source: ids.paletteId.nullable(),
+})

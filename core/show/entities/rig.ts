@@ -1,0 +1,114 @@
+/** The rig: fixture types and their modes, hangs, and fixtures with their place in each venue. */
+import { z } from 'zod'
+import { ATTRIBUTES, CHANNEL_ROLES } from '../families'
+import * as ids from '../ids'
+import { degrees, metres, point } from '../values'
+import { name } from './parts'
+
+/** An axis of a head: stops and speeds in degrees and seconds; `reversed` where its lowest value is its upper stop. */
+const axis = z
+  .strictObject({
+    min: degrees,
+    max: degrees,
+    speed: z.number().positive().max(10000),
+    acceleration: z.number().positive().max(100000),
+    reversed: z.boolean(),
+  })
+  .refine((a) => a.min < a.max, 'the lower stop must lie below the upper one')
+/**
+ * What a zoom does, from narrow to wide: full beam angle (half of the peak) and field angle (a
+ * tenth) in degrees, and the peak in candela. One row is a fixed lens.
+ */
+export const optics = z
+  .array(
+    z
+      .strictObject({
+        beam: z.number().positive().max(160),
+        field: z.number().positive().max(170),
+        candela: z.number().positive().max(1e9),
+      })
+      .refine((row) => row.field > row.beam, 'the field angle must be wider than the beam angle'),
+  )
+  .min(1, 'a type needs at least one row: its beam angle, field angle and candela')
+  .max(40)
+  .refine(
+    (rows) => rows.every((row, i) => row.beam > (rows[i - 1]?.beam ?? 0)),
+    'the beam angles must rise from row to row',
+  )
+
+export const GOBO_PATTERNS = ['open', 'dots', 'breakup', 'bars', 'ring', 'window', 'ripples', 'star', 'net'] as const
+const slot = z.strictObject({
+  name,
+  /** What a colour slot looks like, as #rrggbb; null for a gobo. */
+  colour: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/, 'a colour reads #rrggbb')
+    .nullable(),
+  pattern: z.enum(GOBO_PATTERNS).nullable(),
+})
+const wheel = z.strictObject({ kind: z.enum(['colour', 'gobo']), name, slots: z.array(slot).min(2).max(40) })
+
+/**
+ * One channel of a mode. `coarse` and `fine` count from 1; `from` and `to` are what its lowest and
+ * highest value mean (degrees for pan, tilt and zoom, a slot for wheels, else 0 to 1), `rest` what
+ * it is worth when nothing sets it.
+ */
+export const channel = z.strictObject({
+  name,
+  does: z.enum(CHANNEL_ROLES),
+  coarse: z.number().int().min(1).max(512),
+  fine: z.number().int().min(1).max(512).nullable(),
+  from: z.number().min(-1e6).max(1e6),
+  to: z.number().min(-1e6).max(1e6),
+  rest: z.number().min(-1e6).max(1e6),
+})
+
+export const fixtureType = z.strictObject({
+  maker: name,
+  name,
+  form: z.enum(['profile', 'wash', 'beam']),
+  pan: axis,
+  tilt: axis,
+  pivotDrop: metres,
+  lens: z.strictObject({ across: metres, normal: metres, forward: metres }),
+  optics,
+  wheels: z.array(wheel).max(8),
+  has: z.array(z.enum(ATTRIBUTES)),
+})
+/** One way a type listens: what stands on which channel. */
+export const fixtureMode = z.strictObject({
+  type: ids.fixtureTypeId,
+  name,
+  order: z.number().int().min(1).max(1000),
+  channels: z.array(channel).min(1, 'a mode needs at least one channel').max(512),
+})
+export const hang = z.strictObject({ name, form: z.enum(['bar', 'bridge', 'boom', 'floor']) })
+export const hangPlace = z.strictObject({
+  venue: ids.venueId,
+  hang: ids.hangId,
+  origin: point,
+  yaw: degrees,
+  rise: degrees,
+  length: z.number().positive().max(1000),
+})
+export const fixture = z.strictObject({
+  number: z.number().int().min(1).max(99999),
+  name: z.string().trim().max(120),
+  /** Null when its type is not known (yet): it hangs, but cannot be aimed. */
+  type: ids.fixtureTypeId.nullable(),
+  mode: ids.fixtureModeId.nullable(),
+  universe: z.number().int().min(1).max(63999).nullable(),
+  address: z.number().int().min(1).max(512).nullable(),
+  note: z.string().max(500),
+})
+export const fixturePlace = z.strictObject({
+  venue: ids.venueId,
+  fixture: ids.fixtureId,
+  hang: ids.hangId,
+  along: metres,
+  out: metres,
+  drop: metres,
+  yaw: degrees,
+  pitch: degrees,
+  roll: degrees,
+})
