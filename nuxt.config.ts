@@ -36,6 +36,18 @@ export default defineNuxtConfig({
     },
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: true } },
   },
+  // A back-up of a large show is larger than any other request.
+  routeRules: {
+    '/api/shows/restore': {
+      security: {
+        requestSizeLimiter: {
+          maxRequestSizeInBytes: 128_000_000,
+          maxUploadFileRequestInBytes: 128_000_000,
+          throwError: true,
+        },
+      },
+    },
+  },
   security: {
     headers: {
       contentSecurityPolicy: {

@@ -3,9 +3,11 @@ import { ShowBuilder } from '#demo/builder'
 import { harbourHall } from '#demo/stage'
 import { OSTREL_TYPES } from '#demo/types'
 import { solveAim } from '#core/kinematics/inverse'
+import { putCueValue } from '#core/cues/marks'
+import { PLAIN_LIST } from '#core/commands/addCueList'
 import { paletteValueId } from '#core/palettes/resolve'
 import { Draft } from '#core/show/draft'
-import { asPaletteId, asTargetId, personId } from '#core/show/ids'
+import { asCueId, asCueListId, asPaletteId, asTargetId, personId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
@@ -81,6 +83,41 @@ function withPalettes(show: Show, palettes: number): Show {
         attribute: 'position',
         value: { kind: 'aim', target: asTargetId(placed.id), at: null, offset: vec3(0, 0, 0), choice: { side, pan } },
       })
+    }
+  }
+  return draft.result()
+}
+
+/** Cues that each set the place, the intensity and the zoom of a part of the rig. */
+export function withCues(show: Show, cues: number, setInEach: number): Show {
+  const random = seededRandom(5)
+  const draft = new Draft(show)
+  const list = asCueListId('long')
+  draft.put('cueList', list, { ...PLAIN_LIST, number: 2, name: 'Long' })
+  const rigged = [...rigOf(show).values()]
+  const palettes = [...show.all.palette.keys()].map(asPaletteId)
+  const pick = <T>(all: readonly T[]) => all[Math.floor(random() * all.length)]
+  for (let i = 0; i < cues; i++) {
+    const cue = asCueId(`c${i}`)
+    draft.put('cue', cue, {
+      list,
+      number: i + 1,
+      name: `Cue ${i + 1}`,
+      note: '',
+      rise: 3,
+      fall: 3,
+      move: null,
+      delay: 0,
+      follow: 'wait',
+      travel: 'angle',
+    })
+    const palette = pick(palettes)
+    for (let n = 0; n < setInEach; n++) {
+      const fixture = pick(rigged)?.id
+      if (!fixture || !palette) continue
+      putCueValue(draft, { cue, fixture, attribute: 'position', value: { kind: 'link', palette } })
+      putCueValue(draft, { cue, fixture, attribute: 'intensity', value: { kind: 'number', number: random() } })
+      putCueValue(draft, { cue, fixture, attribute: 'zoom', value: { kind: 'number', number: 8 + random() } })
     }
   }
   return draft.result()

@@ -83,8 +83,9 @@ describe('a value set in a cue', () => {
 
   it('is refused beyond what the type can do, by name', () => {
     const desk = withCues()
-    const input = { cues: [cueOf(desk, 1)], fixtures: desk.fixtures('11'), attribute: 'zoom', number: 99 } as const
-    expect(desk.refused('setNumberInCues', { ...input, where: 'here only' })).toContain('Tern 700 takes zoom from')
+    const { cues, fixtures } = cells(desk, [1])
+    const input = { cues, fixtures, attribute: 'zoom', number: 99, where: 'here only' } as const
+    expect(desk.refused('setNumberInCues', input)).toContain('Tern 700 takes zoom from')
   })
 })
 

@@ -92,6 +92,7 @@ import { keepingOutOf } from './keepingOut'
 import { followAgain, linkLoose } from './linkLoose'
 import { replaceFixture, replacePaletteInCues } from './replaceInCues'
 import { followOn, goBack, goOn, pauseList, setMaster } from './runList'
+import { restoreShow } from './restoreShow'
 import { storeInCue } from './storeInCue'
 import { environmentFor, type Outcome } from './command'
 import type { CommandId, PersonId } from '../show/ids'
@@ -182,6 +183,7 @@ const CHANGES = {
   renumberFixtures,
   replaceFixture,
   replacePaletteInCues,
+  restoreShow,
   setBlind,
   setCueTimes,
   setHighlight,

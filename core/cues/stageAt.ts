@@ -41,47 +41,48 @@ function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, ba
   return fadedTo(pictureOfTracks(show, rigged, before, base), to, progress, travel)
 }
 
-/** One fixture at an instant, in a picture of which `lookup` tells the end. */
-function onItsWay(show: Show, moving: MovingFixture, lookup: Lookup, isHeld: (key: string) => boolean, now: number) {
+/** A picture's end, and what of it a hand holds: cues do not move that. */
+export interface PictureEnd {
+  readonly lookup: Lookup
+  isHeld(fixture: FixtureId, attribute: Attribute): boolean
+}
+
+/** One fixture at an instant, without what is brought out; null where it has no place here. */
+export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const held = (attribute: Attribute) => isHeld(valueKey(moving.id, attribute))
-  const picture = pictureOfTracks(show, rigged, tracksUnder(moving, held, now), lookup)
+  const isHeld = (attribute: Attribute) => end.isHeld(moving.id, attribute)
+  const picture = pictureOfTracks(show, rigged, tracksUnder(moving, isHeld, now), end.lookup)
   const lights = moving.tracks.get('intensity')
-  const lit = lights && !held('intensity') ? litBy(show, lights, now) : null
+  const lit = lights && !isHeld('intensity') ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture
 }
 
 type Picture = ReadonlyMap<FixtureId, StageFixture>
 
 /** `settled` is the picture once everything has arrived: it comes back as it is when nothing moves. */
-function pictureAt(
-  show: Show,
-  settled: Picture,
-  now: number,
-  lookup: Lookup,
-  isHeld: (key: string) => boolean,
-  see: (plain: StageFixture) => StageFixture,
-): Picture {
+function pictureAt(show: Show, person: PersonId, settled: Picture, now: number, end: PictureEnd): Picture {
   const moving = movingFixtures(show)
   if (moving.length === 0) return settled
+  const see = bringingOut(show, person, end.lookup)
   const picture = new Map(settled)
   for (const fixture of moving) {
-    const seen = onItsWay(show, fixture, lookup, isHeld, now)
-    if (seen) picture.set(fixture.id, see(seen))
+    const plain = onItsWay(show, fixture, end, now)
+    if (plain) picture.set(fixture.id, see(plain))
   }
   return picture
 }
 
 /** The stage as a person sees it at an instant, milliseconds by the server's clock. */
 export function stagePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
-  const lookup = stageLookup(show, person)
   const hand = handOf(show, person)
-  return pictureAt(show, settled, now, lookup, (key) => hand.has(key), bringingOut(show, person, lookup))
+  return pictureAt(show, person, settled, now, {
+    lookup: stageLookup(show, person),
+    isHeld: (fixture, attribute) => hand.has(valueKey(fixture, attribute)),
+  })
 }
 
 /** What the cues alone show at an instant. */
 export function cuePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
-  const lookup = cueLookup(show)
-  return pictureAt(show, settled, now, lookup, () => false, bringingOut(show, person, lookup))
+  return pictureAt(show, person, settled, now, { lookup: cueLookup(show), isHeld: () => false })
 }

@@ -75,22 +75,38 @@ export type Course = ReadonlyMap<string, readonly CoursePoint[]>
 
 const NOTHING: Course = new Map()
 
+/** Filed by fixture and attribute apart: tens of thousands of keys put together would take most of the time. */
+type Filed = Map<string, Map<string, CoursePoint[]>>
+
 const courses = derived(['cueValue', 'cue', 'cueList'], (show): ReadonlyMap<string, Course> => {
-  const byCue = valuesByCue(show)
-  const all = new Map<string, Course>()
-  for (const { id, cues } of listsInOrder(show)) {
-    const course = new Map<string, CoursePoint[]>()
-    all.set(id, course)
-    for (const [at, cue] of cues.entries())
-      for (const stored of byCue.get(cue.id) ?? []) {
-        const key = `${stored.fixture} ${stored.attribute}`
-        const points = course.get(key)
-        if (points) points.push({ at, stored })
-        else course.set(key, [{ at, stored }])
-      }
+  const byList = new Map<string, Filed>()
+  for (const stored of show.all.cueValue.values()) {
+    const place = placeOfCue(show, stored.cue)
+    if (place) file(byList, place, stored)
   }
-  return all
+  return new Map([...byList].map(([list, filed]) => [list, courseFrom(filed)]))
 })
+
+function file(byList: Map<string, Filed>, { list, at }: CuePlace, stored: CueValue): void {
+  const filed = byList.get(list.id) ?? new Map<string, Map<string, CoursePoint[]>>()
+  byList.set(list.id, filed)
+  let ofFixture = filed.get(stored.fixture)
+  if (!ofFixture) filed.set(stored.fixture, (ofFixture = new Map<string, CoursePoint[]>()))
+  const points = ofFixture.get(stored.attribute)
+  if (points) points.push({ at, stored })
+  else ofFixture.set(stored.attribute, [{ at, stored }])
+}
+
+function courseFrom(filed: Filed): Course {
+  const course = new Map<string, CoursePoint[]>()
+  for (const [fixture, ofFixture] of filed)
+    for (const [attribute, points] of ofFixture)
+      course.set(
+        `${fixture} ${attribute}`,
+        points.sort((a, b) => a.at - b.at),
+      )
+  return course
+}
 
 export function courseOf(show: Show, list: CueListId): Course {
   return courses(show).get(list) ?? NOTHING

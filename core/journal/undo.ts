@@ -49,8 +49,9 @@ export function planToggle(show: Show, index: JournalIndex, group: ChangeGroupId
     const overlaid = writes.findLast((write) => isLive(write) || write.group === group)
     if (overlaid && overlaid.group !== group) kept.push({ register, by: overlaid.person })
   }
-  const refusal = builtOn(show, index, changes, group) ?? unsound(show, changes)
-  return refusal ? { ok: false, refusal } : { ok: true, changes, kept }
+  const swept = withoutRuns(show, changes)
+  const refusal = builtOn(show, index, swept, group) ?? unsound(show, swept)
+  return refusal ? { ok: false, refusal } : { ok: true, changes: swept, kept }
 }
 
 /** Taking back a creation that someone has since edited would lose their work. */
@@ -65,6 +66,29 @@ function builtOn(show: Show, index: JournalIndex, changes: ChangeSet, group: Cha
     }
   }
   return null
+}
+
+/** What was running is no one's work: it goes with the cue it ran, and a list that stood in it stands in none. */
+function withoutRuns(show: Show, changes: ChangeSet): ChangeSet {
+  const gone = new Set(
+    changes.flatMap(({ register, after }) => {
+      const { kind, id, field } = partsOf(register)
+      return kind === 'cue' && field === EXISTENCE && after === undefined ? [id] : []
+    }),
+  )
+  if (gone.size === 0) return changes
+  const after = applyChanges(show, changes)
+  const draft = new Draft(after)
+  for (const [id, { cue, from }] of after.all.cueRun)
+    if (gone.has(cue ?? '') || gone.has(from ?? '')) draft.remove('cueRun', id)
+  for (const [id, { onStage }] of after.all.cueList)
+    if (gone.has(onStage ?? '')) draft.set('cueList', id, 'onStage', null)
+  const swept = draft.changes()
+  const registers = new Set(swept.map(({ register }) => register))
+  return [
+    ...changes.filter(({ register }) => !registers.has(register)),
+    ...swept.map((write) => ({ ...write, before: readRegister(show, write.register) })),
+  ]
 }
 
 /** What would be left pointing at nothing, or standing twice. */

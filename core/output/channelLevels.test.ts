@@ -24,7 +24,7 @@ beforeEach(() => {
 /** The fraction a channel of fixture 11 goes out with. */
 function sent(does: Channel['does']): number {
   const channel = channels.find((c) => c.does === does)
-  const levels = channelLevels(desk.show, desk.person).get(2)
+  const levels = channelLevels(desk.show, desk.now).get(2)
   if (!channel || !levels) throw new Error(`no ${does}`)
   const at = (n: number) => levels[100 + n - 1] ?? Number.NaN
   return channel.fine === null ? at(channel.coarse) / 255 : (at(channel.coarse) * 256 + at(channel.fine)) / 65535
@@ -58,7 +58,35 @@ it('sends what is seen: highlight goes out and leaves the hand as it was, blind 
 })
 
 it('never writes past channel 512, and leaves out what is not patched', () => {
-  const universes = channelLevels(desk.show, desk.person)
+  const universes = channelLevels(desk.show, desk.now)
   expect([...universes.keys()]).toEqual([2])
   expect(universes.get(2)).toHaveLength(512)
+})
+
+it('sends what is on its way, edges and wheels too: numbers go over evenly, slots change as the move begins', () => {
+  desk.do('setTake', { family: 'intensity', take: true })
+  const at = (level: number, slot: number) => {
+    desk.level('11', 'intensity', level)
+    desk.level('11', 'edge', level)
+    desk.do('setValue', { fixtures: desk.fixtures('11'), attribute: 'gobo', value: { kind: 'number', number: slot } })
+  }
+  at(0, 0)
+  desk.cue(1)
+  at(1, 2)
+  desk.cue(2)
+  desk.do('changeCues', { cues: [desk.choose.cue(1, 2)], rise: 4, delay: 1 })
+  desk.go(1)
+  const before = channelLevels(desk.show, 0)
+  expect(channelLevels(desk.show, 9000)).toBe(before)
+  const gobo = channels.find((c) => c.does === 'gobo')
+  const slotOf = () => Math.round((gobo?.from ?? 0) + sent('gobo') * ((gobo?.to ?? 0) - (gobo?.from ?? 0)))
+  desk.do('goOn', { list: desk.choose.list(1) })
+  desk.now = 1000
+  expect([sent('intensity'), sent('edge'), slotOf()]).toEqual([0, 0, 0])
+  desk.now = 3000
+  expect(sent('intensity')).toBeCloseTo(0.5, 2)
+  expect(sent('edge')).toBeCloseTo(0.5, 2)
+  expect(slotOf()).toBe(2)
+  desk.now = 5000
+  expect([sent('intensity'), sent('edge')]).toEqual([1, 1])
 })

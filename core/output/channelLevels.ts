@@ -1,45 +1,99 @@
 /**
- * What goes out: the level of every patched channel, as the stage is seen. Angles and numbers become
- * parts of a channel's span, 8 or 16 bit, coarse byte first.
+ * What goes out: the level of every patched channel, as the stage is at an instant. Angles and
+ * numbers become parts of a channel's span, 8 or 16 bit, coarse byte first.
  */
 import { rangeOf } from '../hand/attributes'
 import { UNIVERSE_SIZE } from '../patch/span'
 import { resolveValue } from '../palettes/resolve'
-import {
-  cueLookup,
-  seenLookup,
-  stageLookup,
-  stagePicture,
-  stageWithoutHand,
-  type Lookup,
-  type StageFixture,
-} from '../cues/onStage'
+import { between } from '../cues/fade'
+import { movingFixtures, progressOf, trackOf, type MovingFixture } from '../cues/playback'
+import { houseView, type HouseView } from '../cues/houseView'
+import { onItsWay } from '../cues/stageAt'
+import { pictureOf, type Lookup, type StageFixture } from '../cues/onStage'
+import type { Track } from '../cues/tracks'
 import type { Channel } from '../show/entities'
-import type { PersonId } from '../show/ids'
+import type { Attribute } from '../show/families'
+import { derived } from '../show/derived'
+import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 
 /** 512 levels from 0 to 255 by universe, which counts from 1; channel 1 stands first. */
 export type Universes = ReadonlyMap<number, Uint8Array>
 
+/** A fixture with where it listens. */
+interface Patched {
+  readonly rigged: RiggedFixture
+  readonly universe: number
+  readonly address: number
+  readonly channels: readonly Channel[]
+}
+
+const patchedIn = derived(
+  ['fixture', 'fixtureMode', 'fixtureType', 'fixturePlace', 'hang', 'hangPlace', 'show'],
+  (show): ReadonlyMap<string, Patched> => {
+    const found = new Map<string, Patched>()
+    for (const rigged of rigOf(show).values()) {
+      const { universe, address, mode } = rigged.fixture
+      const channels = show.all.fixtureMode.get(mode ?? '')?.channels
+      if (universe !== null && address !== null && channels)
+        found.set(rigged.id, { rigged, universe, address, channels })
+    }
+    return found
+  },
+)
+
+/** The levels once everything has arrived, kept until the show changes. */
+const settled = new WeakMap<Show, Universes>()
+
 /**
- * Everything patched, at rest where nothing sets it; channels past 512 never go out. The hand of
- * someone who works blind stays out of it.
+ * Everything patched at an instant, milliseconds by the server's clock; at rest where nothing sets
+ * it. Channels past 512 never go out. Everybody's hand and highlight is seen, but of those who work
+ * blind. Without anything on its way the same levels come back each time.
  */
-export function channelLevels(show: Show, person: PersonId): Universes {
-  const isBlind = show.all.person.get(person)?.blind === true
-  const lookup = isBlind ? cueLookup(show) : stageLookup(show, person)
-  const seen = seenLookup(show, person, lookup)
-  const picture = isBlind ? stageWithoutHand(show, person) : stagePicture(show, person)
-  const universes = new Map<number, Uint8Array>()
-  for (const fixture of picture.values()) {
-    const { universe, address, mode } = fixture.rigged.fixture
-    const channels = show.all.fixtureMode.get(mode ?? '')?.channels
-    if (universe === null || address === null || !channels) continue
-    const levels = universes.get(universe) ?? new Uint8Array(UNIVERSE_SIZE)
-    universes.set(universe, levels)
-    for (const channel of channels) write(levels, address, channel, fractionOf(show, seen, fixture, channel))
+export function channelLevels(show: Show, now: number): Universes {
+  const view = houseView(show)
+  const known = settled.get(show) ?? settledLevels(show, view)
+  settled.set(show, known)
+  const moving = movingFixtures(show)
+  if (moving.length === 0) return known
+  const universes = new Map(known)
+  const copied = new Set<number>()
+  for (const fixture of moving) {
+    const patched = patchedIn(show).get(fixture.id)
+    const levels = patched && universes.get(patched.universe)
+    const picture = patched && onItsWay(show, fixture, view, now)
+    if (!patched || !levels || !picture) continue
+    const own = copied.has(patched.universe) ? levels : levels.slice()
+    copied.add(patched.universe)
+    universes.set(patched.universe, own)
+    writeFixture(own, patched, view.see(picture), (attribute) => numberOnItsWay(show, fixture, attribute, view, now))
   }
   return universes
+}
+
+function settledLevels(show: Show, view: HouseView): Universes {
+  const universes = new Map<number, Uint8Array>()
+  for (const patched of patchedIn(show).values()) {
+    const { rigged, universe } = patched
+    const levels = universes.get(universe) ?? new Uint8Array(UNIVERSE_SIZE)
+    universes.set(universe, levels)
+    const picture = view.see(pictureOf(show, rigged, view.lookup))
+    writeFixture(levels, patched, picture, (attribute) => numberOf(show, rigged, attribute, view.seen))
+  }
+  return universes
+}
+
+function writeFixture(
+  levels: Uint8Array,
+  { rigged, address, channels }: Patched,
+  picture: StageFixture,
+  number: (attribute: Attribute) => number | null,
+) {
+  for (const channel of channels) {
+    const { from, to } = channel
+    const worth = worthOf(rigged, picture, channel, number)
+    write(levels, address, channel, from === to ? 0 : Math.min(1, Math.max(0, (worth - from) / (to - from))))
+  }
 }
 
 function write(levels: Uint8Array, address: number, { coarse, fine }: Channel, fraction: number) {
@@ -53,21 +107,48 @@ function write(levels: Uint8Array, address: number, { coarse, fine }: Channel, f
   put(fine, whole & 255)
 }
 
-/** How far along its span a channel stands, 0 to 1: `from` is its lowest level and `to` its highest. */
-function fractionOf(show: Show, lookup: Lookup, fixture: StageFixture, channel: Channel): number {
-  const { from, to } = channel
-  if (from === to) return 0
-  return Math.min(1, Math.max(0, (worthOf(show, lookup, fixture, channel) - from) / (to - from)))
+/** What a channel stands for now, in its own terms. */
+function worthOf(
+  rigged: RiggedFixture,
+  picture: StageFixture,
+  { does, rest }: Channel,
+  number: (attribute: Attribute) => number | null,
+): number {
+  if (does === 'other') return rest
+  if (does === 'pan') return picture.position.pose.pan
+  if (does === 'tilt') return picture.position.pose.tilt
+  if (does === 'intensity') return picture.seen
+  if (does === 'zoom') return picture.zoom.angle
+  if (does === 'red' || does === 'green' || does === 'blue') return picture.colour[does]
+  return number(does) ?? rangeOf(rigged.type, does).home
 }
 
-/** What a channel stands for now, in its own terms. */
-function worthOf(show: Show, lookup: Lookup, fixture: StageFixture, { does, rest }: Channel): number {
-  if (does === 'other') return rest
-  if (does === 'pan') return fixture.position.pose.pan
-  if (does === 'tilt') return fixture.position.pose.tilt
-  if (does === 'intensity') return fixture.seen
-  if (does === 'zoom') return fixture.zoom.angle
-  const value = lookup(fixture.rigged.id, does)
-  const plain = value && resolveValue(show, fixture.rigged, does, value).value
-  return plain?.kind === 'number' ? plain.number : rangeOf(fixture.rigged.type, does).home
+function numberOf(show: Show, rigged: RiggedFixture, attribute: Attribute, lookup: Lookup): number | null {
+  const value = lookup(rigged.id, attribute)
+  const plain = value && resolveValue(show, rigged, attribute, value).value
+  return plain?.kind === 'number' ? plain.number : null
+}
+
+/** A number of a fixture something of which moves; slots of wheels change over as the move begins. */
+function numberOnItsWay(
+  show: Show,
+  moving: MovingFixture,
+  attribute: Attribute,
+  view: HouseView,
+  now: number,
+): number | null {
+  const rigged = rigOf(show).get(moving.id)
+  const tracks = moving.tracks.get(attribute)
+  if (!rigged || attribute === 'position') return null
+  if (!tracks || view.isHeld(moving.id, attribute)) return numberOf(show, rigged, attribute, view.seen)
+  const { home, unit } = rangeOf(rigged.type, attribute)
+  const at = (track: Track, instant: number): number => {
+    const plain = track.value && resolveValue(show, rigged, attribute, track.value).value
+    const end = plain?.kind === 'number' ? plain.number : home
+    if (!track.move) return end
+    const t = progressOf(track.move, instant)
+    const from = at(track.move.from, track.move.leftAt)
+    return unit === 'slot' ? (t > 0 ? end : from) : between(from, end, t)
+  }
+  return at(trackOf(tracks), now)
 }

@@ -1,12 +1,12 @@
 import { expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
+import type { CommandInput } from '../commands/registry'
 import { pictureOf } from '../cues/onStage'
 import { placeOfCue, stateAt } from '../cues/tracking'
 import { entity } from '../show/show'
 import { rigOf } from '../show/rig'
 import { effectsOf } from './effects'
 import { looseValues, USUAL_LIMITS } from './looseValues'
-import type { KeptOut } from './keepOut'
 
 /** 11 and 12 are on the bow in cues 1 to 4 (set in 1, carried on), and once more set in 4. */
 function onTheBow(): Desk {
@@ -40,7 +40,7 @@ function places(desk: Desk, fixture: number): number[] {
   })
 }
 
-function moveDory(desk: Desk, keepOut: Partial<KeptOut>): string {
+function moveDory(desk: Desk, keepOut: Partial<CommandInput<'keepingOut'>['keepOut']>): string {
   const setPiece = desk.idOf('setPiece', 'Dory')
   const { position } = [...desk.show.all.setPiecePlace.values()].find((place) => place.setPiece === setPiece) ?? {}
   return desk.do('keepingOut', {

@@ -42,6 +42,7 @@ export type CueListId = z.infer<typeof cueListId>
 export type CueId = z.infer<typeof cueId>
 
 /** Ids read back from the keys of the show's own maps: they were checked when they were written. */
+export const asPersonId = (key: string): PersonId => personId.parse(key)
 export const asFixtureId = (key: string): FixtureId => fixtureId.parse(key)
 export const asTargetId = (key: string): TargetId => targetId.parse(key)
 export const asGroupId = (key: string): GroupId => groupId.parse(key)

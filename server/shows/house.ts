@@ -7,13 +7,15 @@ import { randomUUID } from 'node:crypto'
 import { runCommand } from '#core/commands/registry'
 import { applyChanges } from '#core/show/changes'
 import { commandId, showId, type PersonId, type ShowId } from '#core/show/ids'
-import { emptyShow } from '#core/show/show'
+import { emptyShow, type Show } from '#core/show/show'
 import { OSTREL_TYPES } from '#demo/types'
 import { buildSaltLantern } from '#demo/saltLantern'
 import { Announcements } from '../database/announcements'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
+import { Frames } from '../output/frames'
+import { FollowClock } from '../playback/followClock'
 import { LiveShow } from './liveShow'
 import { PLAIN_VENUE } from './plainVenue'
 
@@ -21,6 +23,8 @@ export class House {
   readonly knex: Knex
   readonly #announcements: Announcements
   readonly #open = new Map<ShowId, Promise<LiveShow | null>>()
+  readonly #clocks = new Set<FollowClock>()
+  readonly #frames = new WeakMap<LiveShow, Frames>()
 
   private constructor(knex: Knex, address: string) {
     this.knex = knex
@@ -42,12 +46,20 @@ export class House {
     const known = this.#open.get(id)
     if (known) return known
     const opening = LiveShow.open(this.knex, id).then((live) => {
-      if (!live) this.#open.delete(id)
+      if (live) this.#clocks.add(new FollowClock(live))
+      else this.#open.delete(id)
       return live
     })
     opening.catch(() => this.#open.delete(id))
     this.#open.set(id, opening)
     return opening
+  }
+
+  /** The output of a show. */
+  frames(live: LiveShow): Frames {
+    const frames = this.#frames.get(live) ?? new Frames(live)
+    this.#frames.set(live, frames)
+    return frames
   }
 
   shows(): Promise<ShowSummary[]> {
@@ -63,9 +75,13 @@ export class House {
       now: Date.now(),
     })
     if (!outcome.ok) throw new RangeError(outcome.refusal.message)
-    const show = applyChanges(emptyShow(id), outcome.changes)
-    await this.knex.transaction((transaction) => writeWholeShow(transaction, show))
+    await this.keepShow(applyChanges(emptyShow(id), outcome.changes))
     return id
+  }
+
+  /** Writes a whole show that was made elsewhere. */
+  async keepShow(show: Show): Promise<void> {
+    await this.knex.transaction((transaction) => writeWholeShow(transaction, show))
   }
 
   /** Loads the demo show where there is no show at all. */
@@ -86,6 +102,7 @@ export class House {
   }
 
   async close(): Promise<void> {
+    for (const clock of this.#clocks) clock.close()
     await this.#announcements.close()
     await this.knex.destroy()
   }

@@ -5,7 +5,7 @@
  */
 import type { Knex } from 'knex'
 import type { Refusal } from '#core/commands/command'
-import { isCommandName, COMMANDS, runCommand } from '#core/commands/registry'
+import { isCommandName, COMMANDS, runCommand, type CommandName } from '#core/commands/registry'
 import { planAnyway, planToggle, type Kept } from '#core/journal/undo'
 import { groupToJoin, JournalIndex, nextRedo, nextUndo, type ChangeGroup } from '#core/journal/journalIndex'
 import type { JournalEntry } from '#core/journal/entry'
@@ -23,6 +23,7 @@ import { clashIn } from '#core/show/uniqueness'
 import { CHANNEL } from '../database/announcements'
 import { appendEntry, entriesSince } from '../database/journalRepository'
 import { loadShow, lockShow, writeTouched } from '../database/showRepository'
+import { keepVersion } from '../database/versionRepository'
 import { clashInWords, keptInWords, toggleRefusalInWords } from './undoWording'
 
 /** Who asks, from which window, and the last revision that window has seen. */
@@ -61,6 +62,8 @@ type Listener = (entry: JournalEntry) => void
 interface Step {
   readonly entry: Omit<JournalEntry, 'seq' | 'at'>
   readonly note: string | null
+  /** Whether the show is kept as it is before. */
+  readonly isBig?: boolean
 }
 type Plan = Step | { readonly refused: Refusal; readonly status: number } | { readonly nothing: string | null }
 
@@ -145,6 +148,7 @@ export class LiveShow {
         const after = applyChanges(this.#show, entry.changes)
         const clash = clashIn(after, entry.changes)
         if (clash) return refused(422, { code: 'stands twice', message: clashInWords(clash) })
+        if (planned.isBig) await this.#keepBefore(transaction, entry, revision)
         await writeTouched(transaction, after, entry.changes, entry.seq)
         await appendEntry(transaction, this.#show.id, entry)
         await transaction.raw('select pg_notify(?, ?)', [CHANNEL, this.#show.id])
@@ -154,6 +158,12 @@ export class LiveShow {
       if (answer.ok && answer.entry && after) this.#accept(answer.entry, after)
       return answer
     })
+  }
+
+  /** Keeps the show as it was before a big change. */
+  #keepBefore(transaction: Knex.Transaction, { id, label, person }: JournalEntry, revision: number): Promise<void> {
+    const name = `Before: ${label}`.slice(0, 120)
+    return keepVersion(transaction, this.#show, { id, name, person, automatic: true, revision })
   }
 
   async #entryOf(transaction: Knex.Transaction, id: CommandId): Promise<JournalEntry | null> {
@@ -203,6 +213,7 @@ export class LiveShow {
         changes: outcome.changes,
       },
       note: null,
+      isBig: isBigChange(name, outcome.changes),
     }
   }
 
@@ -264,6 +275,28 @@ export class LiveShow {
     const entry = { ...base, kind, label: target.label, undoable: false, changes }
     return { entry, note: keptInWords(this.#show, kind, target, kept, changes.length) }
   }
+}
+
+/** Commands after which one may want the whole show back. */
+const BIG: ReadonlySet<string> = new Set<CommandName>([
+  'deleteCueList',
+  'deleteCues',
+  'deleteFixtures',
+  'deleteHang',
+  'deletePalettes',
+  'deleteType',
+  'importPalettes',
+  'importRig',
+  'replaceFixture',
+  'replacePaletteInCues',
+  'restoreShow',
+  'switchVenue',
+])
+/** Registers beyond which any work counts as big. */
+const MANY_WRITES = 400
+
+function isBigChange(name: CommandName, changes: ChangeSet): boolean {
+  return BIG.has(name) || (COMMANDS[name].undoable && changes.length > MANY_WRITES)
 }
 
 function refused(status: number, refusal: Refusal): Answer {

@@ -11,7 +11,7 @@ const LAYERS = [
   ['hand'],
   ['groups'],
   ['venue', 'patch'],
-  ['refocus', 'rig', 'output'],
+  ['refocus', 'rig', 'output', 'history'],
   ['commands'],
   ['exchange'],
 ]

@@ -2,9 +2,9 @@
 /** Universes and addresses: the maps, the table, and patching by rule. */
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { channelLevels } from '#core/output/channelLevels'
 import { patchFaults, spansOf, type Span } from '#core/patch/span'
 import type { FixtureId } from '#core/show/ids'
+import { useOutput } from '../../../../composables/useOutput'
 import { useSelection } from '../../../../stores/selection'
 import { useShow } from '../../../../stores/show'
 import AutoPatchForm from '../../../../components/patch/AutoPatchForm.vue'
@@ -31,11 +31,9 @@ const tints = computed(() => {
     [...(store.view?.all.fixture ?? [])].map(([id, { type }]) => [id, Math.max(0, types.indexOf(type ?? ''))]),
   )
 })
-/** Levels follow the stage, highlight and blind and all. */
+/** Levels as they go out, highlight and all. */
 const isLive = useLocalStorage('rhopander-patch-levels', false)
-const levels = computed(() =>
-  isLive.value && store.view && store.person ? channelLevels(store.view, store.person) : null,
-)
+const levels = useOutput(() => store.view?.id, isLive)
 const faults = computed(() => (store.view ? [...patchFaults(store.view).keys()] : []))
 
 function select(fixture: FixtureId, add: boolean) {

@@ -1,0 +1,57 @@
+/** A whole show as plain lists, as it is kept and sent: reading one back checks everything. */
+import { z } from 'zod'
+import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
+import { issueInWords } from '../show/faults'
+import { danglingReferences } from '../show/references'
+import { emptyShow, type Collections, type Show } from '../show/show'
+import type { ShowId } from '../show/ids'
+
+/** Entities by kind, each with its id. */
+export type PlainCollections = { readonly [K in Kind]?: readonly (readonly [string, unknown])[] }
+
+const entityId = z.string().regex(/^[^/\s]{1,600}$/, 'not an id')
+const collections = z.partialRecord(z.enum(KINDS), z.array(z.tuple([entityId, z.unknown()])))
+
+export function plainCollections(show: Show): PlainCollections {
+  return Object.fromEntries(KINDS.map((kind) => [kind, [...show.all[kind]]]))
+}
+
+export type ReadCollections =
+  { readonly ok: true; readonly all: Collections } | { readonly ok: false; readonly message: string }
+
+const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
+
+/** Reads a show for the id `show`; the first thing that is wrong with it is told in words. */
+export function readCollections(plain: unknown, show: ShowId): ReadCollections {
+  const read = collections.safeParse(plain)
+  if (!read.success) return { ok: false, message: 'Its contents are not those of a show.' }
+  let all: Collections = emptyShow(show).all
+  for (const kind of KINDS) {
+    const entities = readKind(kind, read.data[kind] ?? [])
+    if (typeof entities === 'string') return { ok: false, message: entities }
+    all = { ...all, [kind]: entities }
+  }
+  const [record, ...others] = all.show.values()
+  if (!record || others.length > 0) return { ok: false, message: 'It does not hold one show.' }
+  all = { ...all, show: new Map([[show, record]]) }
+  const dangling = danglingReferences({ id: show, all })[0]
+  if (dangling) return { ok: false, message: `A ${dangling.kind} in it leans on a ${dangling.to} that is not there.` }
+  return { ok: true, all }
+}
+
+function readKind<K extends Kind>(
+  kind: K,
+  rows: readonly (readonly [string, unknown])[],
+): Map<string, EntityOf[K]> | string {
+  const entities = new Map<string, EntityOf[K]>()
+  for (const [id, entity] of rows) {
+    const read = SCHEMAS[kind].safeParse(entity)
+    if (!read.success) {
+      const issue = read.error.issues[0]
+      const where = issue?.path.join('.') ?? ''
+      return `A ${kind} in it is not sound: ${where ? `${where}: ` : ''}${issue ? issueInWords(issue) : 'not understood'}.`
+    }
+    entities.set(id, read.data)
+  }
+  return entities
+}

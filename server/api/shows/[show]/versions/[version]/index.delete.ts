@@ -1,0 +1,13 @@
+/** Takes a kept version out. */
+import { dropVersion } from '../../../../../database/versionRepository'
+import { defineApi } from '../../../../../http/api'
+import { showOf } from '../../../../../http/showOf'
+import { versionOf } from '../../../../../http/versionOf'
+import { useHouse } from '../../../../../shows/useHouse'
+
+export default defineApi(async (event) => {
+  const live = await showOf(event)
+  const { knex } = await useHouse()
+  await dropVersion(knex, live.show.id, versionOf(event))
+  return {}
+})

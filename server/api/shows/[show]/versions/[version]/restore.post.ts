@@ -1,0 +1,19 @@
+/** Brings the show back to a kept version. */
+import { z } from 'zod'
+import { commandId, windowId } from '#core/show/ids'
+import { ApiError, bodyOf, defineApi } from '../../../../../http/api'
+import { personOf } from '../../../../../http/person'
+import { showOf } from '../../../../../http/showOf'
+import { keptVersion, versionOf } from '../../../../../http/versionOf'
+
+const restoreBody = z.strictObject({ id: commandId, window: windowId })
+
+export default defineApi(async (event) => {
+  const live = await showOf(event)
+  const person = personOf(event)
+  const input = await keptVersion(live.show, versionOf(event))
+  const { id, window } = await bodyOf(event, restoreBody)
+  const answer = await live.run({ id, name: 'restoreShow', input, person, window, seenRevision: live.revision })
+  if (!answer.ok) throw new ApiError(answer.status, answer.refusal)
+  return { entry: answer.entry, note: answer.note, undo: live.undoState(person) }
+})

@@ -1,0 +1,20 @@
+/** Keeps the show as it is now under a name. */
+import { randomUUID } from 'node:crypto'
+import { z } from 'zod'
+import { keepVersion } from '../../../../database/versionRepository'
+import { bodyOf, defineApi } from '../../../../http/api'
+import { personOf } from '../../../../http/person'
+import { showOf } from '../../../../http/showOf'
+import { useHouse } from '../../../../shows/useHouse'
+
+const versionBody = z.strictObject({ name: z.string().trim().min(1, 'a name is wanted').max(120) })
+
+export default defineApi(async (event) => {
+  const live = await showOf(event)
+  const { name } = await bodyOf(event, versionBody)
+  const { knex } = await useHouse()
+  const id = randomUUID()
+  const { show, revision } = live
+  await keepVersion(knex, show, { id, name, person: personOf(event), automatic: false, revision })
+  return { id }
+})

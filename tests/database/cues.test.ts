@@ -1,0 +1,155 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { litBy } from '#core/cues/playback'
+import { listsInOrder } from '#core/cues/tracking'
+import { playing } from '#core/cues/tracks'
+import { readShowDocument, showDocument } from '#core/exchange/showFile'
+import { compareShows } from '#core/history/compare'
+import { readCollections } from '#core/history/collections'
+import { commandId, personId, showId, windowId } from '#core/show/ids'
+import { choose } from '#demo/choices'
+import { listVersions, versionContents } from '../../server/database/versionRepository'
+import { House } from '../../server/shows/house'
+import type { LiveShow } from '../../server/shows/liveShow'
+import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { TEST_CLUSTER } from '../testCluster'
+
+let database: FreshDatabase
+let house: House
+let live: LiveShow
+let commands = 0
+const anna = personId.parse('anna')
+
+async function openedShow(of: House): Promise<LiveShow> {
+  const opened = await of.show(showId.parse('salt-lantern'))
+  if (!opened) throw new Error('the demo was not loaded')
+  return opened
+}
+
+async function run(name: string, input: unknown) {
+  const id = commandId.parse(`run${++commands}`)
+  const answer = await live.run({
+    id,
+    name,
+    input,
+    person: anna,
+    window: windowId.parse('w'),
+    seenRevision: live.revision,
+  })
+  if (!answer.ok) throw new Error(answer.refusal.message)
+}
+
+beforeAll(async () => {
+  database = await freshDatabase(TEST_CLUSTER)
+  house = await House.open(database.address)
+  await house.loadDemoWhenEmpty()
+  live = await openedShow(house)
+  await run('joinShow', { name: 'Anna' })
+})
+
+afterAll(async () => {
+  await house.close()
+  await database.drop()
+})
+
+const cue = (number: number) => choose(live.show).cue(1, number)
+const list = () => choose(live.show).list(1)
+
+describe('running', () => {
+  it('goes on after a restart where it was, in the middle of a fade', async () => {
+    await run('goToCue', { list: list(), cue: cue(15) })
+    await run('changeCues', { cues: [cue(16)], fall: 3000 })
+    await run('goOn', { list: list() })
+    const now = Date.now() + 500_000
+    const level = (of: LiveShow) =>
+      litBy(of.show, playing(of.show).get(`${choose(of.show).fixtures('31')[0] ?? ''} intensity`) ?? [], now)
+    const restarted = await House.open(database.address)
+    const again = await openedShow(restarted)
+    expect(level(again)?.level).toBe(level(live)?.level)
+    expect(level(again)?.level).toBeGreaterThan(0.5)
+    expect(level(again)?.level).toBeLessThan(1)
+    await restarted.close()
+  })
+
+  it('starts what follows by itself, once, whatever the number of servers', async () => {
+    const other = await House.open(database.address)
+    await openedShow(other)
+    await run('changeCues', { cues: [cue(18)], follow: 'after' })
+    await run('changeCues', { cues: [cue(17)], rise: 0.2, fall: 0.2, move: 0.2 })
+    await run('goToCue', { list: list(), cue: cue(16.5) })
+    await run('goOn', { list: list() })
+    const isThere = () => listsInOrder(live.show)[0]?.list.onStage === cue(18)
+    await new Promise<void>((resolve) => {
+      const stop = live.subscribe(() => {
+        if (!isThere()) return
+        stop()
+        resolve()
+      })
+    })
+    const runs = [...live.show.all.cueRun.values()].filter((one) => one.cue === cue(18))
+    expect(runs).toHaveLength(1)
+    await other.close()
+  })
+})
+
+describe('history', () => {
+  it('keeps the show before a big change, tells what changed, and brings it back in one step', async () => {
+    const before = live.show
+    await run('deleteCues', { cues: [cue(14), cue(20)], later: 'change' })
+    const [version] = await listVersions(house.knex, live.show.id)
+    expect(version).toMatchObject({ automatic: true, name: 'Before: take out 2 cues' })
+    const kept = await versionContents(house.knex, live.show.id, version?.id ?? '')
+    const read = readCollections(kept?.contents, live.show.id)
+    if (!read.ok) throw new Error(read.message)
+    const differences = compareShows({ id: live.show.id, all: read.all }, live.show)
+    expect(differences.map(({ what, how }) => [what, how])).toEqual([
+      ['Cue 14 Dory runs aground (Main)', 'gone'],
+      ['Cue 20 Carried up the beach (Main)', 'gone'],
+    ])
+    await run('restoreShow', kept)
+    for (const kind of ['cue', 'cueValue', 'palette', 'paletteValue', 'fixturePlace'] as const)
+      expect(live.show.all[kind]).toEqual(before.all[kind])
+  })
+
+  it('tells what differs in palettes and cues in words', async () => {
+    const before = live.show
+    const { fixtures, palette } = choose(before)
+    await run('changePalette', { palette: palette(3), name: 'Gallery' })
+    await run('setNumberInCues', {
+      cues: [cue(11)],
+      fixtures: fixtures('31, 32'),
+      attribute: 'intensity',
+      number: 0.5,
+      where: 'here and on',
+    })
+    expect(compareShows(before, live.show)).toEqual([
+      { section: 'Palettes', what: '3 Gallery', how: 'changed', lines: ['name: Lantern gallery → Gallery'] },
+      {
+        section: 'Cues',
+        what: 'Cue 11 Lantern lit (Main)',
+        how: 'changed',
+        lines: ['31, 32: intensity: 100 % → 50 %'],
+      },
+    ])
+  })
+
+  it('makes a show of a back-up just as it was, and refuses what is foreign, newer or broken', async () => {
+    const document: unknown = JSON.parse(JSON.stringify(showDocument(live.show, '2026-01-01T00:00:00Z')))
+    const read = readShowDocument(document, showId.parse('again'))
+    if (!read.ok) throw new Error(read.message)
+    await house.keepShow(read.show)
+    const again = await house.show(showId.parse('again'))
+    for (const kind of ['cue', 'cueValue', 'cueRun', 'paletteValue', 'fixture'] as const)
+      expect(again?.show.all[kind]).toEqual(live.show.all[kind])
+    const refusal = (of: unknown) => {
+      const attempt = readShowDocument(of, showId.parse('no'))
+      return attempt.ok ? 'read' : attempt.message
+    }
+    const whole = showDocument(live.show, '')
+    expect(refusal({ hello: 'world' })).toBe('It is not a back-up of a show.')
+    expect(refusal({ ...whole, version: 99 })).toContain('newer version')
+    expect(refusal({ ...whole, contents: { ...whole.contents, cue: [] } })).toContain('It is damaged. A cue')
+    expect(refusal({ ...whole, contents: { ...whole.contents, fixture: [['f', { number: 'no' }]] } })).toContain(
+      'A fixture in it is not sound',
+    )
+  })
+})
