@@ -1,4 +1,5 @@
 /** The keys of the Focus room. Letters and digits begin a selection; arrows nudge what is selected. */
+import { listsInOrder } from '#core/cues/tracking'
 import { vec3 } from '#core/geometry/vector'
 import { useCopied } from '../stores/copied'
 import { useDesk } from '../stores/desk'
@@ -36,6 +37,12 @@ export function useFocusKeys(
     return true
   }
 
+  /** Runs the first list, which the stepper over the stage shows. */
+  function run(name: 'goOn' | 'goBack' | 'pauseList') {
+    const list = store.view && listsInOrder(store.view)[0]
+    if (list) void store.send(name, { list: list.id })
+  }
+
   useStageKeys(stage, {
     arrow: nudge,
     typed: startEntry,
@@ -67,6 +74,9 @@ export function useFocusKeys(
       'copy values': copied.copy,
       'paste links': () => void copied.paste('link'),
       'paste loose': () => void copied.paste('loose'),
+      go: () => run('goOn'),
+      back: () => run('goBack'),
+      pause: () => run('pauseList'),
       'next cue': () => stepCue(1),
       'previous cue': () => stepCue(-1),
     },

@@ -7,6 +7,7 @@ import { rigOf } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
+import { useCompared } from '../stores/compared'
 import { useDesk } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
@@ -20,6 +21,7 @@ export type Picture = 'worked on' | 'on stage'
 
 export function useStageLayers(show: () => Show, picture: () => Picture = () => 'worked on') {
   const desk = useDesk()
+  const compared = useCompared()
   const selection = useSelection()
   const proposal = useProposal()
   const store = useShow()
@@ -29,14 +31,18 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   const targets = computed(() => targetsOf(show()))
   const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
   const isStage = () => picture() === 'on stage'
-  const chosen = computed(() => (isStage() ? [] : selection.fixtures.flatMap((id) => desk.seen(id) ?? [])))
+  const chosen = computed(() =>
+    isStage() || compared.pictures ? [] : selection.fixtures.flatMap((id) => desk.seen(id) ?? []),
+  )
   /** What is lit besides the selection. In the Rig room one looks at the rig, not at the picture. */
   const lit = computed(() =>
-    isStage()
-      ? [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
-      : desk.room === 'rig'
-        ? []
-        : [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !selection.order.has(rigged.id)),
+    compared.pictures
+      ? compared.pictures.after
+      : isStage()
+        ? [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
+        : desk.room === 'rig'
+          ? []
+          : [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !selection.order.has(rigged.id)),
   )
   const litTargets = computed(() => {
     const aimedAt = new Set<string>()
@@ -45,7 +51,8 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     return aimedAt
   })
   /** A palette looked at but not recalled, for the selection or, without one, for all it serves. */
-  const ghost = computed<StageFixture[]>(() => {
+  const ghost = computed<readonly StageFixture[]>(() => {
+    if (compared.pictures) return compared.pictures.before
     const palette = desk.hoveredPalette
     if (!palette || isStage()) return []
     const rig = rigOf(show())

@@ -1,34 +1,118 @@
-/** The carry sheet: for every cue and fixture, whether a value is set there, carried or absent. */
-import { familyOf, type Family } from '../show/families'
-import { valuesByCue, type ListInOrder } from './tracking'
+/**
+ * The carry sheet: for every cue and fixture of a list, whether something of a family is set there,
+ * carried from an earlier cue, or not there yet. Cells are looked up one by one: nothing is worked
+ * out for cues that are not looked at.
+ */
+import { resolveValue } from '../palettes/resolve'
+import { derived } from '../show/derived'
 import type { CueValue } from '../show/entities'
-import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { ATTRIBUTES, familyOf, type Family } from '../show/families'
+import type { CueListId, FixtureId, PaletteId } from '../show/ids'
+import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
+import { courseOf } from './tracking'
 
-/** `set` here or `carried` from an earlier cue; `palette` is null for a loose value. */
-export interface SheetCell {
-  readonly how: 'set' | 'carried'
+/** What one cue sets of a family for a fixture. */
+export interface SheetPoint {
+  /** Its place in the list, from 0. */
+  readonly at: number
+  readonly stored: readonly CueValue[]
+  /** The palette of the first linked value; null where all of it is loose. */
   readonly palette: PaletteId | null
+  readonly isLoose: boolean
+  readonly mark: CueValue['mark']
 }
 
-export interface SheetRow {
-  readonly cue: CueId
-  readonly cells: ReadonlyMap<FixtureId, SheetCell>
+export interface SheetCell extends SheetPoint {
+  readonly how: 'set' | 'carried'
 }
 
-/** The sheet of a list for one family. A fixture's first value of the family in a cue stands for it. */
-export function carrySheet(show: Show, list: ListInOrder, family: Family): SheetRow[] {
-  const byCue = valuesByCue(show)
-  let carried: ReadonlyMap<FixtureId, SheetCell> = new Map()
-  return list.cues.map(({ id }) => {
-    const cells = new Map<FixtureId, SheetCell>(carried)
-    for (const value of byCue.get(id) ?? [])
-      if (familyOf(value.attribute) === family) cells.set(value.fixture, { how: 'set', palette: paletteOf(value) })
-    carried = new Map([...cells].map(([fixture, { palette }]) => [fixture, { how: 'carried', palette }]))
-    return { cue: id, cells }
-  })
+export interface Sheet {
+  /** A cell by place in the list and fixture; null where nothing has been set by then. */
+  cell(at: number, fixture: FixtureId): SheetCell | null
+  /** The places at which something is set for a fixture, in order. */
+  points(fixture: FixtureId): readonly SheetPoint[]
+  /** Whether the list leaves a fixture without light at a place; false where it says nothing of its light. */
+  isDark(at: number, fixture: FixtureId): boolean
 }
 
-function paletteOf({ value }: CueValue): PaletteId | null {
-  return value.kind === 'link' ? value.palette : null
+const NONE: readonly SheetPoint[] = []
+
+const sheets = derived(
+  ['cueValue', 'cue', 'cueList', 'paletteValue', 'fixture', 'fixturePlace', 'fixtureType'],
+  (): Map<string, Sheet> => new Map(),
+)
+
+/** The sheet of a list for a family. */
+export function carrySheet(show: Show, list: CueListId, family: Family): Sheet {
+  const key = `${list} ${family}`
+  const known = sheets(show).get(key)
+  if (known) return known
+  const sheet = sheetOf(show, list, family)
+  sheets(show).set(key, sheet)
+  return sheet
+}
+
+function sheetOf(show: Show, list: CueListId, family: Family): Sheet {
+  const points = pointsOf(show, list, family)
+  const lights = family === 'intensity' ? points : pointsOf(show, list, 'intensity')
+  const pointsFor = (fixture: FixtureId) => points.get(fixture) ?? NONE
+  return {
+    points: pointsFor,
+    cell(at, fixture) {
+      const point = latest(pointsFor(fixture), at)
+      return point && { ...point, how: point.at === at ? 'set' : 'carried' }
+    },
+    isDark(at, fixture) {
+      const point = latest(lights.get(fixture) ?? NONE, at)
+      const [stored] = point?.stored ?? []
+      return stored !== undefined && levelOf(show, stored) <= 0
+    },
+  }
+}
+
+function latest(points: readonly SheetPoint[], at: number): SheetPoint | null {
+  let low = 0
+  let high = points.length
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if ((points[middle]?.at ?? Infinity) <= at) low = middle + 1
+    else high = middle
+  }
+  return points[low - 1] ?? null
+}
+
+function levelOf(show: Show, { fixture, attribute, value }: CueValue): number {
+  const rigged = rigOf(show).get(fixture)
+  const plain = rigged && resolveValue(show, rigged, attribute, value).value
+  return plain?.kind === 'number' ? plain.number : 0
+}
+
+/** What is set of a family, by fixture; attributes set in one cue are one point. */
+function pointsOf(show: Show, list: CueListId, family: Family): ReadonlyMap<FixtureId, readonly SheetPoint[]> {
+  const set = new Map<FixtureId, Map<number, CueValue[]>>()
+  for (const points of courseOf(show, list).values()) {
+    const [first] = points
+    if (!first || familyOf(first.stored.attribute) !== family) continue
+    const ofFixture = set.get(first.stored.fixture) ?? new Map<number, CueValue[]>()
+    set.set(first.stored.fixture, ofFixture)
+    for (const { at, stored } of points) ofFixture.set(at, [...(ofFixture.get(at) ?? []), stored])
+  }
+  return new Map([...set].map(([fixture, byPlace]) => [fixture, inOrder(byPlace)]))
+}
+
+function inOrder(byPlace: ReadonlyMap<number, CueValue[]>): SheetPoint[] {
+  return [...byPlace].map(([at, stored]) => pointOf(at, stored)).sort((a, b) => a.at - b.at)
+}
+
+function pointOf(at: number, values: CueValue[]): SheetPoint {
+  const stored = values.sort((a, b) => ATTRIBUTES.indexOf(a.attribute) - ATTRIBUTES.indexOf(b.attribute))
+  const linked = stored.find(({ value }) => value.kind === 'link')
+  return {
+    at,
+    stored,
+    palette: linked?.value.kind === 'link' ? linked.value.palette : null,
+    isLoose: stored.some(({ value }) => value.kind !== 'link'),
+    mark: stored.find(({ mark }) => mark !== null)?.mark ?? null,
+  }
 }

@@ -44,14 +44,14 @@ describe('tracking', () => {
         const show = showOf(rows)
         const ordered = listsInOrder(show)[0]
         if (!ordered) throw new Error('no list')
-        const carried = carrySheet(show, ordered, 'intensity')
+        const carried = carrySheet(show, list, 'intensity')
         rows.forEach((row, i) => {
           const state = stateAt(show, ordered, asCueId(`c${i}`))
           FIXTURES.forEach((fixture, f) => {
             const latest = rows.slice(0, i + 1).findLast((r) => r[f] !== null)?.[f]
             const held = state.get(`${fixture} intensity`)?.value
             expect(held).toEqual(latest == null ? undefined : { kind: 'number', number: latest / 10 })
-            const how = carried[i]?.cells.get(asFixtureId(fixture))?.how
+            const how = carried.cell(i, asFixtureId(fixture))?.how
             expect(how).toBe(row[f] !== null ? 'set' : latest == null ? undefined : 'carried')
           })
         })

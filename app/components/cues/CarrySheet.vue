@@ -1,165 +1,279 @@
 <script setup lang="ts">
-/** Cues down, fixtures across by hang: block is set here, line is carried, dashed is loose. */
-import { computed } from 'vue'
-import { carrySheet, type SheetCell } from '#core/cues/carrySheet'
-import type { ListInOrder } from '#core/cues/tracking'
-import { hangsOf } from '#core/show/rig'
-import type { Family } from '#core/show/families'
+/**
+ * Cues down, fixtures across by hang. Only what is in view is drawn: the rows as a list, their
+ * cells on one canvas, so that a thousand cues of hundreds of fixtures scroll by.
+ */
+import { useDevicePixelRatio, useElementSize, useScroll } from '@vueuse/core'
+import { computed, nextTick, ref, useTemplateRef, watch, watchPostEffect } from 'vue'
+import type { SheetCell } from '#core/cues/carrySheet'
+import type { CueInOrder } from '#core/cues/tracking'
+import { valueInWords } from '#core/refocus/paletteLines'
 import type { CueId, FixtureId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
+import { useSheetColumns, type SheetColumn } from '../../composables/useSheetColumns'
+import { useTheme } from '../../composables/useTheme'
+import { readSheetInks } from '../../drawing/inks'
+import { drawCell } from '../../drawing/sheet'
+import { useCueDesk } from '../../stores/cueDesk'
 import { useWorkingSet } from '../../stores/workingSet'
-import { PALETTE_FILL } from '../shelf/paletteColours'
+import CueRow from './CueRow.vue'
 
-const props = defineProps<{ show: Show; list: ListInOrder; family: Family; looked: CueId | null }>()
-const emit = defineEmits<{ look: [cue: CueId]; go: [cue: CueId] }>()
+const props = defineProps<{ show: Show }>()
+const emit = defineEmits<{ go: [cue: CueId] }>()
+const desk = useCueDesk()
 const workingSet = useWorkingSet()
 
-const CELL = 14
-const GAP = 16
+const HEAD = 34
+const LEFT = 272
 
-const columns = computed(() => {
-  let x = 0
-  return hangsOf(props.show)
-    .filter((hang) => hang.fixtures.length > 0)
-    .sort((a, b) => (a.fixtures[0]?.fixture.number ?? 0) - (b.fixtures[0]?.fixture.number ?? 0))
-    .map((hang) => {
-      const start = x
-      const fixtures = [...hang.fixtures].sort((a, b) => a.fixture.number - b.fixture.number)
-      x += Math.max(fixtures.length * CELL, hang.hang.name.length * 6.2) + GAP
-      return { name: hang.hang.name, start, fixtures: fixtures.map((f, i) => ({ id: f.id, x: start + i * CELL })) }
-    })
+const scroller = useTemplateRef<HTMLElement>('scroller')
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const { width: viewWidth, height: viewHeight } = useElementSize(scroller)
+const { x: left, y: top } = useScroll(scroller)
+const { pixelRatio } = useDevicePixelRatio()
+const { isPaper } = useTheme()
+
+const row = computed(() => desk.size.row)
+const cell = computed(() => desk.size.cell)
+const { laid, trouble } = useSheetColumns(
+  () => props.show,
+  () => cell.value,
+  () => desk.entry,
+)
+
+/** Cues in which the palette asked for is seen, set or carried; all of them without one. */
+const rows = computed<readonly (CueInOrder & { at: number })[]>(() => {
+  const cues = (desk.list?.cues ?? []).map((cue, at) => ({ ...cue, at }))
+  const { palette, sheet } = desk
+  if (!palette || !sheet) return cues
+  return cues.filter(({ at }) => laid.value.columns.some(({ id }) => sheet.cell(at, id)?.palette === palette))
 })
-const width = computed(() => (columns.value.at(-1)?.start ?? 0) + 120)
-const fixtures = computed(() => columns.value.flatMap((column) => column.fixtures))
-const rows = computed(() => {
-  const cues = new Map(props.list.cues.map(({ id, cue }) => [id, cue]))
-  return carrySheet(props.show, props.list, props.family).flatMap((row) => {
-    const cue = cues.get(row.cue)
-    return cue ? [{ ...row, cueRecord: cue, drawn: drawnCells(row.cells) }] : []
+const inView = computed(() => {
+  const first = Math.max(0, Math.floor(top.value / row.value) - 1)
+  const last = Math.min(rows.value.length, Math.ceil((top.value + viewHeight.value - HEAD) / row.value) + 1)
+  return rows.value.slice(first, last).map((cue, i) => ({ ...cue, y: HEAD + (first + i) * row.value - top.value }))
+})
+const columnsInView = computed(() =>
+  laid.value.columns.filter(({ x }) => x + cell.value > left.value && x < left.value + viewWidth.value - LEFT),
+)
+const chosenCues = computed(() => new Set<string>(desk.cells?.cues))
+const chosenFixtures = computed(() => new Set<string>(desk.cells?.fixtures))
+
+/** What stands in a cell, short enough for it. */
+function wordsIn({ stored, palette }: SheetCell): string {
+  const linked = palette && props.show.all.palette.get(palette)
+  if (linked) return linked.name
+  const [first] = stored
+  if (!first) return ''
+  const type = rigOf(props.show).get(first.fixture)?.type
+  return valueInWords(props.show, first.value, first.attribute, type)
+}
+
+watchPostEffect(() => {
+  const brush = canvas.value?.getContext('2d')
+  const { sheet } = desk
+  if (!canvas.value || !brush || !sheet || viewWidth.value === 0) return
+  const inks = { isPaper: isPaper.value, ...readSheetInks() }
+  const [width, height] = [viewWidth.value - LEFT, viewHeight.value]
+  canvas.value.width = Math.round(width * pixelRatio.value)
+  canvas.value.height = Math.round(height * pixelRatio.value)
+  brush.setTransform(pixelRatio.value, 0, 0, pixelRatio.value, 0, 0)
+  brush.clearRect(0, 0, width, height)
+  drawChosen(brush, inks.coral)
+  for (const { at, y } of inView.value)
+    for (const { id, x } of columnsInView.value) {
+      const found = sheet.cell(at, id)
+      if (!found) continue
+      const palette = found.palette && props.show.all.palette.get(found.palette)
+      drawCell(brush, inks, desk.size, {
+        x: x - left.value,
+        y,
+        cell: found,
+        ink: palette ? inks.palettes[palette.colour] : desk.family === 'intensity' ? inks.words : null,
+        isDark: sheet.isDark(at, id),
+        isFaint: !workingSet.isIn(id) || (desk.palette !== null && found.palette !== desk.palette),
+        words: desk.size.values ? wordsIn(found) : null,
+      })
+    }
+  brush.clearRect(0, 0, width, HEAD)
+  drawHeadings(brush, inks.words, inks.quiet)
+})
+
+function drawChosen(brush: CanvasRenderingContext2D, ink: string) {
+  brush.fillStyle = ink
+  brush.globalAlpha = 0.16
+  for (const { id: cue, y } of inView.value)
+    if (chosenCues.value.has(cue))
+      for (const { id, x } of columnsInView.value)
+        if (chosenFixtures.value.has(id)) brush.fillRect(x - left.value - 1, y + 1, cell.value, row.value - 2)
+  brush.globalAlpha = 1
+}
+
+function drawHeadings(brush: CanvasRenderingContext2D, words: string, quiet: string) {
+  brush.textBaseline = 'alphabetic'
+  brush.font = '11px "Atkinson Hyperlegible Next Variable", sans-serif'
+  brush.fillStyle = words
+  for (const { name, x } of laid.value.hangs) brush.fillText(name, x - left.value, 13)
+  brush.font = '10px "Atkinson Hyperlegible Mono Variable", monospace'
+  brush.fillStyle = quiet
+  const apart = Math.ceil(16 / cell.value)
+  for (const [i, { number, x }] of laid.value.columns.entries())
+    if (i % apart === 0 || cell.value >= 16) brush.fillText(String(number), x - left.value, 27)
+}
+
+/** The cell under the pointer; null beside them. */
+function cellAt({ clientX, clientY }: MouseEvent): { row: number; column: number } | null {
+  const box = scroller.value?.getBoundingClientRect()
+  if (!box) return null
+  const x = clientX - box.left - LEFT + left.value
+  const at = Math.floor((clientY - box.top - HEAD + top.value) / row.value)
+  const column = laid.value.columns.findIndex((one) => x >= one.x && x < one.x + cell.value)
+  return clientX - box.left < LEFT || clientY - box.top < HEAD || column < 0 || !rows.value[at]
+    ? null
+    : { row: at, column }
+}
+
+/** Where choosing began, and where it has come to. */
+const anchor = ref<{ row: number; column: number } | null>(null)
+const cursor = ref<{ row: number; column: number } | null>(null)
+const isChoosing = ref(false)
+
+function chooseTo(end: { row: number; column: number }) {
+  const begin = anchor.value ?? end
+  cursor.value = end
+  const between = (a: number, b: number) => [Math.min(a, b), Math.max(a, b) + 1] as const
+  desk.choose({
+    cues: rows.value.slice(...between(begin.row, end.row)).map(({ id }) => id),
+    fixtures: laid.value.columns.slice(...between(begin.column, end.column)).map(({ id }) => id),
   })
-})
+}
+function press(event: PointerEvent) {
+  const at = cellAt(event)
+  if (!at || event.button !== 0) return
+  if (!event.shiftKey) anchor.value = at
+  isChoosing.value = true
+  scroller.value?.setPointerCapture(event.pointerId)
+  chooseTo(at)
+}
+function drag(event: PointerEvent) {
+  const at = isChoosing.value ? cellAt(event) : null
+  if (at && (at.row !== cursor.value?.row || at.column !== cursor.value.column)) chooseTo(at)
+}
 
-/** Cells of one look are one path: a row is a handful of elements, however many fixtures there are. */
-function drawnCells(cells: ReadonlyMap<FixtureId, SheetCell>) {
-  const paths = new Map<string, { look: 'carried' | 'loose' | 'set'; fill: string; isShutOut: boolean; d: string }>()
-  for (const { id, x } of fixtures.value) {
-    const cell = cells.get(id)
-    if (!cell) continue
-    const palette = cell.palette && props.show.all.palette.get(cell.palette)
-    const fill = palette ? PALETTE_FILL[palette.colour] : 'fill-mist'
-    const isLoose = !palette && props.family !== 'intensity'
-    const look = cell.how === 'carried' ? 'carried' : isLoose ? 'loose' : 'set'
-    const isShutOut = !workingSet.isIn(id)
-    const key = `${look} ${fill} ${isShutOut}`
-    const d = (paths.get(key)?.d ?? '') + SHAPES[look](x)
-    paths.set(key, { look, fill, isShutOut, d })
+function step(rowsBy: number, columnsBy: number, isExtending: boolean) {
+  const at = cursor.value ?? { row: rows.value.findIndex(({ id }) => id === desk.cue?.id), column: 0 }
+  const limit = (n: number, count: number) => Math.min(count - 1, Math.max(0, n))
+  const end = {
+    row: limit(at.row + rowsBy, rows.value.length),
+    column: limit(at.column + columnsBy, laid.value.columns.length),
   }
-  return [...paths.values()]
+  if (!isExtending) anchor.value = end
+  chooseTo(end)
+  reveal(end.row)
+}
+function keyed(event: KeyboardEvent) {
+  const arrows: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowUp: [-1, 0],
+    ArrowDown: [1, 0],
+    ArrowLeft: [0, -1],
+    ArrowRight: [0, 1],
+  }
+  const by = arrows[event.key]
+  if (!by || !desk.cells || event.ctrlKey || event.metaKey || event.altKey) return
+  event.preventDefault()
+  event.stopPropagation()
+  step(...by, event.shiftKey)
 }
 
-const SHAPES = {
-  set: (x: number) => roundedBox(x, 2.5, CELL - 2, 13),
-  loose: (x: number) => roundedBox(x + 0.7, 3.2, CELL - 3.4, 11.6),
-  carried: (x: number) => `M${x - 1} 8h${CELL}v2.5h-${CELL}Z`,
+function reveal(at: number) {
+  const box = scroller.value
+  if (!box || at < 0) return
+  const y = at * row.value
+  if (y < box.scrollTop) box.scrollTop = y
+  else if (y + row.value > box.scrollTop + viewHeight.value - HEAD)
+    box.scrollTop = y + row.value - viewHeight.value + HEAD
 }
+watch(
+  [() => desk.cue?.id, () => row.value, () => desk.list?.id],
+  async () => {
+    await nextTick()
+    reveal(rows.value.findIndex(({ id }) => id === desk.cue?.id))
+  },
+  { immediate: true, flush: 'post' },
+)
 
-function roundedBox(x: number, y: number, width: number, height: number): string {
-  const r = 2
-  const across = width - 2 * r
-  const down = height - 2 * r
-  return `M${x + r} ${y}h${across}a${r} ${r} 0 0 1 ${r} ${r}v${down}a${r} ${r} 0 0 1 -${r} ${r}h-${across}a${r} ${r} 0 0 1 -${r} -${r}v-${down}a${r} ${r} 0 0 1 ${r} -${r}Z`
-}
-
-const legend = computed(() => {
-  const used = new Set(rows.value.flatMap((row) => [...row.cells.values()].flatMap((cell) => cell.palette ?? [])))
-  return [...used].flatMap((id) => {
-    const palette = props.show.all.palette.get(id)
-    return palette ? [{ id, name: palette.name, fill: PALETTE_FILL[palette.colour] }] : []
-  })
+const cursorWords = computed(() => {
+  const at = cursor.value
+  const cue = at && rows.value[at.row]
+  const column: SheetColumn | undefined = at ? laid.value.columns[at.column] : undefined
+  const found = cue && column ? desk.sheet?.cell(cue.at, column.id) : null
+  if (!cue || !column) return ''
+  const what = found ? `${found.how}, ${wordsIn(found)}` : 'nothing yet'
+  return `Cue ${cue.cue.number}, fixture ${column.number}: ${what}`
 })
+const isShutOut = (fixtures: readonly { readonly id: FixtureId }[]) =>
+  fixtures.length > 0 && fixtures.every(({ id }) => !workingSet.isIn(id))
+defineExpose({ trouble })
 </script>
 
 <template>
-  <div class="flex min-h-0 flex-1 flex-col">
-    <div class="min-h-0 flex-1 overflow-auto">
-      <table class="w-full border-separate border-spacing-0">
-        <thead class="sticky top-0 z-10 bg-night text-left text-sm text-haze">
-          <tr>
-            <th scope="col" class="border-b border-rule py-2 pl-4 font-normal">cue</th>
-            <th scope="col" class="border-b border-rule font-normal">name</th>
-            <th scope="col" class="border-b border-rule pr-4 text-right font-normal">time</th>
-            <th scope="col" class="border-b border-rule pl-2 font-normal">
-              <svg
-                :width="width"
-                height="16"
-                class="block"
-                role="img"
-                :aria-label="columns.map((c) => c.name).join(', ')"
-              >
-                <text
-                  v-for="column in columns"
-                  :key="column.name"
-                  :x="column.start"
-                  y="12"
-                  class="fill-mist text-[11px]"
-                >
-                  {{ column.name }}
-                </text>
-              </svg>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr
-            v-for="row in rows"
-            :key="row.cue"
-            :class="[row.cue === looked ? 'bg-plank' : 'hover:bg-deck']"
-            :aria-current="row.cue === list.list.onStage ? 'true' : undefined"
-            @click="emit('look', row.cue)"
-            @dblclick="emit('go', row.cue)"
+  <div class="relative min-h-0 flex-1">
+    <div
+      ref="scroller"
+      class="absolute inset-0 overflow-auto"
+      tabindex="0"
+      role="group"
+      aria-label="Cells of the carry sheet; arrows move, with Shift they choose more"
+      @pointerdown="press"
+      @pointermove="drag"
+      @pointerup="isChoosing = false"
+      @pointercancel="isChoosing = false"
+      @keydown="keyed"
+    >
+      <div :style="{ width: `${LEFT + laid.width}px`, height: `${HEAD + rows.length * row}px` }">
+        <div
+          class="sticky top-0 left-0 overflow-hidden"
+          :style="{ width: `${viewWidth}px`, height: `${viewHeight}px` }"
+        >
+          <ul aria-label="Cues">
+            <CueRow
+              v-for="{ id, cue, y } in inView"
+              :key="id"
+              :cue="cue"
+              :y="y"
+              :height="row"
+              :left="LEFT"
+              :is-on-stage="id === desk.list?.list.onStage"
+              :is-looked="id === desk.cue?.id"
+              :is-quiet="isShutOut(laid.columns)"
+              @look="desk.look(id)"
+              @go="emit('go', id)"
+            />
+          </ul>
+          <canvas
+            ref="canvas"
+            class="pointer-events-none absolute top-0"
+            :style="{ left: `${LEFT}px`, width: `${viewWidth - LEFT}px`, height: `${viewHeight}px` }"
+            aria-hidden="true"
+          />
+          <div
+            class="absolute top-0 left-0 flex items-end gap-2 border-b border-rule bg-night pb-1 pl-4 text-sm text-haze"
+            :style="{ width: `${LEFT}px`, height: `${HEAD}px` }"
+            aria-hidden="true"
           >
-            <td
-              class="border-b border-rule/60 py-1.5 pr-3 pl-4 font-mono"
-              :class="row.cue === list.list.onStage ? 'font-bold text-coral' : 'text-mist'"
-            >
-              {{ row.cueRecord.number }}
-            </td>
-            <td class="max-w-48 border-b border-rule/60">
-              <button
-                type="button"
-                class="block w-full truncate pr-3 text-left"
-                :class="
-                  row.drawn.length > 0 && row.drawn.every(({ isShutOut }) => isShutOut) ? 'text-haze' : 'font-semibold'
-                "
-                @click.stop="emit('look', row.cue)"
-              >
-                {{ row.cueRecord.name || 'No name' }}
-              </button>
-            </td>
-            <td class="border-b border-rule/60 pr-4 text-right font-mono text-mist">{{ row.cueRecord.rise }}</td>
-            <td class="border-b border-rule/60 pl-2">
-              <svg :width="width" height="18" class="block" aria-hidden="true">
-                <path
-                  v-for="cells in row.drawn"
-                  :key="`${cells.look} ${cells.fill} ${cells.isShutOut}`"
-                  :d="cells.d"
-                  :class="cells.look === 'loose' ? 'fill-none stroke-coral' : cells.fill"
-                  :opacity="(cells.look === 'carried' ? 0.4 : 1) * (cells.isShutOut ? 0.25 : 1)"
-                  :stroke-width="cells.look === 'loose' ? 1.4 : undefined"
-                  :stroke-dasharray="cells.look === 'loose' ? '2.5 2' : undefined"
-                />
-              </svg>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+            <span class="w-11">cue</span><span class="flex-1">name</span><span class="pr-4">time</span>
+          </div>
+          <div
+            class="pointer-events-none absolute right-0 border-b border-rule"
+            :style="{ left: `${LEFT}px`, top: `${HEAD - 1}px` }"
+          />
+        </div>
+      </div>
     </div>
-    <p class="flex shrink-0 flex-wrap gap-x-4 gap-y-1 border-t border-rule px-4 py-2 text-sm text-mist">
-      <span v-for="item in legend" :key="item.id" class="flex items-center gap-1.5">
-        <svg width="10" height="10" aria-hidden="true"><rect width="10" height="10" rx="2" :class="item.fill" /></svg
-        >{{ item.name }}
-      </span>
-      <span>block: set here</span><span>line: carried</span><span class="text-coral">dashed: loose value</span>
+    <p class="sr-only" aria-live="polite">{{ cursorWords }}</p>
+    <p v-if="rows.length === 0" class="absolute inset-x-0 top-16 text-center text-mist">
+      No cue of this list shows it. Take the filter away to see all.
     </p>
   </div>
 </template>

@@ -1,38 +1,54 @@
 <script setup lang="ts">
-/** A cue: its times, the light it leaves on stage, and the palettes it leans on. */
-import { computed } from 'vue'
-import { pictureOf } from '#core/cues/onStage'
+/** A cue: its name and times to change, the light it leaves on stage, and the palettes it leans on. */
+import { computed, ref, watch } from 'vue'
 import { stateAt, valuesByCue, type ListInOrder } from '#core/cues/tracking'
+import { FOLLOWS, TRAVELS } from '#core/show/entities'
 import { rigOf } from '#core/show/rig'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { CueId, FixtureId } from '#core/show/ids'
+import { cuePicture } from '../../composables/comparedCue'
+import { useKeeper } from '../../composables/useKeeper'
 import { useShow } from '../../stores/show'
 import StagePicture from '../shelf/StagePicture.vue'
 import { PALETTE_FILL } from '../shelf/paletteColours'
+import CueMoveForm from './CueMoveForm.vue'
+import CueTimes from './CueTimes.vue'
 
 const props = defineProps<{ show: Show; list: ListInOrder; cue: CueId }>()
 const store = useShow()
+const { keep } = useKeeper()
 
+const FOLLOW_OPTIONS = FOLLOWS.map((key) => ({
+  key,
+  name: { wait: 'waits to be called', after: 'comes after the one before', with: 'starts with the one before' }[key],
+}))
+const TRAVEL_OPTIONS = TRAVELS.map((key) => ({
+  key,
+  name: { straight: 'straight across the stage', angle: 'by angle' }[key],
+}))
+
+const open = ref<'move' | 'copy' | 'removal' | null>(null)
+watch(
+  () => props.cue,
+  () => (open.value = null),
+)
 const record = computed(() => props.show.all.cue.get(props.cue))
 const venue = computed(() => entity(props.show, 'venue', showRecordOf(props.show).venue))
 const isOnStage = computed(() => props.list.list.onStage === props.cue)
-const picture = computed(() => {
-  const state = stateAt(props.show, props.list, props.cue)
-  return [...rigOf(props.show).values()]
-    .map((rigged) => pictureOf(props.show, rigged, (id, attribute) => state.get(`${id} ${attribute}`)?.value ?? null))
-    .filter((fixture) => fixture.intensity > 0.01)
-})
+const picture = computed(() =>
+  [...cuePicture(props.show, props.cue).values()].filter(({ intensity }) => intensity > 0.01),
+)
 
 const sets = computed(() => {
   const palettes = new Map<string, Set<FixtureId>>()
   const loose: { number: number; what: string }[] = []
-  for (const { fixture, attribute, value } of valuesByCue(props.show).get(props.cue) ?? []) {
+  for (const { fixture, attribute, value, mark } of valuesByCue(props.show).get(props.cue) ?? []) {
     if (value.kind === 'link')
       palettes.set(value.palette, (palettes.get(value.palette) ?? new Set<FixtureId>()).add(fixture))
     else if (attribute !== 'intensity')
       loose.push({
         number: rigOf(props.show).get(fixture)?.fixture.number ?? 0,
-        what: value.kind === 'aim' ? 'aimed by hand' : `${attribute}, ${value.kind}`,
+        what: `${value.kind === 'aim' ? 'aimed by hand' : `${attribute}, ${value.kind}`}${mark === 'held' ? ', held' : ''}`,
       })
   }
   return { palettes: [...palettes], loose: loose.sort((a, b) => a.number - b.number) }
@@ -48,37 +64,85 @@ const carried = computed(() => {
   }
   return [...found.values()]
 })
-const travel = computed(() => (record.value?.travel === 'straight' ? 'straight across the stage' : 'by angle'))
-const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
+const cues = computed(() => [props.cue])
+const seconds = (field: 'rise' | 'fall' | 'move' | 'delay') => (value: number) =>
+  keep('changeCues', { cues: cues.value, [field]: value })
+/** An empty time for moving is that of rising. */
+async function moveTime(text: string): Promise<string | null> {
+  const typed = text.trim().replace(',', '.')
+  if (typed === '') return keep('changeCues', { cues: cues.value, move: null })
+  return Number.isFinite(Number(typed))
+    ? keep('changeCues', { cues: cues.value, move: Number(typed) })
+    : 'Type seconds, or nothing for the time of rising.'
+}
+const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, seconds: 0 })
 </script>
 
 <template>
-  <aside
-    v-if="record"
-    class="flex min-h-0 flex-col overflow-y-auto border-l border-rule bg-deck"
-    :aria-label="`Cue ${record.number}`"
-  >
+  <div v-if="record" class="flex flex-col">
     <header class="border-b border-rule px-4 py-3">
       <div class="flex items-baseline justify-between text-sm">
         <span class="text-mist">Cue {{ record.number }}</span>
         <span v-if="isOnStage" class="text-kelp">on stage</span>
       </div>
       <h2 class="text-xl font-semibold">{{ record.name || 'No name' }}</h2>
+      <div class="mt-2 flex gap-1.5">
+        <button type="button" class="quiet-button flex-1 py-1" :disabled="isOnStage" @click="put">
+          {{ isOnStage ? 'It is on stage' : 'Put it on stage' }}
+        </button>
+        <button
+          v-for="what in ['move', 'copy', 'removal'] as const"
+          :key="what"
+          type="button"
+          class="chip"
+          :class="open === what ? 'chip-on' : ''"
+          :aria-expanded="open === what"
+          @click="open = open === what ? null : what"
+        >
+          {{ { move: 'Renumber', copy: 'Copy', removal: 'Take out' }[what] }}
+        </button>
+      </div>
+      <CueMoveForm v-if="open" :key="open" class="mt-2" :what="open" :list="list" :cues="cues" @done="open = null" />
     </header>
-    <dl class="grid grid-cols-3 gap-3 border-b border-rule px-4 py-3 font-mono">
-      <div>
-        <dt class="text-xs text-haze">rise</dt>
-        <dd>{{ record.rise.toFixed(1) }} s</dd>
-      </div>
-      <div>
-        <dt class="text-xs text-haze">fall</dt>
-        <dd>{{ record.fall.toFixed(1) }} s</dd>
-      </div>
-      <div>
-        <dt class="text-xs text-haze">move</dt>
-        <dd>{{ (record.move ?? record.rise).toFixed(1) }} s</dd>
-      </div>
-    </dl>
+    <section class="grid grid-cols-4 gap-2 border-b border-rule px-4 py-3" aria-label="Name and times" data-narrow>
+      <TextField
+        class="col-span-4"
+        label="Name"
+        :shown="record.name"
+        :keep="(name) => keep('changeCues', { cues, name })"
+      />
+      <NumberField label="Rise" unit="s" :value="record.rise" :keep="seconds('rise')" />
+      <NumberField label="Fall" unit="s" :value="record.fall" :keep="seconds('fall')" />
+      <TextField
+        label="Move"
+        unit="s"
+        :shown="record.move === null ? '' : String(record.move)"
+        :placeholder="String(record.rise)"
+        :keep="moveTime"
+      />
+      <NumberField label="Delay" unit="s" :value="record.delay" :keep="seconds('delay')" />
+      <ChoiceField
+        class="col-span-2"
+        label="It"
+        :value="record.follow"
+        :options="FOLLOW_OPTIONS"
+        :keep="(follow) => keep('changeCues', { cues, follow })"
+      />
+      <ChoiceField
+        class="col-span-2"
+        label="Light travels"
+        :value="record.travel"
+        :options="TRAVEL_OPTIONS"
+        :keep="(travel) => keep('changeCues', { cues, travel })"
+      />
+      <TextField
+        class="col-span-4"
+        label="Note"
+        :shown="record.note"
+        :keep="(note) => keep('changeCues', { cues, note })"
+      />
+      <CueTimes class="col-span-4" :show="show" :cue="cue" />
+    </section>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="leaves-title">
       <div class="mb-2 flex items-baseline justify-between">
         <h3 id="leaves-title" class="font-semibold">On stage after it</h3>
@@ -87,10 +151,6 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
       <div class="rounded-lg border border-rule bg-night">
         <StagePicture :fixtures="picture" :venue="venue" by-intensity />
       </div>
-      <p class="mt-2 text-sm text-mist">Its light travels {{ travel }}.</p>
-      <button type="button" class="quiet-button mt-2 w-full py-1.5" :disabled="isOnStage" @click="go">
-        {{ isOnStage ? 'It is on stage' : 'Put it on stage' }}
-      </button>
     </section>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="palettes-title">
       <h3 id="palettes-title" class="mb-1 font-semibold">Set from palettes</h3>
@@ -136,5 +196,5 @@ const go = () => store.send('goToCue', { list: props.list.id, cue: props.cue })
         <span class="font-mono text-coral">{{ value.number }}</span> {{ value.what }}
       </p>
     </section>
-  </aside>
+  </div>
 </template>

@@ -3,12 +3,16 @@
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
 import { listInWords } from '#core/commands/wording'
-import type { PaletteEffect } from '#core/refocus/effects'
+import type { Effects, PaletteEffect } from '#core/refocus/effects'
+import { keepsAnything } from '#core/refocus/keepOut'
 import { ATTRIBUTE_NAMES } from '#core/show/families'
 import { effectsInWords, metresInWords } from '#core/refocus/words'
 import { rigOf } from '#core/show/rig'
+import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
+import CueChips from './CueChips.vue'
+import KeepOutTools from './KeepOutTools.vue'
 
 const proposal = useProposal()
 const store = useShow()
@@ -27,16 +31,15 @@ const named = computed(() => {
   const current = proposal.current
   const show = store.view
   if (!current || !show) return null
-  const { palettes, changed, cues, losingReach, staysBehind } = current.effects
+  const { palettes, changed, cues, losingReach, staysBehind, looks, held } = current.effects
   const nameOf = (palette: string) => show.all.palette.get(palette)?.name ?? ''
-  const numbers = (ids: readonly string[]) => ids.map((id) => show.all.cue.get(id)?.number ?? '?').join(', ')
-  const set = cues.filter((cue) => cue.how === 'set').map((cue) => cue.cue)
-  const carried = cues.filter((cue) => cue.how === 'carried').map((cue) => cue.cue)
   const behind = new Set(
     staysBehind.map(({ palette, cue }) =>
       palette ? (show.all.palette.get(palette)?.name ?? '') : `cue ${show.all.cue.get(cue ?? '')?.number ?? ''}`,
     ),
   )
+  const furthest = Math.max(0, ...looks.map(({ shiftMetres }) => shiftMetres))
+  const lookers = new Set(looks.flatMap(({ fixtures }) => fixtures)).size
   return {
     title: current.title.charAt(0).toUpperCase() + current.title.slice(1),
     words: effectsInWords(current.effects),
@@ -57,17 +60,37 @@ const named = computed(() => {
         return `${nameOf(palette)}: ${what} of ${fixtures.length}`
       })
       .join('; '),
-    set: numbers(set),
-    carried: numbers(carried),
+    set: cues.filter((cue) => cue.how === 'set').map((cue) => cue.cue),
+    carried: cues.filter((cue) => cue.how === 'carried').map((cue) => cue.cue),
+    looks: looks.map(({ cue }) => cue),
+    looksWords: `${lookers} ${lookers === 1 ? 'fixture' : 'fixtures'}${furthest >= SAME_PLACE ? `, light moves up to ${metresInWords(furthest)}` : ''}`,
     losing: losingReach.map((id) => rigOf(show).get(id)?.fixture.number ?? '?').join(', '),
     behind: [...behind].join(', '),
+    held: heldInWords(show, held),
   }
 })
+/** Keeping something out has a meaning where cues follow. */
+const canKeepOut = computed(() => (proposal.current?.effects.cues.length ?? 0) > 0 || keepsAnything(proposal.kept))
+
+/** "3 in cue 12; 11, 12 in cues 14, 15". */
+function heldInWords(show: Show, held: Effects['held']): string {
+  const byCue = new Map<string, Set<number>>()
+  for (const { cue, fixture } of held) {
+    const numbers = byCue.get(cue) ?? new Set<number>()
+    byCue.set(cue, numbers.add(show.all.fixture.get(fixture)?.number ?? 0))
+  }
+  return [...byCue]
+    .map(
+      ([cue, numbers]) =>
+        `${[...numbers].sort((a, b) => a - b).join(', ')} in cue ${show.all.cue.get(cue)?.number ?? ''}`,
+    )
+    .join('; ')
+}
 </script>
 
 <template>
   <section
-    v-if="named && proposal.current"
+    v-if="named && proposal.current && store.view"
     class="flex flex-col justify-center border-t border-coral/60 bg-deck px-5 py-3"
     aria-label="Proposed change"
     data-proposal
@@ -90,13 +113,21 @@ const named = computed(() => {
             <dt class="text-haze">Values</dt>
             <dd class="text-mist">{{ named.changed }}</dd>
           </template>
-          <template v-if="named.set">
+          <template v-if="named.set.length">
             <dt class="text-haze">Set in cues</dt>
-            <dd class="font-mono text-mist">{{ named.set }}</dd>
+            <dd class="text-mist"><CueChips :show="store.view" :cues="named.set" /></dd>
           </template>
-          <template v-if="named.carried">
+          <template v-if="named.carried.length">
             <dt class="text-haze">Carried through</dt>
-            <dd class="font-mono text-mist">{{ named.carried }}</dd>
+            <dd class="text-mist"><CueChips :show="store.view" :cues="named.carried" /></dd>
+          </template>
+          <template v-if="named.looks.length">
+            <dt class="text-haze">Look different</dt>
+            <dd class="text-mist"><CueChips :show="store.view" :cues="named.looks" /> ({{ named.looksWords }})</dd>
+          </template>
+          <template v-if="named.held">
+            <dt class="text-shoal">Held as they were</dt>
+            <dd class="text-shoal">{{ named.held }}</dd>
           </template>
           <template v-if="named.losing">
             <dt class="text-coral">Out of reach</dt>
@@ -107,6 +138,7 @@ const named = computed(() => {
             <dd class="text-coral">{{ named.behind }} (raw angles, they cannot follow)</dd>
           </template>
         </dl>
+        <KeepOutTools v-if="canKeepOut && proposal.current.settled" class="mt-1.5" :show="store.view" />
       </div>
       <div v-if="proposal.current.settled" class="flex shrink-0 gap-2">
         <button type="button" class="quiet-button py-1.5" @click="proposal.putBack()">

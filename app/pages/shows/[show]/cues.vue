@@ -1,99 +1,99 @@
 <script setup lang="ts">
-/** The Cues room: the carry sheet and the cue looked at. */
+/** The Cues room: the carry sheet, what is looked at in it, and every list as it runs. */
 import { useEventListener } from '@vueuse/core'
-import { computed, ref } from 'vue'
-import { listsInOrder } from '#core/cues/tracking'
-import { FAMILIES, type Family } from '#core/show/families'
+import { computed, useTemplateRef } from 'vue'
 import { cueId, type CueId } from '#core/show/ids'
 import { isTyping } from '../../../composables/isTyping'
+import { useActions } from '../../../composables/useActions'
+import { useCueDesk } from '../../../stores/cueDesk'
+import { useCompared } from '../../../stores/compared'
 import { useProposal } from '../../../stores/proposal'
 import { useShow } from '../../../stores/show'
+import CarrySheet from '../../../components/cues/CarrySheet.vue'
+import CellPanel from '../../../components/cues/CellPanel.vue'
+import CueDetail from '../../../components/cues/CueDetail.vue'
+import LoosePanel from '../../../components/cues/LoosePanel.vue'
+import ReplacePanel from '../../../components/cues/ReplacePanel.vue'
+import RunStrip from '../../../components/cues/RunStrip.vue'
+import SheetLegend from '../../../components/cues/SheetLegend.vue'
+import SheetTools from '../../../components/cues/SheetTools.vue'
+import StageView from '../../../components/stage/StageView.vue'
 
 const store = useShow()
+const compared = useCompared()
+const desk = useCueDesk()
 const proposal = useProposal()
-const listIndex = ref(0)
-const family = ref<Family>('position')
-const asked = cueId.safeParse(useRoute().query['cue'])
-const chosen = ref<CueId | null>(asked.success ? asked.data : null)
+const sheet = useTemplateRef<InstanceType<typeof CarrySheet>>('sheet')
 
-const show = computed(() => proposal.drawn)
-const lists = computed(() => (show.value ? listsInOrder(show.value) : []))
-if (chosen.value)
-  listIndex.value = Math.max(
-    0,
-    lists.value.findIndex(({ cues }) => cues.some(({ id }) => id === chosen.value)),
-  )
-const list = computed(() => lists.value[listIndex.value] ?? lists.value[0])
-const looked = computed(() => {
-  const cues = list.value?.cues ?? []
-  const wanted = chosen.value ?? list.value?.list.onStage
-  return cues.find(({ id }) => id === wanted)?.id ?? cues[0]?.id ?? null
+const asked = cueId.safeParse(useRoute().query['cue'])
+if (asked.success && store.view?.all.cue.has(asked.data)) desk.find(asked.data)
+
+const list = computed(() => desk.list)
+const panelName = computed(() => {
+  if (desk.panel === 'loose') return 'Loose values'
+  if (desk.panel === 'replace') return 'Find and replace'
+  return desk.cells ? 'Cells' : `Cue ${desk.cue?.cue.number ?? ''}`
 })
 
 function go(cue: CueId) {
-  if (list.value) void store.send('goToCue', { list: list.value.id, cue })
+  if (list.value) void store.send('goToCue', { list: list.value.id, cue, seconds: null })
 }
-
 function step(by: 1 | -1) {
   const cues = list.value?.cues ?? []
-  const next = cues[cues.findIndex(({ id }) => id === looked.value) + by]
-  if (next) chosen.value = next.id
+  const next = cues[cues.findIndex(({ id }) => id === desk.cue?.id) + by]
+  if (next) desk.look(next.id)
 }
 
+const run = (name: 'goOn' | 'goBack' | 'pauseList') => () => {
+  if (list.value) void store.send(name, { list: list.value.id })
+}
+useActions({ go: run('goOn'), back: run('goBack'), pause: run('pauseList') })
 useEventListener('keydown', (event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === 'Escape') escape()
+  if (proposal.current) {
+    if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.keep()
+    return
+  }
   const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : null
   if (by) {
     event.preventDefault()
     step(by)
   }
-  if (event.key === 'Enter' && looked.value && !(event.target instanceof HTMLButtonElement)) go(looked.value)
+  if (event.key === 'Enter' && desk.cue && !(event.target instanceof HTMLButtonElement)) go(desk.cue.id)
 })
+
+/** Lets go of one thing at a time: what is proposed, the cells, the panel. */
+function escape() {
+  if (proposal.current) proposal.putBack()
+  else if (desk.cells) desk.cells = null
+  else desk.panel = 'detail'
+}
 </script>
 
 <template>
-  <main v-if="show" class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto]">
+  <main v-if="desk.show" class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto]">
     <section class="flex min-h-0 flex-col bg-night" aria-label="Carry sheet">
-      <div class="flex items-center gap-2 px-4 pt-2.5 pb-1">
-        <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="Cue list">
-          <button
-            v-for="(item, i) in lists"
-            :key="item.id"
-            type="button"
-            role="radio"
-            :aria-checked="item.id === list?.id"
-            class="rounded-md px-2.5 py-1 text-sm"
-            :class="item.id === list?.id ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-            @click="((listIndex = i), (chosen = null))"
-          >
-            {{ item.list.name }}
-          </button>
-        </div>
-        <label class="ml-auto flex items-center gap-2 text-sm text-mist">
-          Shows
-          <select
-            v-model="family"
-            class="rounded-md border border-rule-2 bg-deck px-2 py-1 text-sail"
-            aria-label="Family shown"
-          >
-            <option v-for="option in FAMILIES" :key="option" :value="option">{{ option }}</option>
-          </select>
-        </label>
-      </div>
-      <CarrySheet
-        v-if="list && list.cues.length"
-        :show="show"
-        :list="list"
-        :family="family"
-        :looked="looked"
-        @look="chosen = $event"
-        @go="go"
-      />
+      <SheetTools :show="desk.show" :trouble="sheet?.trouble ?? null" />
+      <template v-if="list && list.cues.length">
+        <CarrySheet ref="sheet" :show="desk.show" @go="go" />
+        <SheetLegend v-if="!compared.pictures" :show="desk.show" />
+      </template>
       <p v-else class="m-4 grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist">
         <span>Cues stand here, one row each. Build the first in Focus: aim or recall something, then press Cue.</span>
       </p>
+      <div v-if="compared.pictures" class="relative h-[46%] shrink-0 border-t border-rule-2">
+        <StageView :show="desk.show" :pools-at-floor="false" picture="on stage" />
+        <p class="pill absolute top-2 left-3 bg-deck">{{ compared.pictures.title }}</p>
+      </div>
     </section>
-    <CueDetail v-if="list && looked" :show="show" :list="list" :cue="looked" />
-    <ProposalBar class="col-span-2" />
+    <aside class="min-h-0 overflow-y-auto border-l border-rule bg-deck" :aria-label="panelName" tabindex="0">
+      <LoosePanel v-if="desk.panel === 'loose'" :show="desk.show" />
+      <ReplacePanel v-else-if="desk.panel === 'replace'" :show="desk.show" />
+      <CellPanel v-else-if="desk.cells" :show="desk.show" :cells="desk.cells" />
+      <CueDetail v-else-if="list && desk.cue" :show="desk.show" :list="list" :cue="desk.cue.id" />
+    </aside>
+    <ProposalBar v-if="proposal.current" class="col-span-2" />
+    <RunStrip v-else class="col-span-2" :show="desk.show" :main="list?.id ?? null" />
   </main>
 </template>

@@ -1,0 +1,234 @@
+<script setup lang="ts">
+/** The cells chosen in the carry sheet: what stands there and where it comes from, and what can be done with it. */
+import { computed, ref } from 'vue'
+import { WHERE } from '#core/cues/editing'
+import { courseOf, latestAt, placeOfCue } from '#core/cues/tracking'
+import { rangeOf } from '#core/hand/attributes'
+import { palettesInOrder } from '#core/palettes/resolve'
+import { servedBy } from '#core/palettes/use'
+import { valueInWords } from '#core/refocus/paletteLines'
+import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Attribute } from '#core/show/families'
+import { asPaletteId } from '#core/show/ids'
+import { attributesOf } from '#core/show/masks'
+import { rigOf } from '#core/show/rig'
+import type { Show } from '#core/show/show'
+import { numberTyped, NOT_A_NUMBER } from '../../composables/numbers'
+import { useCueDesk, type ChosenCells } from '../../stores/cueDesk'
+import { useMessages } from '../../stores/messages'
+import { useShow } from '../../stores/show'
+
+const props = defineProps<{ show: Show; cells: ChosenCells }>()
+const store = useShow()
+const desk = useCueDesk()
+const messages = useMessages()
+const where = ref<(typeof WHERE)[number]>('here and on')
+const palette = ref('')
+const level = ref('')
+
+const one = computed(() => {
+  const [cue, fixture] = [props.cells.cues[0], props.cells.fixtures[0]]
+  return props.cells.cues.length === 1 && props.cells.fixtures.length === 1 && cue && fixture ? { cue, fixture } : null
+})
+const title = computed(() => {
+  const { cues, fixtures } = props.cells
+  const numbers = cues.map((id) => props.show.all.cue.get(id)?.number ?? '')
+  const whom = fixtures.map((id) => props.show.all.fixture.get(id)?.number ?? '')
+  const list = (all: readonly unknown[]) => (all.length > 4 ? `${all[0]} to ${all.at(-1)}` : all.join(', '))
+  return {
+    cues: `${cues.length === 1 ? 'Cue' : 'Cues'} ${list(numbers)}`,
+    whom: `${fixtures.length === 1 ? 'fixture' : 'fixtures'} ${list(whom)}`,
+  }
+})
+
+/** Everything the fixture has in the cue, with where each comes from and how far it goes. */
+const held = computed(() => {
+  const place = one.value && placeOfCue(props.show, one.value.cue)
+  if (!place || !one.value) return []
+  const { fixture } = one.value
+  const type = rigOf(props.show).get(fixture)?.type
+  const course = courseOf(props.show, place.list.id)
+  return ATTRIBUTES.flatMap((attribute) => {
+    const points = course.get(`${fixture} ${attribute}`) ?? []
+    const point = latestAt(points, place.at)
+    if (!point) return []
+    const until = points.find(({ at }) => at > place.at)
+    const last = place.list.cues[until ? until.at - 1 : place.list.cues.length - 1]?.cue.number
+    const { value, mark, cue } = point.stored
+    return [
+      {
+        attribute,
+        words: valueInWords(props.show, value, attribute, type),
+        palette: value.kind === 'link' ? value.palette : null,
+        from: cue === one.value?.cue ? null : { id: cue, number: props.show.all.cue.get(cue)?.number },
+        goes: last === props.show.all.cue.get(one.value?.cue ?? '')?.number ? 'this cue only' : `to cue ${last}`,
+        mark,
+        isLoose: value.kind !== 'link' && attribute !== 'intensity',
+        isOfFamily: familyOf(attribute) === desk.family,
+      },
+    ]
+  }).sort((a, b) => Number(b.isOfFamily) - Number(a.isOfFamily))
+})
+
+const attribute = ref<Exclude<Attribute, 'position'>>('intensity')
+const attributes = computed(() =>
+  attributesOf(desk.family).filter((each): each is Exclude<Attribute, 'position'> => each !== 'position'),
+)
+const settable = computed(() => (attributes.value.includes(attribute.value) ? attribute.value : attributes.value[0]))
+const unit = computed(() => {
+  const [first] = props.cells.fixtures
+  const type = first && rigOf(props.show).get(first)?.type
+  return type && settable.value ? rangeOf(type, settable.value).unit : 'level'
+})
+const palettes = computed(() => {
+  const fixtures = new Set<string>(props.cells.fixtures)
+  return palettesInOrder(props.show).filter(({ id }) => servedBy(props.show, id).some(({ id: f }) => fixtures.has(f)))
+})
+const choice = computed(() => ({
+  cues: [...props.cells.cues],
+  fixtures: [...props.cells.fixtures],
+  families: [desk.family],
+}))
+
+function setLevel() {
+  const typed = numberTyped(level.value.replace('%', ''))
+  if (typed === null || !settable.value) return messages.say(NOT_A_NUMBER, 'trouble')
+  void store.send('setNumberInCues', {
+    cues: choice.value.cues,
+    fixtures: choice.value.fixtures,
+    attribute: settable.value,
+    number: unit.value === 'level' ? typed / 100 : typed,
+    where: where.value,
+  })
+}
+function link() {
+  const { cues, fixtures } = choice.value
+  void store.send('setPaletteInCues', { cues, fixtures, palette: asPaletteId(palette.value), where: where.value })
+}
+function copy() {
+  const [from] = props.cells.cues
+  if (from) desk.copied = { from, fixtures: props.cells.fixtures }
+}
+function paste() {
+  if (!desk.copied) return
+  const { from, fixtures } = desk.copied
+  const to = choice.value.cues.filter((cue) => cue !== from)
+  if (to.length === 0) return messages.say('Choose another cue to put the copied cells in.', 'trouble')
+  void store.send('copyInCues', { from, to, fixtures: [...fixtures], families: [desk.family], what: 'all it shows' })
+}
+const copiedWords = computed(() => {
+  const number = desk.copied && props.show.all.cue.get(desk.copied.from)?.number
+  return number ? `Paste those of cue ${number}` : 'Paste'
+})
+</script>
+
+<template>
+  <div class="flex flex-col">
+    <header class="border-b border-rule px-4 py-3">
+      <div class="flex items-baseline justify-between text-sm text-mist">
+        <span>{{ title.cues }}</span>
+        <button type="button" class="underline decoration-rule-2 hover:text-sail" @click="desk.cells = null">
+          Whole cue
+        </button>
+      </div>
+      <h2 class="text-lg font-semibold first-letter:uppercase">{{ title.whom }}</h2>
+    </header>
+    <section v-if="one" class="border-b border-rule px-4 py-3" aria-label="What stands here">
+      <p v-if="held.length === 0" class="text-sm text-haze">Nothing has been set by this cue.</p>
+      <dl class="flex flex-col gap-1.5">
+        <div v-for="line in held" :key="line.attribute" :class="line.isOfFamily ? '' : 'text-mist'">
+          <dt class="flex justify-between gap-2 text-xs text-haze">
+            <span class="first-letter:uppercase">{{ ATTRIBUTE_NAMES[line.attribute] }}</span>
+            <span v-if="line.mark" class="text-shoal">{{ line.mark }}</span>
+            <span v-else-if="line.isLoose" class="text-coral">loose</span>
+          </dt>
+          <dd class="flex items-baseline justify-between gap-2">
+            <NuxtLink
+              v-if="line.palette"
+              class="truncate underline decoration-rule-2 hover:text-coral"
+              :to="{ path: `/shows/${show.id}/focus`, query: { palette: line.palette } }"
+              >{{ show.all.palette.get(line.palette)?.name }}</NuxtLink
+            >
+            <span v-else class="truncate">{{ line.words }}</span>
+            <span class="shrink-0 text-sm text-mist">
+              <template v-if="line.from"
+                >from
+                <button
+                  type="button"
+                  class="underline decoration-rule-2 hover:text-sail"
+                  @click="desk.choose({ cues: [line.from.id], fixtures: cells.fixtures })"
+                >
+                  cue {{ line.from.number }}</button
+                >, </template
+              ><template v-else>set here, </template>{{ line.goes }}
+            </span>
+          </dd>
+        </div>
+      </dl>
+    </section>
+    <section class="flex flex-col gap-2 border-b border-rule px-4 py-3" aria-label="Change">
+      <label
+        ><span class="block text-xs text-haze">A change counts</span>
+        <select v-model="where" class="field font-sans">
+          <option v-for="option in WHERE" :key="option" :value="option">{{ option }}</option>
+        </select>
+      </label>
+      <form class="flex items-end gap-1.5" aria-label="Link to a palette" @submit.prevent="link">
+        <label class="min-w-0 flex-1"
+          ><span class="block text-xs text-haze">palette</span>
+          <select v-model="palette" class="field font-sans">
+            <option value="">which …</option>
+            <option v-for="option in palettes" :key="option.id" :value="option.id">
+              {{ option.palette.number }} {{ option.palette.name }}
+            </option>
+          </select>
+        </label>
+        <button type="submit" class="quiet-button py-1" :disabled="!palette">Link</button>
+      </form>
+      <form v-if="settable" class="flex items-end gap-1.5" aria-label="Set a value" @submit.prevent="setLevel">
+        <label v-if="attributes.length > 1" class="min-w-0 flex-1"
+          ><span class="block text-xs text-haze">attribute</span>
+          <select v-model="attribute" class="field font-sans">
+            <option v-for="option in attributes" :key="option" :value="option">{{ ATTRIBUTE_NAMES[option] }}</option>
+          </select>
+        </label>
+        <label class="min-w-0 flex-1"
+          ><span class="block text-xs text-haze"
+            >{{ ATTRIBUTE_NAMES[settable] }}, {{ { level: '%', degrees: '°', slot: 'slot' }[unit] }}</span
+          >
+          <input v-model="level" class="field" inputmode="decimal" />
+        </label>
+        <button type="submit" class="quiet-button py-1" :disabled="level.trim() === ''">Set</button>
+      </form>
+      <div class="flex flex-wrap gap-1.5">
+        <button
+          type="button"
+          class="chip"
+          title="What the cue sets goes; what is carried comes through"
+          @click="store.send('takeOutOfCues', choice)"
+        >
+          Take out
+        </button>
+        <button
+          type="button"
+          class="chip"
+          title="What is carried stands by itself: earlier changes end before it"
+          @click="store.send('blockInCues', choice)"
+        >
+          Block
+        </button>
+        <button type="button" class="chip" @click="store.send('unblockInCues', choice)">Unblock</button>
+        <button
+          type="button"
+          class="chip"
+          title="Values that only repeat what is carried go"
+          @click="store.send('cleanUpCues', choice)"
+        >
+          Clean up
+        </button>
+        <button type="button" class="chip" :disabled="cells.cues.length !== 1" @click="copy">Copy</button>
+        <button type="button" class="chip" :disabled="!desk.copied" @click="paste">{{ copiedWords }}</button>
+      </div>
+      <p class="text-xs text-haze">All of it counts for {{ desk.family }}, the family shown.</p>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,162 @@
+<script setup lang="ts">
+/** Over the carry sheet: which list, which family, what is shown of it and how near; what is loose. */
+import { onClickOutside } from '@vueuse/core'
+import { Minus, Plus, Replace, Settings2 } from '@lucide/vue'
+import { computed, ref, useTemplateRef } from 'vue'
+import { looseValues, USUAL_LIMITS } from '#core/refocus/looseValues'
+import { palettesInOrder } from '#core/palettes/resolve'
+import { cueCounts } from '#core/palettes/use'
+import { FAMILIES } from '#core/show/families'
+import { asPaletteId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { useCueDesk, SHEET_ZOOMS } from '../../stores/cueDesk'
+import { useShow } from '../../stores/show'
+import ListMenu from './ListMenu.vue'
+
+const props = defineProps<{ show: Show; trouble: string | null }>()
+const desk = useCueDesk()
+const store = useShow()
+const isOpen = ref(false)
+const menu = useTemplateRef<HTMLElement>('menu')
+onClickOutside(menu, () => (isOpen.value = false))
+
+const near = computed(
+  () => looseValues(props.show, USUAL_LIMITS).filter(({ family, near: to }) => to && family !== 'intensity').length,
+)
+const held = computed(() => [...props.show.all.cueValue.values()].filter(({ mark }) => mark === 'held').length)
+const used = computed(() => palettesInOrder(props.show).filter(({ id }) => (cueCounts(props.show).get(id) ?? 0) > 0))
+const looseWords = computed(() => {
+  const parts = [`${near.value} loose`]
+  if (held.value > 0) parts.push(`${held.value} held`)
+  return parts.join(', ')
+})
+
+function filterBy({ target }: Event) {
+  if (target instanceof HTMLSelectElement) desk.palette = target.value ? asPaletteId(target.value) : null
+}
+
+async function addList() {
+  const numbers = desk.lists.map(({ list }) => list.number)
+  const number = Math.floor(Math.max(0, ...numbers)) + 1
+  if (!(await store.send('addCueList', { number, name: `List ${number}`, intensityRule: 'highest' }))) return
+  const made = desk.lists.find(({ list }) => list.number === number)
+  if (made) desk.lookAtList(made.id)
+  isOpen.value = true
+}
+</script>
+
+<template>
+  <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-4 pt-2.5 pb-1.5">
+    <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="Cue list">
+      <button
+        v-for="item in desk.lists"
+        :key="item.id"
+        type="button"
+        role="radio"
+        :aria-checked="item.id === desk.list?.id"
+        class="rounded-md px-2.5 py-1 text-sm"
+        :class="item.id === desk.list?.id ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+        @click="desk.lookAtList(item.id)"
+      >
+        {{ item.list.name }}
+      </button>
+    </div>
+    <div ref="menu" class="relative flex gap-1">
+      <button
+        type="button"
+        class="chip px-1.5"
+        aria-label="Settings of this list"
+        :aria-expanded="isOpen"
+        :disabled="!desk.list"
+        @click="isOpen = !isOpen"
+      >
+        <Settings2 :size="14" aria-hidden="true" />
+      </button>
+      <button type="button" class="chip px-1.5" aria-label="Add a cue list" @click="addList">
+        <Plus :size="14" aria-hidden="true" />
+      </button>
+      <div
+        v-if="isOpen && desk.list"
+        class="absolute top-full left-0 z-30 mt-1 rounded-lg border border-rule-2 bg-plank p-3 shadow-lg shadow-night/60"
+        role="dialog"
+        :aria-label="`Settings of ${desk.list.list.name}`"
+        @keydown.esc.stop="isOpen = false"
+      >
+        <ListMenu :key="desk.list.id" :list="desk.list" @close="isOpen = false" />
+      </div>
+    </div>
+    <select v-model="desk.family" class="chip" aria-label="Family shown">
+      <option v-for="option in FAMILIES" :key="option" :value="option">{{ option }}</option>
+    </select>
+    <select
+      class="chip max-w-40"
+      aria-label="Only cues that show this palette"
+      :value="desk.palette ?? ''"
+      @change="filterBy"
+    >
+      <option value="">any palette</option>
+      <option v-for="{ id, palette } in used" :key="id" :value="id">{{ palette.name }}</option>
+    </select>
+    <div class="relative">
+      <input
+        v-model="desk.entry"
+        class="field w-32 py-1 font-sans"
+        placeholder="all fixtures"
+        aria-label="Only these fixtures"
+        :aria-invalid="trouble !== null"
+        autocomplete="off"
+        @keydown.esc.stop="desk.entry = ''"
+      />
+      <p
+        v-if="trouble"
+        class="absolute top-full left-0 z-20 mt-1 w-max max-w-64 rounded-md border border-coral bg-plank px-2 py-1 text-xs text-coral shadow-lg"
+        role="alert"
+      >
+        {{ trouble }}
+      </p>
+    </div>
+    <div class="ml-auto flex items-center gap-1.5">
+      <button
+        type="button"
+        class="chip"
+        :class="desk.panel === 'loose' ? 'chip-on' : near > 0 ? 'border-coral/60 text-coral' : ''"
+        :aria-pressed="desk.panel === 'loose'"
+        @click="desk.panel = desk.panel === 'loose' ? 'detail' : 'loose'"
+      >
+        {{ looseWords }}
+      </button>
+      <button
+        type="button"
+        class="chip px-1.5"
+        :class="desk.panel === 'replace' ? 'chip-on' : ''"
+        aria-label="Find and replace"
+        title="Find and replace"
+        :aria-pressed="desk.panel === 'replace'"
+        @click="desk.panel = desk.panel === 'replace' ? 'detail' : 'replace'"
+      >
+        <Replace :size="14" aria-hidden="true" />
+      </button>
+      <div class="flex items-center rounded-lg border border-rule-2 bg-deck p-0.5" role="group" aria-label="How near">
+        <button
+          type="button"
+          class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
+          aria-label="Further, to see the show"
+          :disabled="desk.zoom === 0"
+          @click="desk.zoomBy(-1)"
+        >
+          <Minus :size="14" aria-hidden="true" />
+        </button>
+        <span class="w-14 text-center text-xs text-mist">{{ desk.size.name }}</span>
+        <button
+          type="button"
+          class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
+          aria-label="Nearer, to see values"
+          :disabled="desk.zoom === SHEET_ZOOMS.length - 1"
+          @click="desk.zoomBy(1)"
+        >
+          <Plus :size="14" aria-hidden="true" />
+        </button>
+      </div>
+    </div>
+  </div>
+</template>

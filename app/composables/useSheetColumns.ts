@@ -1,0 +1,62 @@
+/** The columns of the carry sheet: fixtures by hang, with gaps between hangs; filtered by what is typed. */
+import { computed } from 'vue'
+import { entryWorldOf } from '#core/groups/entryWorld'
+import { parseEntry } from '#core/selection/entry'
+import type { FixtureId } from '#core/show/ids'
+import { hangsOf } from '#core/show/rig'
+import type { Show } from '#core/show/show'
+
+export interface SheetColumn {
+  readonly id: FixtureId
+  readonly number: number
+  /** Pixels from the first column. */
+  readonly x: number
+}
+
+export interface SheetHang {
+  readonly name: string
+  readonly x: number
+  readonly width: number
+}
+
+const GAP = 14
+
+export function useSheetColumns(show: () => Show, cell: () => number, entry: () => string) {
+  const asked = computed(() => {
+    if (entry().trim() === '') return null
+    return parseEntry(
+      entry(),
+      entryWorldOf(show(), [], new Set(), () => true),
+    )
+  })
+  /** Why what was typed is not understood; null when it is. */
+  const trouble = computed(() => (asked.value && !asked.value.ok ? asked.value.message : null))
+  const wanted = computed(() => (asked.value?.ok ? new Set<string>(asked.value.fixtures) : null))
+
+  const laid = computed(() => {
+    const columns: SheetColumn[] = []
+    const hangs: SheetHang[] = []
+    let x = 0
+    const byNumber = (a: { fixture: { number: number } }, b: { fixture: { number: number } }) =>
+      a.fixture.number - b.fixture.number
+    const all = hangsOf(show())
+      .map(({ hang, fixtures }) => ({
+        name: hang.name,
+        fixtures: fixtures.filter(({ id }) => wanted.value?.has(id) ?? true).sort(byNumber),
+      }))
+      .filter(({ fixtures }) => fixtures.length > 0)
+      .sort((a, b) => (a.fixtures[0]?.fixture.number ?? 0) - (b.fixtures[0]?.fixture.number ?? 0))
+    for (const { name, fixtures } of all) {
+      const start = x
+      for (const { id, fixture } of fixtures) {
+        columns.push({ id, number: fixture.number, x })
+        x += cell()
+      }
+      x = Math.max(x, start + name.length * 6.4) + GAP
+      hangs.push({ name, x: start, width: x - start - GAP })
+    }
+    return { columns, hangs, width: x }
+  })
+
+  return { laid, trouble }
+}
