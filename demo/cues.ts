@@ -14,6 +14,7 @@ export interface DemoCue {
   readonly fall?: number
   readonly move?: number
   readonly travel?: 'straight' | 'angle'
+  readonly follow?: 'after' | 'with'
   readonly steps: readonly Step[]
 }
 
@@ -79,7 +80,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
     rise: 1.2,
     steps: [to(27, '31-36'), { loose: 'Lantern gallery', offset: [0.22, -0.16, 0], for: '37, 38' }],
   },
-  { number: 15, name: 'Wave two', rise: 1.2, steps: [to(3, BAR_3)] },
+  { number: 15, name: 'Wave two', rise: 1.2, follow: 'after', steps: [to(3, BAR_3)] },
   { number: 16, name: 'Lantern falls', rise: 0, steps: [level(0, BAR_3), level(0.2, BAR_2)] },
   { number: 16.5, name: 'Quick, ready for 17', rise: 0, move: 0.6, steps: [to(9, BAR_3), to(2, MID_BAR)] },
   { number: 17, name: 'Silence', rise: 9, steps: [to(24, BRIDGE), to(62, BRIDGE), level(0.4, MID_BAR)] },

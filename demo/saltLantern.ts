@@ -26,7 +26,7 @@ export function buildSaltLantern(id: string): Show {
   addGroups(builder)
   for (const family of FAMILIES) builder.run('setTake', { family, take: true })
   recordPalettes(builder)
-  builder.run('addCueList', { number: 2, name: 'Side light', intensityRule: 'highest' })
+  builder.run('addCueList', { number: 2, name: 'Side light', intensityRule: 'highest', take: ['intensity'] })
   recordCues(builder, 1, MAIN_CUES)
   recordCues(builder, 2, LIFT_CUES)
   addQuarry(builder)
@@ -120,6 +120,7 @@ function recordCues(builder: ShowBuilder, list: number, cues: readonly DemoCue[]
       fall: cue.fall ?? cue.rise,
       move: cue.move ?? null,
       travel: cue.travel ?? 'angle',
+      follow: cue.follow ?? 'wait',
     })
   }
 }

@@ -10,6 +10,8 @@ export interface Compared {
   readonly title: string
   readonly before: readonly StageFixture[]
   readonly after: readonly StageFixture[]
+  /** What else is lit. */
+  readonly around: readonly StageFixture[]
 }
 
 const DARK = 0.01
@@ -27,23 +29,21 @@ export function cuePicture(show: Show, cue: CueId): ReadonlyMap<FixtureId, Stage
   )
 }
 
-/** Lit fixtures after, and those that move as they were before. */
+/** A cue's fixtures that change, as they are and as they would be, among the others that are lit. */
 export function comparedCue(before: Show, after: Show, cue: CueId): Compared {
   const then = cuePicture(before, cue)
   const now = cuePicture(after, cue)
   const number = after.all.cue.get(cue)?.number ?? before.all.cue.get(cue)?.number ?? ''
-  const moves = ({ rigged, position, intensity }: StageFixture) => {
+  const isOther = ({ rigged, position, intensity }: StageFixture) => {
     const was = then.get(rigged.id)
-    return !was || was.position.point !== position.point || was.intensity !== intensity
-      ? !samePlace(was, position.point) || was?.intensity !== intensity
-      : false
+    return was?.intensity !== intensity || !samePlace(was, position.point)
   }
-  const changed = new Set([...now.values()].filter(moves).map(({ rigged }) => rigged.id))
-  const isSeen = (fixture: StageFixture) => fixture.intensity > DARK || changed.has(fixture.rigged.id)
+  const changed = new Set([...now.values()].filter(isOther).map(({ rigged }) => rigged.id))
   return {
-    title: `Cue ${number}`,
+    title: `Cue ${number}: dashed as it is, solid as it would be`,
     before: [...then.values()].filter(({ rigged }) => changed.has(rigged.id)),
-    after: [...now.values()].filter(isSeen),
+    after: [...now.values()].filter(({ rigged }) => changed.has(rigged.id)),
+    around: [...now.values()].filter(({ rigged, intensity }) => intensity > DARK && !changed.has(rigged.id)),
   }
 }
 

@@ -16,8 +16,8 @@ import { useShow } from '../stores/show'
 /** Below this a fixture counts as dark. */
 const DARK = 0.01
 
-/** Which picture a drawing shows: what is worked on, or what the stage shows while one works blind. */
-export type Picture = 'worked on' | 'on stage'
+/** Which picture a drawing shows: what is worked on, what the stage shows while one works blind, or a pair alone. */
+export type Picture = 'worked on' | 'on stage' | 'compared'
 
 export function useStageLayers(show: () => Show, picture: () => Picture = () => 'worked on') {
   const desk = useDesk()
@@ -31,19 +31,17 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   const targets = computed(() => targetsOf(show()))
   const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
   const isStage = () => picture() === 'on stage'
-  const chosen = computed(() =>
-    isStage() || compared.pictures ? [] : selection.fixtures.flatMap((id) => desk.seen(id) ?? []),
-  )
+  const chosen = computed<readonly StageFixture[]>(() => {
+    if (compared.pictures) return compared.pictures.after
+    return isStage() ? [] : selection.fixtures.flatMap((id) => desk.seen(id) ?? [])
+  })
   /** What is lit besides the selection. In the Rig room one looks at the rig, not at the picture. */
-  const lit = computed(() =>
-    compared.pictures
-      ? compared.pictures.after
-      : isStage()
-        ? [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
-        : desk.room === 'rig'
-          ? []
-          : [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !selection.order.has(rigged.id)),
-  )
+  const lit = computed<readonly StageFixture[]>(() => {
+    if (compared.pictures) return compared.pictures.around
+    if (isStage()) return [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
+    if (desk.room === 'rig') return []
+    return [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !selection.order.has(rigged.id))
+  })
   const litTargets = computed(() => {
     const aimedAt = new Set<string>()
     for (const { positionValue } of chosen.value)

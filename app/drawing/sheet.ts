@@ -1,5 +1,5 @@
 /** The cells of the carry sheet, drawn: block is set, line is carried, dashed is loose, notched is blocked. */
-import type { SheetCell } from '#core/cues/carrySheet'
+import type { SheetPoint } from '#core/cues/carrySheet'
 import type { Brush } from './brush'
 import type { SheetInks } from './inks'
 
@@ -7,14 +7,14 @@ import type { SheetInks } from './inks'
 export interface DrawnCell {
   readonly x: number
   readonly y: number
-  readonly cell: SheetCell
+  readonly point: SheetPoint
+  /** Whether it is set there, or carried from an earlier cue. */
+  readonly isSet: boolean
   /** The colour of its palette; null for a plain value. */
   readonly ink: string | null
   readonly isDark: boolean
   /** Outside the working set or the filter. */
   readonly isFaint: boolean
-  /** What is written in it; null where cells are too small. */
-  readonly words: string | null
 }
 
 export interface CellSize {
@@ -25,82 +25,146 @@ export interface CellSize {
 /** How much of a cell that has no light is seen. */
 const DARK = 0.38
 const FAINT = 0.22
+const CARRIED = 0.5
 
-export function drawCell(brush: Brush, inks: SheetInks, { cell: width, row }: CellSize, drawn: DrawnCell): void {
-  const { x, y, cell, ink, isDark, isFaint, words } = drawn
-  const gap = width > 8 ? 2 : 1
-  const height = Math.max(4, Math.min(15, row - (row > 16 ? 14 : 5)))
-  const top = y + (row - height) / 2
-  brush.globalAlpha = (isFaint ? FAINT : 1) * (isDark ? DARK : 1)
-  brush.fillStyle = ink ?? inks.quiet
-  if (cell.how === 'carried') drawCarried(brush, x, y + row / 2, width, isDark)
-  else if (cell.isLoose && ink === null && words === null) drawLoose(brush, inks, x, top, width - gap, height)
-  else drawSet(brush, x, top, width - gap, height)
-  if (cell.how === 'set' && cell.mark !== null) drawMark(brush, inks, cell.mark, x, top, width - gap, height)
-  if (words !== null) drawWords(brush, inks, drawn, words, { x, y: y + row / 2, width, row })
-  brush.globalAlpha = 1
-}
+/**
+ * Draws thousands of cells: those that look alike are one path, and carried lines that touch are
+ * one line, so that a frame takes a few strokes and not one a cell.
+ */
+export class SheetDrawing {
+  readonly #brush: Brush
+  readonly #inks: SheetInks
+  readonly #size: CellSize
+  readonly #alike = new Map<string, { ink: string; alpha: number; path: Path2D }>()
+  readonly #loose = new Map<number, Path2D>()
+  readonly #marks: DrawnCell[] = []
+  /** The carried line that may go on. */
+  #line: { key: string; x: number; y: number; end: number; ink: string; alpha: number } | null = null
 
-function drawSet(brush: Brush, x: number, y: number, width: number, height: number) {
-  brush.beginPath()
-  brush.roundRect(x, y, width, height, Math.min(2, width / 3))
-  brush.fill()
-}
+  constructor(brush: Brush, inks: SheetInks, size: CellSize) {
+    this.#brush = brush
+    this.#inks = inks
+    this.#size = size
+  }
 
-function drawCarried(brush: Brush, x: number, middle: number, width: number, isDark: boolean) {
-  brush.globalAlpha *= 0.5
-  // Without light the line is broken: it is there, but nobody sees it.
-  const length = isDark ? Math.max(2, width * 0.45) : width + 0.5
-  brush.fillRect(x - 0.5, middle - 1.25, length, 2.5)
-}
+  /** Cells of a row come from left to right. */
+  add(drawn: DrawnCell): void {
+    const { point, isSet, ink, isDark, isFaint } = drawn
+    const alpha = (isFaint ? FAINT : 1) * (isDark ? DARK : 1)
+    if (!isSet) return this.#carry(drawn, alpha * CARRIED)
+    if (point.isLoose && ink === null) this.#box(this.#looseAt(alpha), drawn, 0.7)
+    else this.#box(this.#pathOf(ink ?? this.#inks.quiet, alpha), drawn, 0)
+    if (point.mark !== null) this.#marks.push(drawn)
+  }
 
-function drawLoose(brush: Brush, inks: SheetInks, x: number, y: number, width: number, height: number) {
-  brush.strokeStyle = inks.coral
-  brush.lineWidth = width > 6 ? 1.4 : 1
-  brush.setLineDash(width > 6 ? [2.5, 2] : [1.5, 1])
-  brush.strokeRect(x + 0.7, y + 0.7, width - 1.4, height - 1.4)
-  brush.setLineDash([])
-}
+  /** Puts everything added on the canvas. */
+  draw(): void {
+    this.#endLine()
+    const brush = this.#brush
+    for (const { ink, alpha, path } of this.#alike.values()) {
+      brush.globalAlpha = alpha
+      brush.fillStyle = ink
+      brush.fill(path)
+    }
+    const isSmall = this.#size.cell <= 8
+    brush.strokeStyle = this.#inks.coral
+    brush.lineWidth = isSmall ? 1 : 1.4
+    brush.setLineDash(isSmall ? [1.5, 1] : [2.5, 2])
+    for (const [alpha, path] of this.#loose) {
+      brush.globalAlpha = alpha
+      brush.stroke(path)
+    }
+    brush.setLineDash([])
+    brush.globalAlpha = 1
+    for (const cell of this.#marks) this.#mark(cell)
+  }
 
-/** A blocked cell has a bar at its left edge, a held one a hole in its middle. */
-function drawMark(
-  brush: Brush,
-  inks: SheetInks,
-  mark: 'blocked' | 'held',
-  x: number,
-  y: number,
-  width: number,
-  height: number,
-) {
-  brush.fillStyle = mark === 'blocked' ? inks.words : inks.ground
-  if (mark === 'blocked') brush.fillRect(x, y - 1.5, Math.max(1.5, width / 5), height + 3)
-  else {
+  #pathOf(ink: string, alpha: number): Path2D {
+    const key = `${ink} ${alpha}`
+    const known = this.#alike.get(key)
+    if (known) return known.path
+    const path = new Path2D()
+    this.#alike.set(key, { ink, alpha, path })
+    return path
+  }
+
+  #looseAt(alpha: number): Path2D {
+    const path = this.#loose.get(alpha) ?? new Path2D()
+    this.#loose.set(alpha, path)
+    return path
+  }
+
+  #box(path: Path2D, { x, y }: DrawnCell, inset: number): void {
+    const { width, height, top } = boxOf(this.#size)
+    const [left, upper, across, down] = [x + inset, y + top + inset, width - 2 * inset, height - 2 * inset]
+    // Rounding cannot be seen on small cells, and takes most of the time of drawing them.
+    if (inset > 0 || width < 9) path.rect(left, upper, across, down)
+    else path.roundRect(left, upper, across, down, 2)
+  }
+
+  #carry({ x, y, ink, isDark }: DrawnCell, alpha: number): void {
+    const colour = ink ?? this.#inks.quiet
+    const { cell, row } = this.#size
+    const middle = y + row / 2
+    // Without light the line is broken: it is there, but nobody sees it.
+    if (isDark) return this.#pathOf(colour, alpha).rect(x, middle - 1.25, Math.max(2, cell * 0.45), 2.5)
+    const key = `${colour} ${alpha} ${y}`
+    if (this.#line?.key === key && Math.abs(this.#line.end - x) < 0.5) this.#line.end = x + cell
+    else {
+      this.#endLine()
+      this.#line = { key, x, y: middle, end: x + cell, ink: colour, alpha }
+    }
+  }
+
+  #endLine(): void {
+    if (!this.#line) return
+    const { x, y, end, ink, alpha } = this.#line
+    this.#pathOf(ink, alpha).rect(x, y - 1.25, end - x - gapOf(this.#size.cell), 2.5)
+    this.#line = null
+  }
+
+  /** A blocked cell has a bar at its left edge, a held one a hole in its middle. */
+  #mark({ x, y, point }: DrawnCell): void {
+    const brush = this.#brush
+    const { width, height, top } = boxOf(this.#size)
+    brush.fillStyle = point.mark === 'blocked' ? this.#inks.words : this.#inks.ground
+    if (point.mark === 'blocked') return brush.fillRect(x, y + top - 1.5, Math.max(1.5, width / 5), height + 3)
     brush.beginPath()
-    brush.arc(x + width / 2, y + height / 2, Math.max(1, Math.min(3, width / 4)), 0, 2 * Math.PI)
+    brush.arc(x + width / 2, y + top + height / 2, Math.max(1, Math.min(3, width / 4)), 0, 2 * Math.PI)
     brush.fill()
   }
 }
 
-function drawWords(
+function gapOf(cell: number): number {
+  return cell > 8 ? 2 : 1
+}
+
+function boxOf({ cell, row }: CellSize) {
+  const height = Math.max(4, Math.min(15, row - (row > 16 ? 14 : 5)))
+  return { width: cell - gapOf(cell), height, top: (row - height) / 2 }
+}
+
+const FONT = '11px "Atkinson Hyperlegible Next Variable", sans-serif'
+
+/** As much of some words as fits. */
+function fitted(brush: Brush, words: string, width: number): string {
+  if (brush.measureText(words).width <= width) return words
+  let length = words.length - 1
+  while (length > 1 && brush.measureText(`${words.slice(0, length)}…`).width > width) length -= 1
+  return `${words.slice(0, length).trimEnd()}…`
+}
+
+/** Writes in a block that is set, or over a line that is carried; `width` is what the words may take, pixels. */
+export function drawCellWords(
   brush: Brush,
   inks: SheetInks,
-  { cell, ink }: DrawnCell,
+  row: number,
+  { x, y, ink, isSet }: DrawnCell,
   words: string,
-  { x, y, width, row }: { x: number; y: number; width: number; row: number },
-) {
-  const isSet = cell.how === 'set'
-  brush.font = '11px "Atkinson Hyperlegible Next Variable", sans-serif'
+  width: number,
+): void {
+  brush.font = FONT
   brush.textBaseline = 'middle'
-  brush.save()
-  brush.beginPath()
-  brush.rect(x, y - row / 2, width - 3, row)
-  brush.clip()
-  if (isSet && ink !== null) brush.fillStyle = inks.ground
-  else if (isSet) brush.fillStyle = inks.words
-  else brush.fillStyle = inks.quiet
-  if (!isSet) {
-    brush.globalAlpha = Math.max(brush.globalAlpha, 0.75)
-    brush.fillText(words, x + 4, y - 7)
-  } else brush.fillText(words, x + 4, y + 0.5)
-  brush.restore()
+  brush.fillStyle = !isSet ? inks.quiet : ink === null ? inks.words : inks.ground
+  brush.fillText(fitted(brush, words, width - 8), x + 4, y + row / 2 + (isSet ? 0.5 : -7))
 }

@@ -11,11 +11,20 @@ const UNREACHABLE: Refusal = {
 }
 
 /** Sends a request and reads its JSON answer by a schema. Never throws for what the network does. */
-export async function request<T>(path: string, read: z.ZodType<T>, body?: object): Promise<Answered<T>> {
+export function request<T>(path: string, read: z.ZodType<T>, body?: object): Promise<Answered<T>> {
+  return answerTo(path, read, {
+    ...(body && { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+  })
+}
+
+/** Sends a file as it is. */
+export function requestWithFile<T>(path: string, read: z.ZodType<T>, file: Blob): Promise<Answered<T>> {
+  return answerTo(path, read, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } })
+}
+
+async function answerTo<T>(path: string, read: z.ZodType<T>, init: RequestInit): Promise<Answered<T>> {
   try {
-    const response = await fetch(path, {
-      ...(body && { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-    })
+    const response = await fetch(path, init)
     const json: unknown = await response.json()
     if (response.ok) return { ok: true, body: read.parse(json) }
     const failed = failure.safeParse(json)

@@ -11,7 +11,8 @@ export const useClock = defineStore('clock', () => {
   let ahead = 0
   /** The best guess is the one that took the shortest way here. */
   let shortest = Infinity
-  const read = () => Date.now() + ahead
+  /** Whole milliseconds, as the server counts. */
+  const read = () => Math.round(Date.now() + ahead)
   const now = ref(0)
   let until = 0
 

@@ -1,11 +1,10 @@
 /** What this window is doing on the stage: its tool, a drag of the light, a palette looked at. */
 import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef, ref, watch } from 'vue'
+import { computed, shallowRef, ref } from 'vue'
 import type { Outcome } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { pictureOfSome, stagePicture, stageWithoutHand, type StageFixture } from '#core/cues/onStage'
-import { movesUntil } from '#core/cues/playback'
 import { cuePictureAt, stagePictureAt } from '#core/cues/stageAt'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import { ORIGIN, type Vec3 } from '#core/geometry/vector'
@@ -104,12 +103,6 @@ export const useDesk = defineStore('desk', () => {
         ? stagePictureAt(proposal.drawn, show.person, settled.value, clock.now)
         : settled.value,
     ),
-  )
-  /** Until when cues are on their way: as long as that, time goes on. */
-  watch(
-    () => (show.view ? movesUntil(show.view) : 0),
-    (until) => clock.runUntil(until),
-    { immediate: true },
   )
 
   /** What the stage shows without the hand. */

@@ -140,7 +140,10 @@ export const useShow = defineStore('show', () => {
   }
 
   /** Sends a command or an undo and takes the answer in; resolves to the refusal, if there was one. */
-  async function post(route: 'commands' | 'undo', body: PostBody): Promise<Refusal | null> {
+  async function post(
+    route: 'commands' | 'undo' | `versions/${string}/restore`,
+    body: PostBody,
+  ): Promise<Refusal | null> {
     const show = confirmed.value
     if (!show) return NOT_OPEN
     const path = `/api/shows/${show.id}/${route}`

@@ -21,15 +21,13 @@ export interface SheetPoint {
   readonly palette: PaletteId | null
   readonly isLoose: boolean
   readonly mark: CueValue['mark']
-}
-
-export interface SheetCell extends SheetPoint {
-  readonly how: 'set' | 'carried'
+  /** The palette a held value would follow again. */
+  readonly source: PaletteId | null
 }
 
 export interface Sheet {
-  /** A cell by place in the list and fixture; null where nothing has been set by then. */
-  cell(at: number, fixture: FixtureId): SheetCell | null
+  /** What counts at a place: set there if its own place is the same, else carried; null where nothing is set by then. */
+  point(at: number, fixture: FixtureId): SheetPoint | null
   /** The places at which something is set for a fixture, in order. */
   points(fixture: FixtureId): readonly SheetPoint[]
   /** Whether the list leaves a fixture without light at a place; false where it says nothing of its light. */
@@ -56,17 +54,22 @@ export function carrySheet(show: Show, list: CueListId, family: Family): Sheet {
 function sheetOf(show: Show, list: CueListId, family: Family): Sheet {
   const points = pointsOf(show, list, family)
   const lights = family === 'intensity' ? points : pointsOf(show, list, 'intensity')
+  const darkness = new Map<SheetPoint, boolean>()
+  const dark = (point: SheetPoint) => {
+    const known = darkness.get(point)
+    if (known !== undefined) return known
+    const [stored] = point.stored
+    const isDark = stored !== undefined && levelOf(show, stored) <= 0
+    darkness.set(point, isDark)
+    return isDark
+  }
   const pointsFor = (fixture: FixtureId) => points.get(fixture) ?? NONE
   return {
     points: pointsFor,
-    cell(at, fixture) {
-      const point = latest(pointsFor(fixture), at)
-      return point && { ...point, how: point.at === at ? 'set' : 'carried' }
-    },
+    point: (at, fixture) => latest(pointsFor(fixture), at),
     isDark(at, fixture) {
       const point = latest(lights.get(fixture) ?? NONE, at)
-      const [stored] = point?.stored ?? []
-      return stored !== undefined && levelOf(show, stored) <= 0
+      return point !== null && dark(point)
     },
   }
 }
@@ -114,5 +117,6 @@ function pointOf(at: number, values: CueValue[]): SheetPoint {
     palette: linked?.value.kind === 'link' ? linked.value.palette : null,
     isLoose: stored.some(({ value }) => value.kind !== 'link'),
     mark: stored.find(({ mark }) => mark !== null)?.mark ?? null,
+    source: stored.find(({ source }) => source !== null)?.source ?? null,
   }
 }

@@ -30,7 +30,7 @@ export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId
         list: list.id,
         cue: next,
         from: settled ? null : from,
-        startedAt: start.now,
+        startedAt: Math.round(start.now),
         seconds: start.seconds,
         settled,
       })

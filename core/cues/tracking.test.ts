@@ -51,8 +51,9 @@ describe('tracking', () => {
             const latest = rows.slice(0, i + 1).findLast((r) => r[f] !== null)?.[f]
             const held = state.get(`${fixture} intensity`)?.value
             expect(held).toEqual(latest == null ? undefined : { kind: 'number', number: latest / 10 })
-            const how = carried.cell(i, asFixtureId(fixture))?.how
-            expect(how).toBe(row[f] !== null ? 'set' : latest == null ? undefined : 'carried')
+            const point = carried.point(i, asFixtureId(fixture))
+            const how = point && (point.at === i ? 'set' : 'carried')
+            expect(how).toBe(row[f] !== null ? 'set' : latest == null ? null : 'carried')
           })
         })
       }),

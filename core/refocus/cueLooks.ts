@@ -4,6 +4,7 @@
  * whose values stay as they are is told elsewhere.
  */
 import equal from 'fast-deep-equal'
+import { SAME_PLACE } from '../geometry/tolerance'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { courseOf, latestAt, listsInOrder, placeOfCue, type CoursePoint, type ListInOrder } from '../cues/tracking'
@@ -92,12 +93,14 @@ function note(
   const then = was ? plainOf(before, was) : null
   const now = is ? plainOf(after, is) : null
   if (equal(then, now)) return
+  const shift =
+    either.attribute === 'position' && then && now ? shiftOf(before, after, either.fixture, then, now) : null
+  if (shift === 0) return
   const look = found.get(cue) ?? { fixtures: new Set(), families: new Set(), shiftMetres: 0 }
   found.set(cue, look)
   look.fixtures.add(either.fixture)
   look.families.add(familyOf(either.attribute))
-  if (either.attribute === 'position' && then && now)
-    look.shiftMetres = Math.max(look.shiftMetres, shiftOf(before, after, either.fixture, then, now))
+  look.shiftMetres = Math.max(look.shiftMetres, shift ?? 0)
 }
 
 function plainOf(show: Show, { fixture, attribute, value }: CueValue): PlainValue | null {
@@ -105,10 +108,17 @@ function plainOf(show: Show, { fixture, attribute, value }: CueValue): PlainValu
   return rigged ? resolveValue(show, rigged, attribute, value).value : null
 }
 
-function shiftOf(before: Show, after: Show, fixture: FixtureId, then: PlainValue, now: PlainValue): number {
+/**
+ * How far the light of a fixture moves, metres; 0 where it stays in its place, null where it lands
+ * nowhere or the head turns the other way round.
+ */
+function shiftOf(before: Show, after: Show, fixture: FixtureId, then: PlainValue, now: PlainValue): number | null {
   const [was, is] = [rigOf(before).get(fixture), rigOf(after).get(fixture)]
-  if (!was || !is) return 0
-  const from = solvePosition(was.mount, targetsOf(before), then, HOME).point
-  const to = solvePosition(is.mount, targetsOf(after), now, HOME).point
-  return from && to ? distance(from, to) : 0
+  if (!was || !is) return null
+  const from = solvePosition(was.mount, targetsOf(before), then, HOME)
+  const to = solvePosition(is.mount, targetsOf(after), now, HOME)
+  if (!from.point || !to.point) return null
+  const metres = distance(from.point, to.point)
+  if (metres >= SAME_PLACE) return metres
+  return from.side === to.side ? 0 : null
 }

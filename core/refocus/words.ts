@@ -7,7 +7,7 @@ function count(n: number, one: string, many: string): string {
 
 /** "2 palettes, 14 cues follow; 1 fixture falls out of reach; 3 values stay behind". */
 export function effectsInWords(effects: Effects): string {
-  const { cues, losingReach, staysBehind, looks, held } = effects
+  const { cues, losingReach, staysBehind, looks } = effects
   const palettes = new Set([...effects.palettes, ...effects.changed].map(({ palette }) => palette))
   const follow =
     palettes.size + cues.length === 0
@@ -19,7 +19,6 @@ export function effectsInWords(effects: Effects): string {
   if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
   if (staysBehind.length > 0)
     parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
-  if (held.length > 0) parts.push(`${count(held.length, 'value is', 'values are')} held as they were`)
   return parts.join('; ')
 }
 

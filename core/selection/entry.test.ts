@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { asFixtureId } from '../show/ids'
+import { parseLevelEntry } from './levelEntry'
 import { completionsOf, parseEntry, type EntryWorld, type NamedSet } from './entry'
 
 const id = (n: number) => asFixtureId(`f${n}`)
@@ -88,5 +89,28 @@ describe('completing', () => {
   it('offers words that go on from what is there', () => {
     expect(entries('bar 1 ev')).toEqual(['bar 1 every 2'])
     expect(entries('12')).toEqual([])
+  })
+})
+
+describe('an entry with a level', () => {
+  it.each([
+    ['11-22 lit out', [12, 21], 0],
+    ['Bar 1 at 30', [11, 12, 13, 15], 0.3],
+    ['11 at 62,5 %', [11], 0.625],
+    ['Bar 2 full', [21, 22], 1],
+    ['out', [15, 12], 0],
+    ['11-13', [11, 12, 13], null],
+  ] as const)('%s', (text, fixtures, level) => {
+    const named = { ...world, named: [...world.named, set('group', 'Way out', [11])] }
+    const read = parseLevelEntry(text, named)
+    if (read.selection.ok) expect(read.selection.fixtures.map((fixture) => Number(fixture.slice(1)))).toEqual(fixtures)
+    expect(read.level).toBe(level)
+    expect(parseLevelEntry('Way out', named)).toMatchObject({ selection: { ok: true }, level: null })
+  })
+
+  it('goes to 100 % and says so', () => {
+    expect(parseLevelEntry('11 at 130', world)).toMatchObject({
+      selection: { ok: false, message: 'A level goes to 100 %.' },
+    })
   })
 })

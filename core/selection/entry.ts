@@ -174,7 +174,7 @@ export interface Completion {
   readonly count: number | null
 }
 
-const WORDS = ['all', 'lit', 'dark', 'every 2', 'without'] as const
+const WORDS = ['all', 'lit', 'dark', 'every 2', 'without', 'out', 'full'] as const
 
 /** The names and words the last clause of an entry may become. */
 export function completionsOf(text: string, world: EntryWorld, most = 8): Completion[] {

@@ -86,6 +86,8 @@ test('records cues with links, steps through them and shows them in the carry sh
   await desk.getByRole('link', { name: 'Cues' }).click()
   const detail = desk.getByRole('complementary', { name: 'Cue 40' })
   await expect(detail).toContainText('Lantern gallery')
+  await desk.getByRole('group', { name: /^Cells of the carry sheet/ }).hover()
+  await desk.mouse.wheel(0, -560)
   await desk.getByRole('button', { name: 'Wave one' }).click()
   await expect(desk.getByRole('complementary', { name: 'Cue 14.5' })).toContainText('37 aimed by hand')
   await desk.getByRole('button', { name: 'Put it on stage' }).click()

@@ -1,23 +1,22 @@
 <script setup lang="ts">
 /**
- * Cues down, fixtures across by hang. Only what is in view is drawn: the rows as a list, their
- * cells on one canvas, so that a thousand cues of hundreds of fixtures scroll by.
+ * Cues down, fixtures across by hang. What scrolls is empty; rows, cells and headings lie over it
+ * and are moved along. Only what is near is there, and it is drawn anew only now and then, so that a
+ * thousand cues of hundreds of fixtures scroll by.
  */
-import { useDevicePixelRatio, useElementSize, useScroll } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch, watchPostEffect } from 'vue'
-import type { SheetCell } from '#core/cues/carrySheet'
+import { useElementSize, useEventListener } from '@vueuse/core'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { CueInOrder } from '#core/cues/tracking'
-import { valueInWords } from '#core/refocus/paletteLines'
-import type { CueId, FixtureId } from '#core/show/ids'
-import { rigOf } from '#core/show/rig'
+import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useSheetColumns, type SheetColumn } from '../../composables/useSheetColumns'
-import { useTheme } from '../../composables/useTheme'
-import { readSheetInks } from '../../drawing/inks'
-import { drawCell } from '../../drawing/sheet'
+import { useSheetChoice, type SheetSpot } from '../../composables/useSheetChoice'
+import { useSheetColumns } from '../../composables/useSheetColumns'
+import { sheetWords } from '../../composables/useSheetWords'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useWorkingSet } from '../../stores/workingSet'
 import CueRow from './CueRow.vue'
+import SheetCanvas from './SheetCanvas.vue'
+import SheetHeadings from './SheetHeadings.vue'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ go: [cue: CueId] }>()
@@ -26,13 +25,17 @@ const workingSet = useWorkingSet()
 
 const HEAD = 34
 const LEFT = 272
+/** How far one scrolls until what lies over the sheet is drawn anew, pixels. */
+const STRIDE = 256
 
 const scroller = useTemplateRef<HTMLElement>('scroller')
-const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width: viewWidth, height: viewHeight } = useElementSize(scroller)
-const { x: left, y: top } = useScroll(scroller)
-const { pixelRatio } = useDevicePixelRatio()
-const { isPaper } = useTheme()
+const left = ref(0)
+const top = ref(0)
+useEventListener(scroller, 'scroll', () => {
+  left.value = scroller.value?.scrollLeft ?? 0
+  top.value = scroller.value?.scrollTop ?? 0
+})
 
 const row = computed(() => desk.size.row)
 const cell = computed(() => desk.size.cell)
@@ -47,155 +50,52 @@ const rows = computed<readonly (CueInOrder & { at: number })[]>(() => {
   const cues = (desk.list?.cues ?? []).map((cue, at) => ({ ...cue, at }))
   const { palette, sheet } = desk
   if (!palette || !sheet) return cues
-  return cues.filter(({ at }) => laid.value.columns.some(({ id }) => sheet.cell(at, id)?.palette === palette))
+  return cues.filter(({ at }) => laid.value.columns.some(({ id }) => sheet.point(at, id)?.palette === palette))
 })
-const inView = computed(() => {
-  const first = Math.max(0, Math.floor(top.value / row.value) - 1)
-  const last = Math.min(rows.value.length, Math.ceil((top.value + viewHeight.value - HEAD) / row.value) + 1)
-  return rows.value.slice(first, last).map((cue, i) => ({ ...cue, y: HEAD + (first + i) * row.value - top.value }))
+
+/** The part that is drawn: where it begins in the sheet, and how large it is. */
+const fromTop = computed(() => Math.floor(top.value / STRIDE) * STRIDE)
+const fromLeft = computed(() => Math.floor(left.value / STRIDE) * STRIDE)
+const part = computed(() => ({
+  width: Math.max(0, Math.min(viewWidth.value - LEFT + STRIDE, laid.value.width - fromLeft.value)),
+  height: Math.max(0, viewHeight.value - HEAD + STRIDE),
+}))
+const near = computed(() => {
+  const first = Math.floor(fromTop.value / row.value)
+  const last = Math.ceil((fromTop.value + part.value.height) / row.value)
+  return rows.value.slice(first, last).map((cue, i) => ({ ...cue, y: (first + i) * row.value - fromTop.value }))
 })
-const columnsInView = computed(() =>
-  laid.value.columns.filter(({ x }) => x + cell.value > left.value && x < left.value + viewWidth.value - LEFT),
+const columnsNear = computed(() =>
+  laid.value.columns.filter(({ x }) => x + cell.value > fromLeft.value && x < fromLeft.value + part.value.width),
 )
-const chosenCues = computed(() => new Set<string>(desk.cells?.cues))
-const chosenFixtures = computed(() => new Set<string>(desk.cells?.fixtures))
-
-/** What stands in a cell, short enough for it. */
-function wordsIn({ stored, palette }: SheetCell): string {
-  const linked = palette && props.show.all.palette.get(palette)
-  if (linked) return linked.name
-  const [first] = stored
-  if (!first) return ''
-  const type = rigOf(props.show).get(first.fixture)?.type
-  return valueInWords(props.show, first.value, first.attribute, type)
-}
-
-watchPostEffect(() => {
-  const brush = canvas.value?.getContext('2d')
-  const { sheet } = desk
-  if (!canvas.value || !brush || !sheet || viewWidth.value === 0) return
-  const inks = { isPaper: isPaper.value, ...readSheetInks() }
-  const [width, height] = [viewWidth.value - LEFT, viewHeight.value]
-  canvas.value.width = Math.round(width * pixelRatio.value)
-  canvas.value.height = Math.round(height * pixelRatio.value)
-  brush.setTransform(pixelRatio.value, 0, 0, pixelRatio.value, 0, 0)
-  brush.clearRect(0, 0, width, height)
-  drawChosen(brush, inks.coral)
-  for (const { at, y } of inView.value)
-    for (const { id, x } of columnsInView.value) {
-      const found = sheet.cell(at, id)
-      if (!found) continue
-      const palette = found.palette && props.show.all.palette.get(found.palette)
-      drawCell(brush, inks, desk.size, {
-        x: x - left.value,
-        y,
-        cell: found,
-        ink: palette ? inks.palettes[palette.colour] : desk.family === 'intensity' ? inks.words : null,
-        isDark: sheet.isDark(at, id),
-        isFaint: !workingSet.isIn(id) || (desk.palette !== null && found.palette !== desk.palette),
-        words: desk.size.values ? wordsIn(found) : null,
-      })
-    }
-  brush.clearRect(0, 0, width, HEAD)
-  drawHeadings(brush, inks.words, inks.quiet)
-})
-
-function drawChosen(brush: CanvasRenderingContext2D, ink: string) {
-  brush.fillStyle = ink
-  brush.globalAlpha = 0.16
-  for (const { id: cue, y } of inView.value)
-    if (chosenCues.value.has(cue))
-      for (const { id, x } of columnsInView.value)
-        if (chosenFixtures.value.has(id)) brush.fillRect(x - left.value - 1, y + 1, cell.value, row.value - 2)
-  brush.globalAlpha = 1
-}
-
-function drawHeadings(brush: CanvasRenderingContext2D, words: string, quiet: string) {
-  brush.textBaseline = 'alphabetic'
-  brush.font = '11px "Atkinson Hyperlegible Next Variable", sans-serif'
-  brush.fillStyle = words
-  for (const { name, x } of laid.value.hangs) brush.fillText(name, x - left.value, 13)
-  brush.font = '10px "Atkinson Hyperlegible Mono Variable", monospace'
-  brush.fillStyle = quiet
-  const apart = Math.ceil(16 / cell.value)
-  for (const [i, { number, x }] of laid.value.columns.entries())
-    if (i % apart === 0 || cell.value >= 16) brush.fillText(String(number), x - left.value, 27)
-}
+const shift = computed(() => ({ x: fromLeft.value - left.value, y: fromTop.value - top.value }))
 
 /** The cell under the pointer; null beside them. */
-function cellAt({ clientX, clientY }: MouseEvent): { row: number; column: number } | null {
+function under({ clientX, clientY }: MouseEvent): SheetSpot | null {
   const box = scroller.value?.getBoundingClientRect()
-  if (!box) return null
+  if (!box || clientX - box.left < LEFT || clientY - box.top < HEAD) return null
   const x = clientX - box.left - LEFT + left.value
   const at = Math.floor((clientY - box.top - HEAD + top.value) / row.value)
   const column = laid.value.columns.findIndex((one) => x >= one.x && x < one.x + cell.value)
-  return clientX - box.left < LEFT || clientY - box.top < HEAD || column < 0 || !rows.value[at]
-    ? null
-    : { row: at, column }
-}
-
-/** Where choosing began, and where it has come to. */
-const anchor = ref<{ row: number; column: number } | null>(null)
-const cursor = ref<{ row: number; column: number } | null>(null)
-const isChoosing = ref(false)
-
-function chooseTo(end: { row: number; column: number }) {
-  const begin = anchor.value ?? end
-  cursor.value = end
-  const between = (a: number, b: number) => [Math.min(a, b), Math.max(a, b) + 1] as const
-  desk.choose({
-    cues: rows.value.slice(...between(begin.row, end.row)).map(({ id }) => id),
-    fixtures: laid.value.columns.slice(...between(begin.column, end.column)).map(({ id }) => id),
-  })
-}
-function press(event: PointerEvent) {
-  const at = cellAt(event)
-  if (!at || event.button !== 0) return
-  if (!event.shiftKey) anchor.value = at
-  isChoosing.value = true
-  scroller.value?.setPointerCapture(event.pointerId)
-  chooseTo(at)
-}
-function drag(event: PointerEvent) {
-  const at = isChoosing.value ? cellAt(event) : null
-  if (at && (at.row !== cursor.value?.row || at.column !== cursor.value.column)) chooseTo(at)
-}
-
-function step(rowsBy: number, columnsBy: number, isExtending: boolean) {
-  const at = cursor.value ?? { row: rows.value.findIndex(({ id }) => id === desk.cue?.id), column: 0 }
-  const limit = (n: number, count: number) => Math.min(count - 1, Math.max(0, n))
-  const end = {
-    row: limit(at.row + rowsBy, rows.value.length),
-    column: limit(at.column + columnsBy, laid.value.columns.length),
-  }
-  if (!isExtending) anchor.value = end
-  chooseTo(end)
-  reveal(end.row)
-}
-function keyed(event: KeyboardEvent) {
-  const arrows: Readonly<Record<string, readonly [number, number]>> = {
-    ArrowUp: [-1, 0],
-    ArrowDown: [1, 0],
-    ArrowLeft: [0, -1],
-    ArrowRight: [0, 1],
-  }
-  const by = arrows[event.key]
-  if (!by || !desk.cells || event.ctrlKey || event.metaKey || event.altKey) return
-  event.preventDefault()
-  event.stopPropagation()
-  step(...by, event.shiftKey)
+  return column < 0 || !rows.value[at] ? null : { row: at, column }
 }
 
 function reveal(at: number) {
   const box = scroller.value
-  if (!box || at < 0) return
+  if (!box || at < 0 || viewHeight.value === 0) return
   const y = at * row.value
+  const seen = viewHeight.value - HEAD
   if (y < box.scrollTop) box.scrollTop = y
-  else if (y + row.value > box.scrollTop + viewHeight.value - HEAD)
-    box.scrollTop = y + row.value - viewHeight.value + HEAD
+  else if (y + 2 * row.value > box.scrollTop + seen) box.scrollTop = y + 2 * row.value - seen
 }
+const choice = useSheetChoice(
+  () => rows.value,
+  () => laid.value.columns,
+  under,
+  reveal,
+)
 watch(
-  [() => desk.cue?.id, () => row.value, () => desk.list?.id],
+  [() => desk.cue?.id, row, () => desk.list?.id, () => viewHeight.value > 0],
   async () => {
     await nextTick()
     reveal(rows.value.findIndex(({ id }) => id === desk.cue?.id))
@@ -203,73 +103,101 @@ watch(
   { immediate: true, flush: 'post' },
 )
 
+/** The names lie over what scrolls: what is turned over them is handed on. */
+function wheel({ deltaX, deltaY, deltaMode }: WheelEvent) {
+  const by = deltaMode === 0 ? 1 : row.value
+  scroller.value?.scrollBy(deltaX * by, deltaY * by)
+}
+
 const cursorWords = computed(() => {
-  const at = cursor.value
+  const at = choice.cursor.value
   const cue = at && rows.value[at.row]
-  const column: SheetColumn | undefined = at ? laid.value.columns[at.column] : undefined
-  const found = cue && column ? desk.sheet?.cell(cue.at, column.id) : null
+  const column = at && laid.value.columns[at.column]
   if (!cue || !column) return ''
-  const what = found ? `${found.how}, ${wordsIn(found)}` : 'nothing yet'
+  const point = desk.sheet?.point(cue.at, column.id)
+  const what = point ? `${point.at === cue.at ? 'set' : 'carried'}, ${sheetWords(props.show, point)}` : 'nothing yet'
   return `Cue ${cue.cue.number}, fixture ${column.number}: ${what}`
 })
-const isShutOut = (fixtures: readonly { readonly id: FixtureId }[]) =>
-  fixtures.length > 0 && fixtures.every(({ id }) => !workingSet.isIn(id))
+const isShutOut = computed(
+  () => laid.value.columns.length > 0 && laid.value.columns.every(({ id }) => !workingSet.isIn(id)),
+)
 defineExpose({ trouble })
 </script>
 
 <template>
-  <div class="relative min-h-0 flex-1">
+  <div class="relative min-h-0 flex-1 overflow-hidden">
+    <ul
+      class="absolute top-0 left-0 will-change-transform"
+      :style="{ width: `${viewWidth}px`, transform: `translateY(${HEAD + shift.y}px)` }"
+      aria-label="Cues"
+    >
+      <CueRow
+        v-for="{ id, cue, y } in near"
+        :key="id"
+        :cue="cue"
+        :y="y"
+        :height="row"
+        :left="LEFT"
+        :is-on-stage="id === desk.list?.list.onStage"
+        :is-looked="id === desk.cue?.id"
+        :is-quiet="isShutOut"
+        @look="desk.look(id)"
+        @go="emit('go', id)"
+        @wheel.passive="wheel"
+      />
+    </ul>
+    <div
+      class="pointer-events-none absolute right-0 bottom-0 overflow-hidden"
+      :style="{ left: `${LEFT}px`, top: `${HEAD}px` }"
+    >
+      <div class="will-change-transform" :style="{ transform: `translate(${shift.x}px, ${shift.y}px)` }">
+        <SheetCanvas
+          :show="show"
+          :rows="near"
+          :columns="columnsNear"
+          :left="fromLeft"
+          :width="part.width"
+          :height="part.height"
+        />
+      </div>
+    </div>
+    <div
+      class="pointer-events-none absolute top-0 right-0 overflow-hidden border-b border-rule bg-night"
+      :style="{ left: `${LEFT}px`, height: `${HEAD}px` }"
+    >
+      <SheetHeadings
+        class="will-change-transform"
+        :style="{ transform: `translateX(${-left}px)` }"
+        :columns="laid.columns"
+        :hangs="laid.hangs"
+        :width="laid.width"
+        :height="HEAD"
+        :cell="cell"
+      />
+    </div>
+    <div
+      class="absolute top-0 left-0 flex items-end gap-2 border-b border-rule bg-night pb-1 pl-4 text-sm text-haze"
+      :style="{ width: `${LEFT}px`, height: `${HEAD}px` }"
+      aria-hidden="true"
+    >
+      <span class="w-11">cue</span><span class="flex-1">name</span><span class="pr-4">time</span>
+    </div>
+    <!-- Over the cells and empty: it has the scroll bars, and takes the pointer beside the names. -->
     <div
       ref="scroller"
       class="absolute inset-0 overflow-auto"
+      :style="{ clipPath: `inset(0 0 0 ${LEFT}px)` }"
       tabindex="0"
       role="group"
       aria-label="Cells of the carry sheet; arrows move, with Shift they choose more"
-      @pointerdown="press"
-      @pointermove="drag"
-      @pointerup="isChoosing = false"
-      @pointercancel="isChoosing = false"
-      @keydown="keyed"
+      @pointerdown="choice.press"
+      @pointermove="choice.drag"
+      @pointerup="choice.end"
+      @pointercancel="choice.end"
+      @pointerleave="choice.end"
+      @keydown="choice.keyed"
     >
-      <div :style="{ width: `${LEFT + laid.width}px`, height: `${HEAD + rows.length * row}px` }">
-        <div
-          class="sticky top-0 left-0 overflow-hidden"
-          :style="{ width: `${viewWidth}px`, height: `${viewHeight}px` }"
-        >
-          <ul aria-label="Cues">
-            <CueRow
-              v-for="{ id, cue, y } in inView"
-              :key="id"
-              :cue="cue"
-              :y="y"
-              :height="row"
-              :left="LEFT"
-              :is-on-stage="id === desk.list?.list.onStage"
-              :is-looked="id === desk.cue?.id"
-              :is-quiet="isShutOut(laid.columns)"
-              @look="desk.look(id)"
-              @go="emit('go', id)"
-            />
-          </ul>
-          <canvas
-            ref="canvas"
-            class="pointer-events-none absolute top-0"
-            :style="{ left: `${LEFT}px`, width: `${viewWidth - LEFT}px`, height: `${viewHeight}px` }"
-            aria-hidden="true"
-          />
-          <div
-            class="absolute top-0 left-0 flex items-end gap-2 border-b border-rule bg-night pb-1 pl-4 text-sm text-haze"
-            :style="{ width: `${LEFT}px`, height: `${HEAD}px` }"
-            aria-hidden="true"
-          >
-            <span class="w-11">cue</span><span class="flex-1">name</span><span class="pr-4">time</span>
-          </div>
-          <div
-            class="pointer-events-none absolute right-0 border-b border-rule"
-            :style="{ left: `${LEFT}px`, top: `${HEAD - 1}px` }"
-          />
-        </div>
-      </div>
+      <div :style="{ width: `${LEFT + laid.width}px`, height: `${HEAD + (rows.length + 1) * row}px` }" />
     </div>
     <p class="sr-only" aria-live="polite">{{ cursorWords }}</p>
     <p v-if="rows.length === 0" class="absolute inset-x-0 top-16 text-center text-mist">

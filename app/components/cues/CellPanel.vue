@@ -16,6 +16,7 @@ import { numberTyped, NOT_A_NUMBER } from '../../composables/numbers'
 import { useCueDesk, type ChosenCells } from '../../stores/cueDesk'
 import { useMessages } from '../../stores/messages'
 import { useShow } from '../../stores/show'
+import CuesTogether from './CuesTogether.vue'
 
 const props = defineProps<{ show: Show; cells: ChosenCells }>()
 const store = useShow()
@@ -56,17 +57,29 @@ const held = computed(() => {
     const { value, mark, cue } = point.stored
     return [
       {
-        attribute,
+        name: ATTRIBUTE_NAMES[attribute],
+        family: familyOf(attribute),
         words: valueInWords(props.show, value, attribute, type),
         palette: value.kind === 'link' ? value.palette : null,
         from: cue === one.value?.cue ? null : { id: cue, number: props.show.all.cue.get(cue)?.number },
-        goes: last === props.show.all.cue.get(one.value?.cue ?? '')?.number ? 'this cue only' : `to cue ${last}`,
+        goes: last === props.show.all.cue.get(one.value?.cue ?? '')?.number ? 'ends here' : `to cue ${last}`,
         mark,
         isLoose: value.kind !== 'link' && attribute !== 'intensity',
         isOfFamily: familyOf(attribute) === desk.family,
       },
     ]
-  }).sort((a, b) => Number(b.isOfFamily) - Number(a.isOfFamily))
+  })
+})
+type Held = (typeof held.value)[number]
+/** Attributes of a family that come from one palette and go as far are one line. */
+const lines = computed(() => {
+  const found = new Map<string, Held>()
+  for (const line of held.value) {
+    const key = `${line.family} ${line.palette ?? line.name} ${line.from?.id} ${line.goes} ${line.mark}`
+    const known = found.get(key)
+    found.set(key, known ? { ...known, name: known.family } : line)
+  }
+  return [...found.values()].sort((a, b) => Number(b.isOfFamily) - Number(a.isOfFamily))
 })
 
 const attribute = ref<Exclude<Attribute, 'position'>>('intensity')
@@ -135,9 +148,9 @@ const copiedWords = computed(() => {
     <section v-if="one" class="border-b border-rule px-4 py-3" aria-label="What stands here">
       <p v-if="held.length === 0" class="text-sm text-haze">Nothing has been set by this cue.</p>
       <dl class="flex flex-col gap-1.5">
-        <div v-for="line in held" :key="line.attribute" :class="line.isOfFamily ? '' : 'text-mist'">
+        <div v-for="line in lines" :key="line.name" :class="line.isOfFamily ? '' : 'text-mist'">
           <dt class="flex justify-between gap-2 text-xs text-haze">
-            <span class="first-letter:uppercase">{{ ATTRIBUTE_NAMES[line.attribute] }}</span>
+            <span class="first-letter:uppercase">{{ line.name }}</span>
             <span v-if="line.mark" class="text-shoal">{{ line.mark }}</span>
             <span v-else-if="line.isLoose" class="text-coral">loose</span>
           </dt>
@@ -230,5 +243,6 @@ const copiedWords = computed(() => {
       </div>
       <p class="text-xs text-haze">All of it counts for {{ desk.family }}, the family shown.</p>
     </section>
+    <CuesTogether v-if="cells.cues.length > 1 && desk.list" :show="show" :list="desk.list" :cues="cells.cues" />
   </div>
 </template>

@@ -20,11 +20,11 @@ const { keep } = useKeeper()
 
 const FOLLOW_OPTIONS = FOLLOWS.map((key) => ({
   key,
-  name: { wait: 'waits to be called', after: 'comes after the one before', with: 'starts with the one before' }[key],
+  name: { wait: 'when called', after: 'after the one before', with: 'with the one before' }[key],
 }))
 const TRAVEL_OPTIONS = TRAVELS.map((key) => ({
   key,
-  name: { straight: 'straight across the stage', angle: 'by angle' }[key],
+  name: { straight: 'straight', angle: 'by angle' }[key],
 }))
 
 const open = ref<'move' | 'copy' | 'removal' | null>(null)
@@ -86,20 +86,18 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
         <span v-if="isOnStage" class="text-kelp">on stage</span>
       </div>
       <h2 class="text-xl font-semibold">{{ record.name || 'No name' }}</h2>
-      <div class="mt-2 flex gap-1.5">
-        <button type="button" class="quiet-button flex-1 py-1" :disabled="isOnStage" @click="put">
-          {{ isOnStage ? 'It is on stage' : 'Put it on stage' }}
-        </button>
+      <div class="mt-2 flex flex-wrap gap-1.5">
+        <button type="button" class="chip px-1.5" :disabled="isOnStage" @click="put">Put it on stage</button>
         <button
           v-for="what in ['move', 'copy', 'removal'] as const"
           :key="what"
           type="button"
-          class="chip"
+          class="chip px-1.5"
           :class="open === what ? 'chip-on' : ''"
           :aria-expanded="open === what"
           @click="open = open === what ? null : what"
         >
-          {{ { move: 'Renumber', copy: 'Copy', removal: 'Take out' }[what] }}
+          {{ { move: 'Move', copy: 'Copy', removal: 'Take out' }[what] }}
         </button>
       </div>
       <CueMoveForm v-if="open" :key="open" class="mt-2" :what="open" :list="list" :cues="cues" @done="open = null" />
@@ -123,7 +121,7 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
       <NumberField label="Delay" unit="s" :value="record.delay" :keep="seconds('delay')" />
       <ChoiceField
         class="col-span-2"
-        label="It"
+        label="It comes"
         :value="record.follow"
         :options="FOLLOW_OPTIONS"
         :keep="(follow) => keep('changeCues', { cues, follow })"

@@ -46,7 +46,7 @@ function send() {
 <template>
   <form
     class="flex flex-col gap-2 rounded-lg border border-rule-2 p-2"
-    :aria-label="{ move: 'Renumber cues', copy: 'Copy cues', removal: 'Take cues out' }[what]"
+    :aria-label="{ move: 'Move cues', copy: 'Copy cues', removal: 'Take cues out' }[what]"
     @submit.prevent="send"
     @keydown.esc.stop="emit('done')"
   >
@@ -69,7 +69,7 @@ function send() {
     <RadioChips v-if="what === 'copy'" v-model="holds" label="The copy holds" :options="HOLDS" />
     <div class="flex gap-2">
       <button type="submit" class="main-button flex-1 py-1">
-        {{ { move: 'Renumber', copy: 'Copy', removal: 'Take it out' }[what] }}
+        {{ { move: 'Move', copy: 'Copy', removal: 'Take it out' }[what] }}
       </button>
       <button type="button" class="quiet-button py-1" @click="emit('done')">Cancel</button>
     </div>

@@ -27,12 +27,12 @@ const time = computed(() => {
   <li
     class="absolute right-0 left-0 border-b border-rule/60"
     :class="isLooked ? 'bg-plank' : 'hover:bg-deck'"
-    :style="{ transform: `translateY(${y}px)`, height: `${height}px` }"
+    :style="{ top: `${y}px`, height: `${height}px` }"
     :aria-current="isOnStage ? 'true' : undefined"
   >
     <button
       type="button"
-      class="sticky left-0 flex h-full items-center gap-2 pl-4 text-left"
+      class="flex h-full items-center gap-2 pl-4 text-left"
       :class="isSmall ? 'text-[10px] leading-none' : ''"
       :style="{ width: `${left}px` }"
       :aria-label="`Cue ${cue.number} ${cue.name}${isOnStage ? ', on stage' : ''}`"

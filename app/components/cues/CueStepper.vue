@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Steps through the cues of a list; the plan shows each. */
-import { ChevronLeft, ChevronRight } from '@lucide/vue'
+import { ChevronLeft, ChevronRight, Play } from '@lucide/vue'
 import { computed } from 'vue'
 import { listsInOrder } from '#core/cues/tracking'
 import type { Show } from '#core/show/show'
@@ -52,6 +52,15 @@ defineExpose({ step })
       @click="step(1)"
     >
       <ChevronRight :size="15" />
+    </button>
+    <button
+      type="button"
+      class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail"
+      aria-label="Go, in the cue’s own times"
+      title="Go, in the cue’s own times (Ctrl Enter)"
+      @click="list && store.send('goOn', { list: list.id })"
+    >
+      <Play :size="13" />
     </button>
   </div>
 </template>

@@ -93,7 +93,8 @@ function look({ cue, fixture, family, near: to }: LooseValue) {
   compared.pair = {
     title: `Dashed: as stored. Solid: ${name}`,
     before: [stands],
-    after: [{ ...linked, intensity: 1, seen: 1 }],
+    after: [linked],
+    around: [],
   }
 }
 watch(loose, () => (compared.pair = null))

@@ -5,14 +5,17 @@
  */
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watchEffect } from 'vue'
-import { completionsOf, parseEntry, type Completion } from '#core/selection/entry'
+import { completionsOf, type Completion } from '#core/selection/entry'
+import { parseLevelEntry } from '#core/selection/levelEntry'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import type { Show } from '#core/show/show'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 
 const props = defineProps<{ show: Show }>()
+const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
 const workingSet = useWorkingSet()
@@ -38,14 +41,16 @@ const world = computed(() => {
   const lit = new Set([...desk.standing.values()].filter((f) => f.intensity > DARK).map((f) => f.rigged.id))
   return entryWorldOf(props.show, selection.whole, lit, workingSet.isIn)
 })
-const reading = computed(() => parseEntry(entry.value, world.value))
+const asked = computed(() => parseLevelEntry(entry.value, world.value))
+const reading = computed(() => asked.value.selection)
 const completions = computed(() => (isOpen.value && back.value < 0 ? completionsOf(entry.value, world.value) : []))
 const outcome = computed(() => {
   if (trouble.value) return trouble.value
   if (entry.value.trim() === '') return ''
   if (!reading.value.ok) return 'not understood yet'
   const { length } = reading.value.fixtures
-  return length === 1 ? 'selects 1' : `selects ${length}`
+  const level = asked.value.level === null ? '' : `, at ${Math.round(asked.value.level * 100)} %`
+  return length === 1 ? `selects 1${level}` : `selects ${length}${level}`
 })
 watchEffect(() => {
   desk.meant = isOpen.value && entry.value.trim() !== '' && reading.value.ok ? reading.value.fixtures : []
@@ -70,7 +75,11 @@ function select() {
   trouble.value = reading.value.ok ? null : reading.value.message
   if (!reading.value.ok || entry.value.trim() === '') return
   remembered.value = [entry.value, ...remembered.value.filter((other) => other !== entry.value)].slice(0, REMEMBERED)
-  selection.set(reading.value.fixtures)
+  const { level } = asked.value
+  const fixtures = [...reading.value.fixtures]
+  selection.set(fixtures)
+  if (level !== null && fixtures.length > 0)
+    void store.send('setValue', { fixtures, attribute: 'intensity', value: { kind: 'number', number: level } })
   leave()
   field.value?.blur()
 }
@@ -130,7 +139,7 @@ defineExpose({ startWith })
       ref="field"
       v-model="entry"
       class="field px-2.5 py-1.5 text-base"
-      placeholder="12-17, Bar 2 every 2"
+      placeholder="12-17, Bar 2 lit out"
       autocomplete="off"
       role="combobox"
       aria-autocomplete="list"

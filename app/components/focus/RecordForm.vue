@@ -46,7 +46,7 @@ const isOnce = computed(() => (store.person && props.show.all.person.get(store.p
         >
           {{ label }}
         </button>
-        <button type="button" class="quiet-button px-2.5" :disabled="isEmpty" @click="what = 'cue'">Cue</button>
+        <button type="button" class="quiet-button px-2.5" @click="what = 'cue'">Cue</button>
         <ClearMenu />
       </div>
     </template>

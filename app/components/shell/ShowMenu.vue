@@ -11,6 +11,8 @@ import { useTheme } from '../../composables/useTheme'
 import { useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import ImportDialog from '../exchange/ImportDialog.vue'
+import HistoryDialog from './HistoryDialog.vue'
+import RestoreDialog from './RestoreDialog.vue'
 import NewShowDialog from './NewShowDialog.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -72,6 +74,15 @@ const item = (active: boolean) => [
         ><button type="button" :class="item(active)" @click="dialogs.open = 'import'">Import a rig</button></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'history'">History</button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
+        ><a :href="`/api/shows/${show.id}/backup`" download :class="item(active)">Back up to a file</a></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'restore'">Open a back-up</button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'keys'">Keyboard map</button></MenuItem
       >
       <MenuItem v-slot="{ active }">
@@ -82,5 +93,7 @@ const item = (active: boolean) => [
     </MenuItems>
   </Menu>
   <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
+  <HistoryDialog :open="dialogs.open === 'history'" :show="show" @close="dialogs.close()" />
+  <RestoreDialog :open="dialogs.open === 'restore'" @close="dialogs.close()" />
   <NewShowDialog :open="dialogs.open === 'new show'" @close="dialogs.close()" />
 </template>

@@ -6,6 +6,12 @@ import { useProposal } from '../../stores/proposal'
 
 defineProps<{ show: Show; cues: readonly CueId[] }>()
 const proposal = useProposal()
+
+/** Pressed by pointer it lets go of the focus, so that Enter keeps the proposal. */
+function look(event: MouseEvent, cue: CueId) {
+  proposal.look(cue)
+  if (event.detail > 0 && event.currentTarget instanceof HTMLElement) event.currentTarget.blur()
+}
 </script>
 
 <template>
@@ -16,7 +22,7 @@ const proposal = useProposal()
       :class="proposal.lookedCue === cue ? 'bg-coral-deep text-sail' : ''"
       :aria-pressed="proposal.lookedCue === cue"
       :aria-label="`Cue ${show.all.cue.get(cue)?.number}, before and after`"
-      @click="proposal.look(cue)"
+      @click="look($event, cue)"
     >
       {{ show.all.cue.get(cue)?.number ?? '?' }}</button
     ><template v-if="i < cues.length - 1">, </template></span

@@ -5,7 +5,9 @@ import type { Show } from '#core/show/show'
 import { drawnHangs, drawnSpots } from '../../composables/fixtureSpots'
 import { PLAN } from '../../composables/projections'
 import { useStageLayers, type Picture } from '../../composables/useStageLayers'
+import type { Extent } from '../../composables/usePlanView'
 import { useChosen } from '../../stores/chosen'
+import { useCompared } from '../../stores/compared'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'
 import LensMark from './LensMark.vue'
@@ -20,6 +22,7 @@ import StageDrawing from './StageDrawing.vue'
 const props = defineProps<{ show: Show; poolsAtFloor: boolean; picture?: Picture | undefined }>()
 const store = useShow()
 const desk = useDesk()
+const compared = useCompared()
 const things = useChosen()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
@@ -30,8 +33,29 @@ const hangs = computed(() => drawnHangs(props.show))
 const spots = computed(() => drawnSpots(props.show))
 const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
 
+/** Kept free around what is compared, metres. */
+const SPARE = 0.8
 /** The stage as it stands: what is dragged does not pull the view along. */
-const extent = computed(() => {
+const extent = computed(() => (props.picture === 'compared' ? comparedExtent() : null) ?? wholeExtent())
+
+/** Around what is compared: its heads and the places of its light. */
+function comparedExtent(): Extent | null {
+  const { before = [], after = [] } = compared.pictures ?? {}
+  const points = [...before, ...after].flatMap(({ rigged, position }) =>
+    [rigged.mount.pivot, position.point ?? []].flat(),
+  )
+  if (points.length === 0) return null
+  const xs = points.map(({ x }) => x)
+  const ys = points.map(({ y }) => y)
+  return {
+    left: Math.min(...xs) - SPARE,
+    right: Math.max(...xs) + SPARE,
+    bottom: Math.min(...ys) - SPARE,
+    top: Math.max(...ys) + SPARE,
+  }
+}
+
+function wholeExtent(): Extent {
   const half = venue.value.opening.width / 2 + 1.2
   const points = [...venue.value.outline, ...venue.value.keepClear.flatMap((zone) => zone.outline)]
   const ends = drawnHangs(store.view ?? props.show).flatMap((hang) => [hang.from, hang.to])
@@ -43,7 +67,7 @@ const extent = computed(() => {
     bottom: Math.min(...ys, -1),
     top: Math.max(...ys, 2),
   }
-})
+}
 
 defineExpose({
   cancel: () => drawing.value?.cancel() ?? false,
@@ -57,7 +81,11 @@ defineExpose({
 <template>
   <StageDrawing
     ref="drawing"
-    :label="picture === 'on stage' ? 'Stage plan, on stage' : 'Stage plan'"
+    :label="
+      { 'worked on': 'Stage plan', 'on stage': 'Stage plan, on stage', compared: 'Plan of what is compared' }[
+        picture ?? 'worked on'
+      ]
+    "
     :extent="extent"
     :projection="PLAN"
     :spots="spots"

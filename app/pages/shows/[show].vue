@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** A show with its rooms: opens it, keeps it in step, and has the keys every room shares. */
 import { onUnmounted, watch } from 'vue'
+import { movesUntil } from '#core/cues/playback'
 import { showId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
 import { useActions } from '../../composables/useActions'
+import { useClock } from '../../stores/clock'
 import { useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
@@ -16,6 +18,7 @@ const steps = useUndo()
 const selection = useSelection()
 const proposal = useProposal()
 const dialogs = useDialogs()
+const clock = useClock()
 
 watch(
   () => route.params.show,
@@ -26,6 +29,12 @@ watch(
     proposal.putBack()
     void store.open(checked.data)
   },
+  { immediate: true },
+)
+/** As long as cues are on their way, time goes on. */
+watch(
+  () => (store.view ? movesUntil(store.view) : 0),
+  (until) => clock.runUntil(until),
   { immediate: true },
 )
 onUnmounted(() => store.close())

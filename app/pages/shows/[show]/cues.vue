@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The Cues room: the carry sheet, what is looked at in it, and every list as it runs. */
 import { useEventListener } from '@vueuse/core'
-import { computed, useTemplateRef } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { cueId, type CueId } from '#core/show/ids'
 import { isTyping } from '../../../composables/isTyping'
 import { useActions } from '../../../composables/useActions'
@@ -17,7 +17,7 @@ import ReplacePanel from '../../../components/cues/ReplacePanel.vue'
 import RunStrip from '../../../components/cues/RunStrip.vue'
 import SheetLegend from '../../../components/cues/SheetLegend.vue'
 import SheetTools from '../../../components/cues/SheetTools.vue'
-import StageView from '../../../components/stage/StageView.vue'
+import StagePlan from '../../../components/stage/StagePlan.vue'
 
 const store = useShow()
 const compared = useCompared()
@@ -28,6 +28,13 @@ const sheet = useTemplateRef<InstanceType<typeof CarrySheet>>('sheet')
 const asked = cueId.safeParse(useRoute().query['cue'])
 if (asked.success && store.view?.all.cue.has(asked.data)) desk.find(asked.data)
 
+/** The sheet goes to the cue that is looked at in a proposal. */
+watch(
+  () => proposal.lookedCue,
+  (cue) => {
+    if (cue) desk.looked = cue
+  },
+)
 const list = computed(() => desk.list)
 const panelName = computed(() => {
   if (desk.panel === 'loose') return 'Loose values'
@@ -83,7 +90,7 @@ function escape() {
         <span>Cues stand here, one row each. Build the first in Focus: aim or recall something, then press Cue.</span>
       </p>
       <div v-if="compared.pictures" class="relative h-[46%] shrink-0 border-t border-rule-2">
-        <StageView :show="desk.show" :pools-at-floor="false" picture="on stage" />
+        <StagePlan :show="desk.show" :pools-at-floor="false" picture="compared" />
         <p class="pill absolute top-2 left-3 bg-deck">{{ compared.pictures.title }}</p>
       </div>
     </section>

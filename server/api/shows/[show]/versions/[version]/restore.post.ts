@@ -6,14 +6,14 @@ import { personOf } from '../../../../../http/person'
 import { showOf } from '../../../../../http/showOf'
 import { keptVersion, versionOf } from '../../../../../http/versionOf'
 
-const restoreBody = z.strictObject({ id: commandId, window: windowId })
+const restoreBody = z.strictObject({ id: commandId, window: windowId, seenRevision: z.number().int().min(0) })
 
 export default defineApi(async (event) => {
   const live = await showOf(event)
   const person = personOf(event)
   const input = await keptVersion(live.show, versionOf(event))
-  const { id, window } = await bodyOf(event, restoreBody)
-  const answer = await live.run({ id, name: 'restoreShow', input, person, window, seenRevision: live.revision })
+  const request = await bodyOf(event, restoreBody)
+  const answer = await live.run({ ...request, name: 'restoreShow', input, person })
   if (!answer.ok) throw new ApiError(answer.status, answer.refusal)
   return { entry: answer.entry, note: answer.note, undo: live.undoState(person) }
 })
