@@ -26,6 +26,22 @@ async function recall(page: Page, palette: RegExp): Promise<void> {
   await page.getByText('In hand: ').waitFor()
 }
 
+/** Drags a target by so many pixels. */
+async function dragTarget(page: Page, name: string, by: { x: number; y: number }): Promise<void> {
+  const mark = page
+    .getByRole('img', { name: `Target ${name}`, exact: true })
+    .locator('circle')
+    .last()
+  const box = await mark.boundingBox()
+  if (!box) throw new Error(`the target ${name} is not on the plan`)
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  await page.mouse.move(x + by.x / 2, y + by.y / 2, { steps: 3 })
+  await page.mouse.move(x + by.x, y + by.y, { steps: 3 })
+  await page.mouse.up()
+}
+
 const PICTURES: readonly Picture[] = [
   {
     name: 'focus',
@@ -107,6 +123,37 @@ const PICTURES: readonly Picture[] = [
     },
   },
   { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },
+  {
+    name: 'cells',
+    room: 'cues',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Nearer, to see values' }).click()
+      await page.getByRole('button', { name: /^Cue 13 Storm/ }).click()
+      await page.getByRole('group', { name: /^Cells of the carry sheet/ }).focus()
+      for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
+    },
+  },
+  {
+    name: 'loose',
+    room: 'cues',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: '4 loose' }).click()
+      await page.getByRole('listitem').filter({ hasText: '37' }).getByRole('button').first().hover()
+      await page.getByRole('group', { name: 'Plan of what is compared' }).waitFor()
+    },
+  },
+  {
+    name: 'keep-out',
+    room: 'focus',
+    prepare: async (page) => {
+      await page.keyboard.press('Alt+m')
+      await dragTarget(page, 'Dory bow', { x: 30, y: -34 })
+      await page.getByRole('button', { name: 'Cue 19, before and after' }).click()
+      await page.getByLabel('Fixtures to keep out').fill('13')
+      await page.keyboard.press('Enter')
+      await page.mouse.move(640, 20)
+    },
+  },
   {
     name: 'rig',
     room: 'rig',

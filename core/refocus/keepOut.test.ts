@@ -6,6 +6,7 @@ import { placeOfCue, stateAt } from '../cues/tracking'
 import { entity } from '../show/show'
 import { rigOf } from '../show/rig'
 import { effectsOf } from './effects'
+import { looseLeftBehind } from './looseBehind'
 import { looseValues, USUAL_LIMITS } from './looseValues'
 
 /** 11 and 12 are on the bow in cues 1 to 4 (set in 1, carried on), and once more set in 4. */
@@ -129,3 +130,34 @@ it('finds what was stored by hand beside a palette, and nothing that is not near
   ).toBe(false)
   expect(desk.refused('linkLoose', { links: [{ ...link, fixture: desk.fixture(12) }] })).toContain('holds no position')
 })
+
+it('tells which loose values a moved palette leaves behind, and not those that go along or stand elsewhere', () => {
+  const desk = new Desk()
+  desk.aim('11, 12', 'Bow')
+  desk.record(1, 'Bow')
+  desk.do('clearHand', { families: ['position'], fixtures: null })
+  // A free place beside the palette stays; a loose aim at the same target goes with it.
+  const { point } = pictureOf(desk.show, rigOf(desk.show).get(desk.fixture(11)) ?? raise(), () => ({
+    kind: 'link',
+    palette: desk.choose.palette(1),
+  })).position
+  const place = point ?? raise()
+  desk.do('aimAtTarget', {
+    fixtures: desk.fixtures('11'),
+    target: null,
+    offset: { ...place, x: place.x + 0.1 },
+    along: null,
+  })
+  desk.aim('12', 'Bow', { x: 0.2, y: 0, z: 0 })
+  desk.cue(1)
+  const before = desk.show
+  moveDory(desk, {})
+  const left = looseLeftBehind(before, desk.show, effectsOf(before, desk.show))
+  expect(left.map(({ fixture, near }) => [fixture, near?.palette])).toEqual([
+    [desk.fixture(11), desk.choose.palette(1)],
+  ])
+})
+
+function raise(): never {
+  throw new Error('not there')
+}

@@ -26,6 +26,12 @@ const where = ref<(typeof WHERE)[number]>('here and on')
 const palette = ref('')
 const level = ref('')
 
+/** Whether the list stands in one of the cues. */
+const isLive = computed(() => props.cells.cues.some((id) => id === desk.list?.list.onStage))
+function put() {
+  const [cue] = props.cells.cues
+  if (desk.list && cue) void store.send('goToCue', { list: desk.list.id, cue, seconds: 0 })
+}
 const one = computed(() => {
   const [cue, fixture] = [props.cells.cues[0], props.cells.fixtures[0]]
   return props.cells.cues.length === 1 && props.cells.fixtures.length === 1 && cue && fixture ? { cue, fixture } : null
@@ -144,6 +150,13 @@ const copiedWords = computed(() => {
         </button>
       </div>
       <h2 class="text-lg font-semibold first-letter:uppercase">{{ title.whom }}</h2>
+      <p v-if="isLive" class="text-sm text-kelp">On stage: what changes here is seen at once.</p>
+      <p v-else class="text-sm text-mist">
+        Not on stage: changed blind.
+        <button v-if="cells.cues.length === 1" type="button" class="underline hover:text-sail" @click="put">
+          Put the cue on stage
+        </button>
+      </p>
     </header>
     <section v-if="one" class="border-b border-rule px-4 py-3" aria-label="What stands here">
       <p v-if="held.length === 0" class="text-sm text-haze">Nothing has been set by this cue.</p>

@@ -3,8 +3,10 @@
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { recordable, RECORD_FROM } from '#core/commands/recordable'
 import { listInWords } from '#core/commands/wording'
+import type { CommandInput } from '#core/commands/registry'
+import { changedLooks } from '#core/refocus/cueLooks'
 import { listsInOrder } from '#core/cues/tracking'
-import { asCueId } from '#core/show/ids'
+import { asCueId, asCueListId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
@@ -62,26 +64,48 @@ const label = computed(() => {
   return { merge: 'Merge into', replace: 'Replace', 'take out': 'Take out of' }[how.value] + ` cue ${known.number}`
 })
 
+const common = () => ({ from: from.value, where: where.value, workingSet: workingSet.current })
+const asNew = (): CommandInput<'recordCue'> => ({
+  ...common(),
+  list: asCueListId(list.value?.id ?? 'none'),
+  number: typed(number.value),
+  name: name.value,
+  rise: typed(rise.value),
+  fall: typed(rise.value),
+  move: null,
+  travel: 'angle',
+})
+const asStored = (): CommandInput<'storeInCue'> => ({
+  ...common(),
+  cue: asCueId(into.value),
+  how: how.value === 'take out' ? 'remove' : how.value === 'new' ? 'merge' : how.value,
+})
+const { preview } = store
+
+/** The later cues that would look different, in words; what is new in them is carried from this one. */
+const later = computed(() => {
+  const after = isEmpty.value
+    ? null
+    : how.value === 'new'
+      ? preview('recordCue', asNew())
+      : into.value
+        ? preview('storeInCue', asStored())
+        : null
+  if (!after || !store.view) return ''
+  const own = how.value === 'new' ? typed(number.value) : props.show.all.cue.get(into.value)?.number
+  const numbers = changedLooks(store.view, after).flatMap(({ cue }) => {
+    const { number: n, list: of } = after.all.cue.get(cue) ?? {}
+    return n === undefined || of !== list.value?.id || n === own ? [] : [n]
+  })
+  if (numbers.length === 0) return ''
+  const named =
+    numbers.length > 6 ? `${numbers.slice(0, 5).join(', ')} and ${numbers.length - 5} more` : numbers.join(', ')
+  return `Carries on into ${numbers.length === 1 ? 'cue' : 'cues'} ${named}.`
+})
+
 async function record() {
   if (!list.value) return
-  const common = { from: from.value, where: where.value, workingSet: workingSet.current }
-  const done =
-    how.value === 'new'
-      ? await store.send('recordCue', {
-          ...common,
-          list: list.value.id,
-          number: typed(number.value),
-          name: name.value,
-          rise: typed(rise.value),
-          fall: typed(rise.value),
-          move: null,
-          travel: 'angle',
-        })
-      : await store.send('storeInCue', {
-          ...common,
-          cue: asCueId(into.value),
-          how: how.value === 'take out' ? 'remove' : how.value,
-        })
+  const done = how.value === 'new' ? await store.send('recordCue', asNew()) : await store.send('storeInCue', asStored())
   if (done) emit('close')
 }
 </script>
@@ -133,7 +157,9 @@ async function record() {
       <span class="shrink-0 text-xs text-haze">counts</span>
       <RadioChips v-model="where" class="flex-1" label="How far it counts" :options="WHERE" />
     </div>
-    <p class="text-sm text-mist">{{ words }}</p>
+    <p class="text-sm text-mist">
+      {{ words }} <span v-if="later" class="text-shoal">{{ later }}</span>
+    </p>
     <div class="flex gap-2">
       <button type="submit" class="main-button flex-1 py-1.5" :disabled="isEmpty || (how !== 'new' && !into)">
         {{ label }}

@@ -5,6 +5,7 @@ import { SAME_PLACE } from '#core/geometry/tolerance'
 import { listInWords } from '#core/commands/wording'
 import type { Effects, PaletteEffect } from '#core/refocus/effects'
 import { keepsAnything } from '#core/refocus/keepOut'
+import { looseLeftBehind } from '#core/refocus/looseBehind'
 import { ATTRIBUTE_NAMES } from '#core/show/families'
 import { effectsInWords, metresInWords } from '#core/refocus/words'
 import { rigOf } from '#core/show/rig'
@@ -69,6 +70,29 @@ const named = computed(() => {
     held: heldInWords(show, held),
   }
 })
+/** What was stored by hand beside palettes that move; asked once the pointer rests. */
+const left = computed(() => {
+  const { current } = proposal
+  return current?.settled && store.view ? looseLeftBehind(store.view, current.after, current.effects) : []
+})
+/** "14.5 (37, 38), 33 (17)". */
+const leftWords = computed(() => {
+  const byCue = new Map<string, number[]>()
+  for (const { cue, fixture } of left.value) {
+    const number = store.view?.all.fixture.get(fixture)?.number ?? 0
+    byCue.set(cue, [...(byCue.get(cue) ?? []), number])
+  }
+  return [...byCue]
+    .map(([cue, numbers]) => `${store.view?.all.cue.get(cue)?.number ?? ''} (${[...new Set(numbers)].join(', ')})`)
+    .join(', ')
+})
+/** Links them to the palettes they stand beside: then they follow what is proposed as well. */
+function linkLeft() {
+  const links = left.value.flatMap(({ cue, fixture, stored, near }) =>
+    near ? stored.map(({ attribute }) => ({ cue, fixture, attribute, palette: near.palette })) : [],
+  )
+  void store.send('linkLoose', { links })
+}
 /** Keeping something out has a meaning where cues follow. */
 const canKeepOut = computed(() => (proposal.current?.effects.cues.length ?? 0) > 0 || keepsAnything(proposal.kept))
 
@@ -124,6 +148,19 @@ function heldInWords(show: Show, held: Effects['held']): string {
           <template v-if="named.looks.length">
             <dt class="text-haze">Look different</dt>
             <dd class="text-mist"><CueChips :show="store.view" :cues="named.looks" /> ({{ named.looksWords }})</dd>
+          </template>
+          <template v-if="left.length">
+            <dt class="text-coral">Loose, stays behind</dt>
+            <dd class="text-coral">
+              <span class="font-mono">{{ leftWords }}</span>
+              <button
+                type="button"
+                class="ml-2 rounded-md border border-coral px-1.5 text-xs text-sail hover:bg-coral-deep"
+                @click="linkLeft"
+              >
+                Link {{ left.length === 1 ? 'it' : 'them' }} to the palette beside
+              </button>
+            </dd>
           </template>
           <template v-if="named.held">
             <dt class="text-shoal">Held as they were</dt>
