@@ -135,7 +135,9 @@ export class SheetDrawing {
   }
 }
 
+/** Wide cells touch: what is written runs on over them. */
 function gapOf(cell: number): number {
+  if (cell > 40) return 0.6
   return cell > 8 ? 2 : 1
 }
 

@@ -167,14 +167,14 @@ const copiedWords = computed(() => {
             <span v-if="line.mark" class="text-shoal">{{ line.mark }}</span>
             <span v-else-if="line.isLoose" class="text-coral">loose</span>
           </dt>
-          <dd class="flex items-baseline justify-between gap-2">
+          <dd class="flex flex-wrap items-baseline justify-between gap-x-2">
             <NuxtLink
               v-if="line.palette"
               class="truncate underline decoration-rule-2 hover:text-coral"
               :to="{ path: `/shows/${show.id}/focus`, query: { palette: line.palette } }"
               >{{ show.all.palette.get(line.palette)?.name }}</NuxtLink
             >
-            <span v-else class="truncate">{{ line.words }}</span>
+            <span v-else>{{ line.words }}</span>
             <span class="shrink-0 text-sm text-mist">
               <template v-if="line.from"
                 >from

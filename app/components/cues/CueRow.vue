@@ -45,7 +45,7 @@ const time = computed(() => {
       }}</span>
       <span class="min-w-0 flex-1 truncate" :class="isQuiet ? 'text-haze' : isSmall ? '' : 'font-semibold'"
         >{{ cue.name || 'No name'
-        }}<span v-if="FOLLOWS[cue.follow]" class="font-normal text-shoal"> {{ FOLLOWS[cue.follow] }}</span></span
+        }}<span v-if="FOLLOWS[cue.follow]" class="ml-1.5 font-normal text-shoal">{{ FOLLOWS[cue.follow] }}</span></span
       >
       <span class="shrink-0 pr-4 font-mono text-mist">{{ time }}</span>
     </button>
