@@ -2,7 +2,7 @@ import { ref } from 'vue'
 import { describe, expect, it } from 'vitest'
 import { useGridCells } from './useGridCells'
 
-function table() {
+function table(answer: Promise<void> = Promise.resolve()) {
   const selected = ref<readonly string[]>([])
   const kept: [readonly string[], string, string][] = []
   const cells = useGridCells({
@@ -11,6 +11,7 @@ function table() {
     selected: () => new Set(selected.value),
     select: (ids) => (selected.value = ids),
     keep: async (ids, column, text) => {
+      await answer
       if (text === 'bad') return 'This will not do.'
       kept.push([ids, column, text])
       return null
@@ -52,5 +53,18 @@ describe('the cells of a table', () => {
     expect([cells.typed.value, cells.trouble.value]).toEqual(['bad', 'This will not do.'])
     await cells.leave()
     expect([cells.typed.value, cells.trouble.value, kept]).toEqual([null, null, []])
+  })
+
+  it('let an answer that comes late be, once the next cell is being typed in', async () => {
+    let answer = () => {}
+    const { cells, plain } = table(new Promise((resolve) => (answer = resolve)))
+    cells.press(plain, 0, 0)
+    cells.begin('x')
+    const first = cells.choose()
+    cells.press(plain, 1, 0)
+    cells.begin('5')
+    answer()
+    await first
+    expect(cells.typed.value).toBe('5')
   })
 })

@@ -30,6 +30,8 @@ export function useGridCells<Row extends { readonly id: string }>(context: GridC
   const typed = ref<string | null>(null)
   /** Whether the whole cell is selected when it opens: not when typing a key opened it. */
   const isWhole = ref(true)
+  /** Counts the edits begun: an answer that comes late must not close the next one. */
+  const edit = ref(0)
   const trouble = ref<string | null>(null)
 
   const activeRow = computed(() => context.rows()[Math.min(at.value.row, context.rows().length - 1)])
@@ -67,6 +69,7 @@ export function useGridCells<Row extends { readonly id: string }>(context: GridC
     const row = activeRow.value
     const column = activeColumn.value
     if (!row || !column?.edit) return
+    edit.value += 1
     trouble.value = null
     isWhole.value = text === null
     typed.value = text ?? column.text(row)
@@ -85,9 +88,13 @@ export function useGridCells<Row extends { readonly id: string }>(context: GridC
     const column = activeColumn.value
     if (typed.value === null || !row || !column) return true
     const ids = edited()
+    const mine = edit.value
     const isSame = ids.length === 1 && typed.value === column.text(row)
-    trouble.value = isSame ? null : await context.keep(ids, column.key, typed.value)
-    if (trouble.value !== null) return false
+    const refusal = isSame ? null : await context.keep(ids, column.key, typed.value)
+    // Whoever types on while the answer is under way is in another cell by now.
+    if (edit.value !== mine) return true
+    trouble.value = refusal
+    if (refusal !== null) return false
     typed.value = null
     return true
   }
@@ -107,7 +114,9 @@ export function useGridCells<Row extends { readonly id: string }>(context: GridC
     if (event.key === 'Escape') putBack()
     else if (event.key !== 'Enter' && event.key !== 'Tab') return
     event.preventDefault()
+    const mine = edit.value
     if (typed.value !== null && !(await keep())) return
+    if (edit.value !== mine) return
     if (event.key === 'Tab')
       at.value = { ...at.value, column: within(at.value.column + (event.shiftKey ? -1 : 1), context.columns().length) }
     await nextTick()
@@ -116,7 +125,8 @@ export function useGridCells<Row extends { readonly id: string }>(context: GridC
 
   /** Keeps what was chosen and gives the keys back to the table. */
   async function choose() {
-    if (await keep()) context.focus()
+    const mine = edit.value
+    if ((await keep()) && edit.value === mine) context.focus()
   }
 
   function onKey(event: KeyboardEvent) {
@@ -138,5 +148,5 @@ export function useGridCells<Row extends { readonly id: string }>(context: GridC
     event.preventDefault()
   }
 
-  return { at, typed, trouble, isWhole, choose, activeRow, activeColumn, press, begin, leave, onKey, onTypingKey }
+  return { at, typed, edit, trouble, isWhole, choose, activeRow, activeColumn, press, begin, leave, onKey, onTypingKey }
 }

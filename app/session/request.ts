@@ -22,6 +22,11 @@ export function requestWithFile<T>(path: string, read: z.ZodType<T>, file: Blob)
   return answerTo(path, read, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } })
 }
 
+/** Takes something out on the server. */
+export function requestRemoval<T>(path: string, read: z.ZodType<T>): Promise<Answered<T>> {
+  return answerTo(path, read, { method: 'DELETE' })
+}
+
 async function answerTo<T>(path: string, read: z.ZodType<T>, init: RequestInit): Promise<Answered<T>> {
   try {
     const response = await fetch(path, init)

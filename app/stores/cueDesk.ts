@@ -4,7 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { carrySheet } from '#core/cues/carrySheet'
 import { listsInOrder, type CueInOrder } from '#core/cues/tracking'
-import { FAMILIES, type Family } from '#core/show/families'
+import type { Family } from '#core/show/families'
 import type { CueId, CueListId, FixtureId, PaletteId } from '#core/show/ids'
 import { useProposal } from './proposal'
 
@@ -78,11 +78,6 @@ export const useCueDesk = defineStore('cueDesk', () => {
     zoom.value = Math.min(SHEET_ZOOMS.length - 1, Math.max(0, zoom.value + by))
   }
 
-  function stepFamily(by: 1 | -1) {
-    const at = FAMILIES.indexOf(family.value) + by
-    family.value = FAMILIES[(at + FAMILIES.length) % FAMILIES.length] ?? family.value
-  }
-
   return {
     listId,
     looked,
@@ -104,6 +99,5 @@ export const useCueDesk = defineStore('cueDesk', () => {
     lookAtList,
     choose,
     zoomBy,
-    stepFamily,
   }
 })

@@ -181,6 +181,12 @@ test('keeps versions, tells what changed, goes back; a back-up opens as a show, 
   await history.getByRole('button', { name: 'Restore all of it' }).click()
   await expect(desk.getByRole('button', { name: /^Cue 14 Dory runs aground/ })).toBeVisible()
 
+  await menu('History')
+  await history.getByRole('button', { name: /^Before: restore/ }).click()
+  await history.getByRole('button', { name: 'Forget it' }).click()
+  await expect(history.getByRole('button', { name: /^Before: restore/ })).toBeHidden()
+  await desk.keyboard.press('Escape')
+
   const download = desk.waitForEvent('download')
   await menu('Back up to a file')
   const file = await (await download).path()

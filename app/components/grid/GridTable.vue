@@ -68,8 +68,7 @@ const activeId = computed(() =>
 const isTypedIn = (index: number, column: number) =>
   typed.value !== null && at.value.row === index && at.value.column === column
 
-watch(typed, async (now, before) => {
-  if (now === null || before !== null) return
+watch(cells.edit, async () => {
   await nextTick()
   const [field] = input.value ?? []
   field?.focus()

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { formatTimeAgo } from '@vueuse/core'
 import { commandId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { request } from '../../session/request'
+import { request, requestRemoval } from '../../session/request'
 import { differenceList, nothing, versionList, type Difference, type KeptVersion } from '../../session/versions'
 import { useMessages } from '../../stores/messages'
 import { useShow } from '../../stores/show'
@@ -59,6 +59,14 @@ async function keep() {
   if (!answered.ok) return
   messages.say(`Kept: ${name.value.trim()}.`)
   name.value = ''
+  void load()
+}
+async function takeOut() {
+  if (!looked.value) return
+  const answered = await requestRemoval(`${path.value}/${looked.value.id}`, nothing)
+  trouble.value = answered.ok ? '' : answered.refusal.message
+  if (!answered.ok) return
+  looked.value = null
   void load()
 }
 async function restore() {
@@ -123,6 +131,7 @@ async function restore() {
               {{ version.name }}
             </option>
           </select>
+          <button v-if="!isSure" type="button" class="quiet-button shrink-0 py-1" @click="takeOut">Forget it</button>
           <button v-if="!isSure" type="button" class="quiet-button shrink-0 py-1" @click="isSure = true">
             Restore
           </button>
