@@ -14,6 +14,7 @@ import { putCueValue, takeCueValue, type Setting } from '../cues/marks'
 import { rangeOf } from '../hand/attributes'
 import { attributesServed } from '../palettes/resolve'
 import { Draft } from '../show/draft'
+import type { CueValue } from '../show/entities'
 import { ATTRIBUTES, FAMILIES } from '../show/families'
 import { cueId, fixtureId, paletteId, type CueId } from '../show/ids'
 import { rigOf } from '../show/rig'
@@ -112,6 +113,12 @@ function onCells(
   return done(draft.changes(), `${doing} ${what} (${cuesNamed(show, choice.cues)})`)
 }
 
+/** Takes values out of their cues; returns how many. */
+function takeAll(draft: Draft, values: readonly CueValue[]): number {
+  for (const stored of values) takeCueValue(draft, stored)
+  return values.length
+}
+
 /** Takes out what cues set, which is not to set it to nothing: what is carried comes through. */
 export const takeOutOfCues = command({
   input: z.strictObject(cells),
@@ -120,11 +127,7 @@ export const takeOutOfCues = command({
     onCells(
       show,
       choice,
-      (draft) => {
-        const set = setWithin(show, choice)
-        for (const stored of set) takeCueValue(draft, stored)
-        return set.length
-      },
+      (draft) => takeAll(draft, setWithin(show, choice)),
       'take out',
       `These cues set no ${listInWords(choice.families)} of these fixtures; what is seen is carried.`,
     ),
@@ -160,11 +163,7 @@ export const cleanUpCues = command({
     onCells(
       show,
       choice,
-      (draft) => {
-        const repeats = repeatsWithin(show, choice)
-        for (const stored of repeats) takeCueValue(draft, stored)
-        return repeats.length
-      },
+      (draft) => takeAll(draft, repeatsWithin(show, choice)),
       'clean up',
       'Nothing here only repeats what is carried.',
     ),

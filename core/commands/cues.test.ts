@@ -217,7 +217,7 @@ describe('find and replace', () => {
     desk.do('clearHand', { families: [...FAMILIES], fixtures: null })
     const input = { from: desk.choose.palette(1), to: desk.choose.palette(2), cues: null, fixtures: null }
     expect(desk.do('replacePaletteInCues', input)).toBe(
-      'put Mark where Bow stood (1 values); 1 stay, for which Mark holds nothing',
+      'put Mark where Bow stood (1 value); 1 stay, for which Mark holds nothing',
     )
     expect(desk.seen(11).position.point?.y).toBeCloseTo(2, 9)
     expect(desk.refused('replacePaletteInCues', { ...input, fixtures: desk.fixtures('11') })).toContain(

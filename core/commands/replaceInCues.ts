@@ -52,7 +52,10 @@ export const replacePaletteInCues = command({
         'to',
       )
     const stay = left > 0 ? `; ${left} stay, for which ${after.name} holds nothing` : ''
-    return done(draft.changes(), `put ${after.name} where ${before.name} stood (${replaced} values)${stay}`)
+    return done(
+      draft.changes(),
+      `put ${after.name} where ${before.name} stood (${replaced} ${replaced === 1 ? 'value' : 'values'})${stay}`,
+    )
   },
 })
 

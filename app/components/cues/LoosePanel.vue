@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Values that follow no palette: those beside one, to be linked; those with none near; those held. */
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { pictureOf, type Lookup } from '#core/cues/onStage'
+import { pictureOf } from '#core/cues/onStage'
+import { placeOfCue, stateAt } from '#core/cues/tracking'
 import { metresInWords } from '#core/refocus/words'
 import { valueInWords } from '#core/refocus/paletteLines'
 import { looseValues, type LooseValue, type Near } from '#core/refocus/looseValues'
@@ -78,16 +79,16 @@ function follow() {
 }
 
 /** As it is stored, dashed, and as the palette would have it. */
-function look({ cue, fixture, family, near: to }: LooseValue) {
+function look({ cue, fixture, stored, near: to }: LooseValue) {
+  const place = placeOfCue(props.show, cue)
   const picture = cuePicture(props.show, cue)
   const stands = picture.get(fixture)
   const rigged = rigOf(props.show).get(fixture)
   if (!stands || !rigged || !to) return
   const link = { kind: 'link', palette: to.palette } as const
-  const values = new Map(props.show.all.cueValue)
-  const lookup: Lookup = (id, attribute) => values.get(`${cue}.${id}.${attribute}`)?.value ?? null
+  const state = place && stateAt(props.show, place.list, cue)
   const linked = pictureOf(props.show, rigged, (id, attribute) =>
-    attribute === 'position' && family === 'position' ? link : lookup(id, attribute),
+    stored.some((one) => one.attribute === attribute) ? link : (state?.get(`${id} ${attribute}`)?.value ?? null),
   )
   const name = props.show.all.palette.get(to.palette)?.name ?? ''
   compared.pair = {
