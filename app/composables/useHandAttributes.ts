@@ -1,4 +1,5 @@
 /** Every attribute the selected fixtures have, with what they show of it: one value, or a range. */
+import equal from 'fast-deep-equal'
 import { computed } from 'vue'
 import { rangeOf, wheelOf, type AttributeRange, type NumberAttribute } from '#core/hand/attributes'
 import { numberShown } from '#core/hand/put'
@@ -36,8 +37,15 @@ export function useHandAttributes() {
   const selection = useSelection()
   const store = useShow()
 
-  const attributes = computed<HandAttribute[]>(() => {
-    const show = desk.worked
+  /** One that stays as it is stays the same object, so that its row is left alone. */
+  const attributes = computed<readonly HandAttribute[]>((before = []) => {
+    const now = read()
+    const kept = now.map((one) => before.find((other) => equal(one, other)) ?? one)
+    return kept.length === before.length && kept.every((one, i) => one === before[i]) ? before : kept
+  })
+
+  function read(): HandAttribute[] {
+    const { show } = desk.reading
     const person = store.person
     if (!show || !person) return []
     const rigged = selection.fixtures.flatMap((id) => rigOf(show).get(id) ?? [])
@@ -49,7 +57,7 @@ export function useHandAttributes() {
       const [first] = able
       if (!first) return []
       const shown = able.map((fixture) =>
-        numberShown(show, lookup, fixture, attribute, desk.seen(fixture.id)?.position.throwMetres ?? null),
+        numberShown(show, lookup, fixture, attribute, desk.told(fixture.id)?.position.throwMetres ?? null),
       )
       const ranges = [...new Set(able.map(({ type }) => type))].map((type) => rangeOf(type, attribute))
       const isOneType = able.every(({ type }) => type === first.type)
@@ -73,7 +81,7 @@ export function useHandAttributes() {
         },
       ]
     })
-  })
+  }
   const ofFamily = (family: Family) => attributes.value.filter((attribute) => attribute.family === family)
 
   return { attributes, ofFamily }

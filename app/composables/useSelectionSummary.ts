@@ -21,7 +21,7 @@ export function useSelectionSummary() {
   const desk = useDesk()
   const selection = useSelection()
   const store = useShow()
-  const chosen = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? []))
+  const chosen = computed(() => selection.fixtures.flatMap((id) => desk.told(id) ?? []))
   const none = computed(() => chosen.value.length === 0)
 
   /** One value for the whole selection, or null where it differs. */

@@ -1,7 +1,7 @@
 /** What this window is doing on the stage: its tool, a drag of the light, a palette looked at. */
-import { useLocalStorage } from '@vueuse/core'
+import { useLocalStorage, useThrottleFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, shallowRef, ref } from 'vue'
+import { computed, shallowRef, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { pictureOfSome, stagePicture, stageWithoutHand, type StageFixture } from '#core/cues/onStage'
@@ -12,7 +12,6 @@ import type { SnappedPoint } from '#core/rig/snap'
 import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'
 import { useClock } from './clock'
-import { useFade } from './fade'
 import { useProposal } from './proposal'
 import { useSelection } from './selection'
 import { useShow } from './show'
@@ -60,17 +59,31 @@ export type HandChange = Extract<
   | 'turnOtherSide'
 >
 
+/** The stage, by fixture. */
+type Picture = ReadonlyMap<FixtureId, StageFixture>
+
+/** What the panels tell of the hand: the show it is read from, and the fixtures as they are dragged. */
+export interface Reading {
+  readonly show: Show | null
+  readonly dragged: Picture
+}
+
+/** Nobody reads numbers that change with every frame: milliseconds between two readings. */
+const READING = 100
+
 export interface Trial {
   readonly fixtures: readonly FixtureId[]
   readonly attempt: () => Outcome
   readonly send: () => Promise<boolean>
 }
 
+/** Looks a fixture up in what is dragged, else in what stands. */
+const lookIn = (dragged: Picture, standing: Picture) => (id: FixtureId) => dragged.get(id) ?? standing.get(id)
+
 export const useDesk = defineStore('desk', () => {
   const show = useShow()
   const selection = useSelection()
   const proposal = useProposal()
-  const fade = useFade()
   const clock = useClock()
   const room = ref<StageRoom>('focus')
   const tool = ref<Tool>('select')
@@ -93,20 +106,18 @@ export const useDesk = defineStore('desk', () => {
   const meant = shallowRef<readonly FixtureId[]>([])
 
   /** The stage as it stands, by fixture: with what is proposed, without a drag of the light. */
-  const settled = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
+  const settled = computed<Picture>(() =>
     proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
   )
   /** The same on its way there, while cues or a recall take their time. */
   const standing = computed(() =>
-    fade.onTheWay(
-      proposal.drawn && show.person
-        ? stagePictureAt(proposal.drawn, show.person, settled.value, clock.now)
-        : settled.value,
-    ),
+    proposal.drawn && show.person
+      ? stagePictureAt(proposal.drawn, show.person, settled.value, clock.now)
+      : settled.value,
   )
 
   /** What the stage shows without the hand. */
-  const onStage = computed<ReadonlyMap<FixtureId, StageFixture>>(() =>
+  const onStage = computed<Picture>(() =>
     show.view && show.person
       ? cuePictureAt(show.view, show.person, stageWithoutHand(show.view, show.person), clock.now)
       : new Map(),
@@ -128,11 +139,8 @@ export const useDesk = defineStore('desk', () => {
     const outcome = trial.value?.attempt()
     return outcome?.ok && show.view ? applyChanges(show.view, outcome.changes) : null
   })
-  /** The show the hand is read from: with what is being tried out. */
-  const worked = computed(() => tried.value ?? show.view)
-
   /** The fixtures something is tried out on: only what changes is worked out anew. */
-  const dragged = computed<ReadonlyMap<FixtureId, StageFixture>>(() => {
+  const dragged = computed<Picture>(() => {
     if (!tried.value || !show.person) return new Map()
     return pictureOfSome(tried.value, show.person, aimDrag.value ? selection.fixtures : (trial.value?.fixtures ?? []))
   })
@@ -157,10 +165,18 @@ export const useDesk = defineStore('desk', () => {
     if (trial.value === only) trial.value = null
   }
 
-  /** What the stage shows of a fixture now. */
-  function seen(id: FixtureId): StageFixture | undefined {
-    return dragged.value.get(id) ?? standing.value.get(id)
-  }
+  /** What the stage shows of a fixture now. Not an action: it is asked for hundreds of fixtures a frame. */
+  const seen = computed(() => lookIn(dragged.value, standing.value))
+
+  /** Numbers are read from here: as it stands at once, and every now and then while it is dragged. */
+  const latest = computed<Reading>(() => ({ show: tried.value ?? show.view, dragged: dragged.value }))
+  const reading = shallowRef(latest.value)
+  const read = () => (reading.value = latest.value)
+  const readSometimes = useThrottleFn(read, READING, true)
+  watch(latest, () => (tried.value ? readSometimes() : read()))
+
+  /** What the panels tell of a fixture: as the stage shows it, a few frames later while it is dragged. */
+  const told = computed(() => lookIn(reading.value.dragged, standing.value))
 
   /** Lets the light go where it was dragged to. */
   async function dropAim() {
@@ -195,12 +211,13 @@ export const useDesk = defineStore('desk', () => {
     isFanArmed,
     line,
     onStage,
-    worked,
+    reading,
     tryOut,
     keepTrial,
     endTrial,
     standing,
     seen,
+    told,
     dropAim,
     aimAt,
   }

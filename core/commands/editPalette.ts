@@ -39,6 +39,7 @@ export const openPalette = command({
             attribute,
             value,
             source: value.kind === 'link' ? null : palette,
+            arrival: null,
           })
       }
     return done(draft.changes(), `open ${known.name} in the hand`)

@@ -1,18 +1,22 @@
 /** The stage as the house sees it: everybody's hand over the cues, but of those who work blind. */
 import type { Attribute } from '../show/families'
-import { asPersonId, type FixtureId } from '../show/ids'
+import { asPersonId, type FixtureId, type PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { bringingOut, cueLookup, handOf, seenLookup, type Lookup, type StageFixture } from './onStage'
 import { valueKey } from './playback'
+import { heldTrack } from './arrivals'
+import type { Track } from './tracks'
 
 /** A way of looking at the stage. */
 export interface HouseView {
+  /** Whose hands are seen. */
+  readonly people: readonly PersonId[]
   /** What is set. */
   readonly lookup: Lookup
   /** What is seen, with what is brought out. */
   readonly seen: Lookup
-  /** Whether a hand holds something, which cues then do not move. */
-  isHeld(fixture: FixtureId, attribute: Attribute): boolean
+  /** What a hand holds, which cues then do not move; null where none does. */
+  held(fixture: FixtureId, attribute: Attribute): Track | null
   /** A fixture as it is seen, with what is brought out. */
   see(plain: StageFixture): StageFixture
 }
@@ -23,12 +27,17 @@ export function houseView(show: Show): HouseView {
   const hands = people.map((person) => handOf(show, person))
   const cues = cueLookup(show)
   const held = (key: string) => hands.findLast((hand) => hand.has(key))?.get(key)
+  const holder = (key: string) => people[hands.findLastIndex((hand) => hand.has(key))]
   const lookup: Lookup = (fixture, attribute) => held(valueKey(fixture, attribute)) ?? cues(fixture, attribute)
   const sights = people.map((person) => bringingOut(show, person, lookup))
   return {
+    people,
     lookup,
     seen: people.reduce<Lookup>((seen, person) => seenLookup(show, person, seen), lookup),
-    isHeld: (fixture, attribute) => held(valueKey(fixture, attribute)) !== undefined,
+    held: (fixture, attribute) => {
+      const person = holder(valueKey(fixture, attribute))
+      return person ? heldTrack(show, person, fixture, attribute) : null
+    },
     see: (plain) => sights.reduce((seen, sight) => sight(seen), plain),
   }
 }

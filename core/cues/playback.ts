@@ -141,8 +141,8 @@ export const movingFixtures = derived(
   },
 )
 
-/** Until when something is on its way, milliseconds; 0 when nothing runs or everything is paused. */
-export const movesUntil = derived(['cueRun', 'cueList', 'cue', 'cueTime'], (show): number => {
+/** Until when a list moves something, milliseconds; 0 when nothing runs or everything is paused. */
+export const listsMoveUntil = derived(['cueRun', 'cueList', 'cue', 'cueTime'], (show): number => {
   let until = 0
   for (const { id, list } of listsInOrder(show)) {
     if (list.pausedAt !== null) continue

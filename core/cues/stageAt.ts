@@ -2,10 +2,11 @@
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import type { Attribute } from '../show/families'
+import { ATTRIBUTES, type Attribute } from '../show/families'
+import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
-import { bringingOut, cueLookup, handOf, pictureOf, stageLookup, type Lookup, type StageFixture } from './onStage'
-import { isMoving, litBy, movingFixtures, progressOf, trackOf, valueKey, type MovingFixture } from './playback'
+import { bringingOut, cueLookup, pictureOf, stageLookup, type Lookup, type StageFixture } from './onStage'
+import { isMoving, litBy, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Track } from './tracks'
 
 /** A track looked at as it is at an instant. */
@@ -15,11 +16,15 @@ interface TrackAt {
 }
 type TracksAt = ReadonlyMap<Attribute, TrackAt>
 
-/** What the hand holds is not moved by the cues. */
-function tracksUnder(moving: MovingFixture, isHeld: (attribute: Attribute) => boolean, now: number): TracksAt {
+/** What the hand holds is not moved by the cues: it comes in by itself. */
+function tracksOf({ id, tracks: ofLists }: MovingFixture, end: PictureEnd, now: number): TracksAt {
   const tracks = new Map<Attribute, TrackAt>()
-  for (const [attribute, ofLists] of moving.tracks)
-    if (attribute !== 'intensity' && !isHeld(attribute)) tracks.set(attribute, { track: trackOf(ofLists), at: now })
+  for (const attribute of ATTRIBUTES) {
+    const held = end.held(id, attribute)
+    const listed = attribute === 'intensity' ? undefined : ofLists.get(attribute)
+    if (held?.move) tracks.set(attribute, { track: held, at: now })
+    else if (!held && listed) tracks.set(attribute, { track: trackOf(listed), at: now })
+  }
   return tracks
 }
 
@@ -41,28 +46,37 @@ function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, ba
   return fadedTo(pictureOfTracks(show, rigged, before, base), to, progress, travel)
 }
 
-/** A picture's end, and what of it a hand holds: cues do not move that. */
+/** A picture's end, and what of it which hands hold: cues do not move that. */
 export interface PictureEnd {
+  readonly people: readonly PersonId[]
   readonly lookup: Lookup
-  isHeld(fixture: FixtureId, attribute: Attribute): boolean
+  held(fixture: FixtureId, attribute: Attribute): Track | null
 }
 
 /** One fixture at an instant, without what is brought out; null where it has no place here. */
 export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const isHeld = (attribute: Attribute) => end.isHeld(moving.id, attribute)
-  const picture = pictureOfTracks(show, rigged, tracksUnder(moving, isHeld, now), end.lookup)
+  const picture = pictureOfTracks(show, rigged, tracksOf(moving, end, now), end.lookup)
   const lights = moving.tracks.get('intensity')
-  const lit = lights && !isHeld('intensity') ? litBy(show, lights, now) : null
+  const lit = lights && !end.held(moving.id, 'intensity') ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture
+}
+
+/** The hand of a person over the cues. */
+export function handOver(show: Show, person: PersonId): PictureEnd {
+  return {
+    people: [person],
+    lookup: stageLookup(show, person),
+    held: (fixture, attribute) => heldTrack(show, person, fixture, attribute),
+  }
 }
 
 type Picture = ReadonlyMap<FixtureId, StageFixture>
 
 /** `settled` is the picture once everything has arrived: it comes back as it is when nothing moves. */
 function pictureAt(show: Show, person: PersonId, settled: Picture, now: number, end: PictureEnd): Picture {
-  const moving = movingFixtures(show)
+  const moving = onTheMove(show, end.people, now)
   if (moving.length === 0) return settled
   const see = bringingOut(show, person, end.lookup)
   const picture = new Map(settled)
@@ -75,14 +89,14 @@ function pictureAt(show: Show, person: PersonId, settled: Picture, now: number, 
 
 /** The stage as a person sees it at an instant, milliseconds by the server's clock. */
 export function stagePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
-  const hand = handOf(show, person)
-  return pictureAt(show, person, settled, now, {
-    lookup: stageLookup(show, person),
-    isHeld: (fixture, attribute) => hand.has(valueKey(fixture, attribute)),
-  })
+  return pictureAt(show, person, settled, now, handOver(show, person))
 }
 
 /** What the cues alone show at an instant. */
 export function cuePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
-  return pictureAt(show, person, settled, now, { lookup: cueLookup(show), isHeld: () => false })
+  return pictureAt(show, person, settled, now, {
+    people: [],
+    lookup: cueLookup(show),
+    held: () => null,
+  })
 }

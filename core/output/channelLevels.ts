@@ -4,13 +4,11 @@
  */
 import { rangeOf } from '../hand/attributes'
 import { UNIVERSE_SIZE } from '../patch/span'
-import { resolveValue } from '../palettes/resolve'
-import { between } from '../cues/fade'
-import { movingFixtures, progressOf, trackOf, type MovingFixture } from '../cues/playback'
+import { numberAt, numberSet } from '../hand/standing'
+import { onTheMove } from '../cues/arrivals'
 import { houseView, type HouseView } from '../cues/houseView'
 import { onItsWay } from '../cues/stageAt'
-import { pictureOf, type Lookup, type StageFixture } from '../cues/onStage'
-import type { Track } from '../cues/tracks'
+import { pictureOf, type StageFixture } from '../cues/onStage'
 import type { Channel } from '../show/entities'
 import type { Attribute } from '../show/families'
 import { derived } from '../show/derived'
@@ -54,7 +52,7 @@ export function channelLevels(show: Show, now: number): Universes {
   const view = houseView(show)
   const known = settled.get(show) ?? settledLevels(show, view)
   settled.set(show, known)
-  const moving = movingFixtures(show)
+  const moving = onTheMove(show, view.people, now)
   if (moving.length === 0) return known
   const universes = new Map(known)
   const copied = new Set<number>()
@@ -66,7 +64,7 @@ export function channelLevels(show: Show, now: number): Universes {
     const own = copied.has(patched.universe) ? levels : levels.slice()
     copied.add(patched.universe)
     universes.set(patched.universe, own)
-    writeFixture(own, patched, view.see(picture), (attribute) => numberOnItsWay(show, fixture, attribute, view, now))
+    writeFixture(own, patched, view.see(picture), (attribute) => numberAt(show, fixture, attribute, view, now))
   }
   return universes
 }
@@ -78,7 +76,7 @@ function settledLevels(show: Show, view: HouseView): Universes {
     const levels = universes.get(universe) ?? new Uint8Array(UNIVERSE_SIZE)
     universes.set(universe, levels)
     const picture = view.see(pictureOf(show, rigged, view.lookup))
-    writeFixture(levels, patched, picture, (attribute) => numberOf(show, rigged, attribute, view.seen))
+    writeFixture(levels, patched, picture, (attribute) => numberSet(show, rigged, attribute, view.seen))
   }
   return universes
 }
@@ -121,34 +119,4 @@ function worthOf(
   if (does === 'zoom') return picture.zoom.angle
   if (does === 'red' || does === 'green' || does === 'blue') return picture.colour[does]
   return number(does) ?? rangeOf(rigged.type, does).home
-}
-
-function numberOf(show: Show, rigged: RiggedFixture, attribute: Attribute, lookup: Lookup): number | null {
-  const value = lookup(rigged.id, attribute)
-  const plain = value && resolveValue(show, rigged, attribute, value).value
-  return plain?.kind === 'number' ? plain.number : null
-}
-
-/** A number of a fixture something of which moves; slots of wheels change over as the move begins. */
-function numberOnItsWay(
-  show: Show,
-  moving: MovingFixture,
-  attribute: Attribute,
-  view: HouseView,
-  now: number,
-): number | null {
-  const rigged = rigOf(show).get(moving.id)
-  const tracks = moving.tracks.get(attribute)
-  if (!rigged || attribute === 'position') return null
-  if (!tracks || view.isHeld(moving.id, attribute)) return numberOf(show, rigged, attribute, view.seen)
-  const { home, unit } = rangeOf(rigged.type, attribute)
-  const at = (track: Track, instant: number): number => {
-    const plain = track.value && resolveValue(show, rigged, attribute, track.value).value
-    const end = plain?.kind === 'number' ? plain.number : home
-    if (!track.move) return end
-    const t = progressOf(track.move, instant)
-    const from = at(track.move.from, track.move.leftAt)
-    return unit === 'slot' ? (t > 0 ? end : from) : between(from, end, t)
-  }
-  return at(trackOf(tracks), now)
 }

@@ -43,6 +43,22 @@ export function parts(prefix: string, names: readonly string[]): Column {
   }
 }
 
+/** A record that may be missing: then all its columns are null. */
+export function optional(fields: Readonly<Record<string, Column>>): Column {
+  const columns = Object.entries(fields)
+  return {
+    write: (value) =>
+      Object.assign(
+        {},
+        ...columns.map(([field, column]) => column.write(value === null ? null : Reflect.get(Object(value), field))),
+      ),
+    read: (row) => {
+      const read = columns.map(([field, column]) => [field, column.read(row)] as const)
+      return read.every(([, value]) => value === null) ? null : Object.fromEntries(read)
+    },
+  }
+}
+
 /** A point in metres. */
 export function point(prefix: string): Column {
   return parts(prefix, ['x', 'y', 'z'])

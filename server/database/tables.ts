@@ -1,7 +1,7 @@
 /** Which table holds which kind, and which columns its fields. */
 import { ENTITY_SCHEMAS, type EntityOf, type Kind } from '#core/show/entities'
 import type { z } from 'zod'
-import { decimal, json, parts, plain, point, whole, type Column, type Row } from './columns'
+import { decimal, json, optional, parts, plain, point, whole, type Column, type Row } from './columns'
 
 interface Table<K extends Kind> {
   readonly name: string
@@ -206,7 +206,17 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
   },
   handValue: {
     name: 'hand_value',
-    columns: { person: plain('person'), fixture: plain('fixture'), ...value, source: plain('source') },
+    columns: {
+      person: plain('person'),
+      fixture: plain('fixture'),
+      ...value,
+      source: plain('source'),
+      arrival: optional({
+        startedAt: whole('arrival_started_at'),
+        seconds: plain('arrival_seconds'),
+        from: json('arrival_from'),
+      }),
+    },
   },
   highlighted: { name: 'highlighted', columns: { person: plain('person'), fixture: plain('fixture') } },
   workingSet: { name: 'working_set', columns: { name: plain('name') } },

@@ -4,7 +4,7 @@
  * while someone listens.
  */
 import { channelLevels, type Universes } from '#core/output/channelLevels'
-import { movesUntil } from '#core/cues/playback'
+import { movesUntil } from '#core/cues/arrivals'
 import type { LiveShow } from '../shows/liveShow'
 
 /** Milliseconds from one frame to the next: 40 a second. */

@@ -1,11 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { stagePicture } from '#core/cues/onStage'
+import { stagePictureAt } from '#core/cues/stageAt'
 import { litBy } from '#core/cues/playback'
 import { listsInOrder } from '#core/cues/tracking'
 import { playing } from '#core/cues/tracks'
 import { readShowDocument, showDocument } from '#core/exchange/showFile'
 import { compareShows } from '#core/history/compare'
 import { readCollections } from '#core/history/collections'
-import { commandId, personId, showId, windowId } from '#core/show/ids'
+import { FAMILIES } from '#core/show/families'
+import { asFixtureId, commandId, personId, showId, windowId } from '#core/show/ids'
 import { choose } from '#demo/choices'
 import { listVersions, versionContents } from '../../server/database/versionRepository'
 import { House } from '../../server/shows/house'
@@ -67,6 +70,20 @@ describe('running', () => {
     expect(level(again)?.level).toBe(level(live)?.level)
     expect(level(again)?.level).toBeGreaterThan(0.5)
     expect(level(again)?.level).toBeLessThan(1)
+    await restarted.close()
+  })
+
+  it('brings what was recalled over a time on in every window, after a restart too', async () => {
+    const fixtures = choose(live.show).fixtures('11')
+    await run('recallPalette', { palette: choose(live.show).palette(4), fixtures, seconds: 3000 })
+    const seen = (of: LiveShow, at: number) =>
+      stagePictureAt(of.show, anna, stagePicture(of.show, anna), at).get(fixtures[0] ?? asFixtureId(''))?.position.pose
+    const restarted = await House.open(database.address)
+    const again = await openedShow(restarted)
+    const now = Date.now() + 1_500_000
+    expect(seen(again, now)).toEqual(seen(live, now))
+    expect(seen(again, now)).not.toEqual(seen(live, now + 1_500_000))
+    await run('clearHand', { families: [...FAMILIES], fixtures: null })
     await restarted.close()
   })
 

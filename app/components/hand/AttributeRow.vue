@@ -4,7 +4,7 @@
  * and its home. Dragging changes every fixture by the same; with Shift, or drawn off the track, by a tenth of it.
  */
 import { EllipsisVertical } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { typedChange, type NumberChange } from '#core/hand/change'
 import type { HandAttribute } from '../../composables/useHandAttributes'
 import { useDesk } from '../../stores/desk'
@@ -12,6 +12,7 @@ import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import TypedField from '../fields/TypedField.vue'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import DragTrack from './DragTrack.vue'
 
 const props = defineProps<{ attribute: HandAttribute }>()
 const desk = useDesk()
@@ -19,15 +20,28 @@ const selection = useSelection()
 const store = useShow()
 
 const FINE = 0.1
-const track = ref<HTMLElement | null>(null)
-/** Where a drag began, and how much it has come to. */
-let drag: { x: number; y: number; amount: number } | null = null
-/** A pointer drawn this far off the track, pixels, drags finely, as with Shift. */
-const OFF = 48
+/** How much a drag has come to. */
+const drag = shallowRef<Drag | null>(null)
+interface Drag {
+  readonly amount: number
+  /** What the fixtures showed when it began. */
+  readonly low: number
+  readonly high: number
+}
 
 /** How a number reads: levels in per cent. */
 const factor = computed(() => (props.attribute.range.unit === 'level' ? 100 : 1))
 const unit = computed(() => ({ level: 'per cent', degrees: 'degrees', slot: 'slot' })[props.attribute.range.unit])
+/** What it shows: while it is dragged by the drag itself, ahead of what the panels are told. */
+const span = computed(() => {
+  if (!drag.value) return props.attribute
+  const { low, high, amount } = drag.value
+  return { low: inside(low + amount), high: inside(high + amount) }
+})
+const inside = (number: number) => {
+  const { min, max, unit: measure } = props.attribute.range
+  return Math.min(max, Math.max(min, measure === 'slot' ? Math.round(number) : number))
+}
 const size = computed(() => props.attribute.range.max - props.attribute.range.min)
 const part = (number: number) => (size.value > 0 ? (100 * (number - props.attribute.range.min)) / size.value : 0)
 
@@ -37,11 +51,11 @@ function inWords(number: number): string {
   return range.unit === 'level' ? String(Math.round(number * 100)) : number.toFixed(1)
 }
 const shown = computed(() => {
-  const [low, high] = [inWords(props.attribute.low), inWords(props.attribute.high)]
+  const [low, high] = [inWords(span.value.low), inWords(span.value.high)]
   if (low === high) return low
   return props.attribute.range.unit === 'slot'
     ? 'differ'
-    : `${Math.round(props.attribute.low * factor.value)}–${Math.round(props.attribute.high * factor.value)}`
+    : `${Math.round(span.value.low * factor.value)}–${Math.round(span.value.high * factor.value)}`
 })
 
 const input = (change: NumberChange) => ({
@@ -54,28 +68,24 @@ function change(wish: NumberChange) {
   void store.send('changeValues', input(wish))
 }
 
-function begin(event: PointerEvent) {
-  if (event.button !== 0) return
-  drag = { x: event.clientX, y: event.clientY, amount: 0 }
-  track.value?.setPointerCapture(event.pointerId)
+function begin() {
+  const { low, high } = props.attribute
+  drag.value = { amount: 0, low, high }
 }
 
-function move(event: PointerEvent) {
-  const width = track.value?.clientWidth ?? 0
-  if (!drag || width === 0) return
-  const isFine = event.shiftKey || Math.abs(event.clientY - drag.y) > OFF
-  const step = ((event.clientX - drag.x) / width) * size.value * (isFine ? FINE : 1)
-  drag = { ...drag, x: event.clientX, amount: drag.amount + step }
-  desk.tryOut(selection.fixtures, 'changeValues', input({ how: 'by', number: drag.amount }))
+function dragTo(part: number) {
+  if (!drag.value) return
+  drag.value = { ...drag.value, amount: part * size.value }
+  desk.tryOut(selection.fixtures, 'changeValues', input({ how: 'by', number: drag.value.amount }))
 }
 
 function end() {
-  if (drag && drag.amount !== 0) void desk.keepTrial()
-  drag = null
+  if (drag.value && drag.value.amount !== 0) void desk.keepTrial()
+  drag.value = null
 }
 
 function cancel() {
-  drag = null
+  drag.value = null
   desk.endTrial()
 }
 
@@ -112,39 +122,35 @@ function read(text: string): NumberChange | null {
       :title="attribute.isHeldBack ? 'held back when you record' : undefined"
       >{{ attribute.name }}</span
     >
-    <div
-      ref="track"
-      class="relative h-6 min-w-0 flex-1 cursor-ew-resize pointer-coarse:h-8 touch-none rounded border bg-night select-none"
+    <DragTrack
+      class="h-6 pointer-coarse:h-8"
       :class="attribute.isHeld ? 'border-coral/70' : 'border-rule-2'"
-      role="slider"
-      tabindex="0"
       :aria-label="attribute.name"
       :aria-valuemin="attribute.range.min * factor"
       :aria-valuemax="attribute.range.max * factor"
-      :aria-valuenow="attribute.low * factor"
+      :aria-valuenow="span.low * factor"
       :aria-valuetext="`${shown} ${unit}`"
-      @pointerdown="begin"
-      @pointermove="move"
-      @pointerup="end"
-      @pointercancel="cancel"
+      @begin="begin"
+      @drag="dragTo"
+      @end="end"
+      @cancel="cancel"
       @keydown="onKey"
-      @keydown.esc.stop="cancel"
       @dblclick="change({ how: 'home' })"
     >
       <span
         class="absolute inset-y-0 rounded-sm"
         :class="attribute.isHeld ? 'bg-coral/25' : 'bg-plank-2'"
-        :style="{ left: 0, width: `${part(attribute.low)}%` }"
+        :style="{ left: 0, width: `${part(span.low)}%` }"
       />
       <span
         class="absolute inset-y-0.5 min-w-[3px] rounded-sm"
         :class="attribute.isHeld ? 'bg-coral' : 'bg-haze'"
         :style="{
-          left: `calc(${part(attribute.low)}% - 1px)`,
-          width: `${part(attribute.high) - part(attribute.low)}%`,
+          left: `calc(${part(span.low)}% - 1px)`,
+          width: `${part(span.high) - part(span.low)}%`,
         }"
       />
-    </div>
+    </DragTrack>
     <TypedField
       class="w-[74px] shrink-0"
       :label="`${attribute.name} in ${unit}`"

@@ -15,6 +15,7 @@ import { useDesk, type Trial } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import { numberTyped } from '../../composables/numbers'
 import RadioChips from '../fields/RadioChips.vue'
+import DragTrack from './DragTrack.vue'
 
 const props = defineProps<{ show: Show }>()
 const desk = useDesk()
@@ -32,13 +33,14 @@ const place = ref('')
 const amount = ref(0)
 const from = ref('')
 const to = ref('')
-const track = ref<HTMLElement | null>(null)
-let drag: { x: number; amount: number } | null = null
+/** What was spread when a drag began. */
+let before = 0
 /** What this fan is trying out. */
 let mine: Trial | null = null
 const FINE = 0.1
 
 const attribute = computed(() => attributes.value.find((other) => other.attribute === of.value))
+const named = computed(() => attributes.value.map(({ name }) => name).join())
 const factor = computed(() => (attribute.value?.range.unit === 'level' ? 100 : 1))
 const unit = computed(() => (factor.value === 100 ? '%' : attribute.value?.range.unit === 'slot' ? 'slots' : '°'))
 /** What dragging across the whole track spreads. */
@@ -84,20 +86,10 @@ onUnmounted(() => {
   if (desk.tool === 'line') desk.tool = 'select'
 })
 
-function begin(event: PointerEvent) {
-  if (event.button !== 0) return
+function begin() {
   from.value = ''
   to.value = ''
-  drag = { x: event.clientX, amount: amount.value }
-  track.value?.setPointerCapture(event.pointerId)
-}
-
-function move(event: PointerEvent) {
-  const width = track.value?.clientWidth ?? 0
-  if (!drag || width === 0) return
-  const step = ((event.clientX - drag.x) / width) * whole.value * (event.shiftKey ? FINE : 1)
-  drag = { x: event.clientX, amount: drag.amount + step }
-  amount.value = drag.amount
+  before = amount.value
 }
 
 function onKey(event: KeyboardEvent) {
@@ -127,7 +119,8 @@ async function apply() {
     @keydown.esc.stop="desk.isFanArmed = false"
   >
     <div class="flex items-center gap-1.5">
-      <label class="flex min-w-0 flex-1 items-center gap-2"
+      <!-- Drawn anew when the choices change, not with every step of a drag. -->
+      <label v-memo="[of, named]" class="flex min-w-0 flex-1 items-center gap-2"
         ><span class="font-semibold text-coral">Fan</span>
         <select v-model="of" class="field font-sans" aria-label="What to fan">
           <option value="places">places on the stage</option>
@@ -159,22 +152,18 @@ async function apply() {
     <template v-else>
       <RadioChips v-model="keep" label="Keep" :options="FAN_KEEPS" />
       <div class="flex items-center gap-1.5">
-        <div
-          ref="track"
-          class="relative h-6 min-w-0 flex-1 cursor-ew-resize touch-none rounded border border-coral/70 bg-night text-center font-mono text-sm leading-[22px] select-none"
-          role="slider"
-          tabindex="0"
+        <DragTrack
+          class="h-6 border-coral/70 text-center font-mono text-sm leading-[22px] contain-strict"
           aria-label="Spread"
           :aria-valuenow="amount * factor"
           :aria-valuetext="`${(amount * factor).toFixed(1)} ${unit}`"
-          @pointerdown="begin"
-          @pointermove="move"
-          @pointerup="drag = null"
-          @pointercancel="drag = null"
+          @begin="begin"
+          @drag="amount = before + $event * whole"
+          @cancel="amount = before"
           @keydown="onKey"
         >
           {{ range ? '' : `${(amount * factor).toFixed(1)} ${unit}` }}
-        </div>
+        </DragTrack>
         <input v-model="from" class="field w-12 px-1.5 py-0.5" placeholder="from" :aria-label="`From, ${unit}`" />
         <input v-model="to" class="field w-12 px-1.5 py-0.5" placeholder="to" :aria-label="`To, ${unit}`" />
       </div>

@@ -5,19 +5,20 @@
  */
 import equal from 'fast-deep-equal'
 import { computed, ref } from 'vue'
-import type { StageFixture } from '#core/cues/onStage'
 import { floorBand } from '#core/hand/floorBand'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 
-const props = defineProps<{ fixtures: readonly StageFixture[] }>()
 const desk = useDesk()
 const selection = useSelection()
+const fixtures = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? []))
 
 const WIDTH = 290
 const HEIGHT = 116
 const EDGE = 7
 const FINE = 0.1
+/** Radius of a head's dot. */
+const DOT = 3.5
 const pad = ref<SVGSVGElement | null>(null)
 let drag: { x: number; y: number; pan: number; tilt: number } | null = null
 
@@ -27,7 +28,7 @@ interface PadRange {
 }
 /** The widest range of the selected heads; the same one while a drag only turns them. */
 const range = computed<PadRange>((before) => {
-  const types = [...new Set(props.fixtures.map(({ rigged }) => rigged.type))]
+  const types = [...new Set(fixtures.value.map(({ rigged }) => rigged.type))]
   const of = (axis: 'pan' | 'tilt') => ({
     min: Math.min(...types.map((type) => type[axis].min)),
     max: Math.max(...types.map((type) => type[axis].max)),
@@ -40,7 +41,7 @@ const across = (pan: number) =>
 const up = (tilt: number) =>
   HEIGHT - EDGE - ((tilt - range.value.tilt.min) / (range.value.tilt.max - range.value.tilt.min)) * (HEIGHT - 2 * EDGE)
 
-const mount = computed(() => props.fixtures[0]?.rigged.mount)
+const mount = computed(() => fixtures.value[0]?.rigged.mount)
 const floor = computed(() => {
   if (!mount.value) return ''
   return floorBand(mount.value)
@@ -50,8 +51,11 @@ const floor = computed(() => {
     })
     .join('')
 })
-const dots = computed(() =>
-  props.fixtures.map(({ rigged, position: { pose } }) => ({ id: rigged.id, x: across(pose.pan), y: up(pose.tilt) })),
+/** All heads as points of one path, drawn with round ends: hundreds of elements moved in every frame would be slow. */
+const heads = computed(() =>
+  fixtures.value
+    .map(({ position: { pose } }) => `M${across(pose.pan).toFixed(1)} ${up(pose.tilt).toFixed(1)}h0`)
+    .join(''),
 )
 const home = computed(() => `M${across(0)} ${EDGE}V${HEIGHT - EDGE}M${EDGE} ${up(0)}H${WIDTH - EDGE}`)
 const marks = computed(() => {
@@ -119,7 +123,8 @@ function cancel() {
     />
     <path :d="home" class="stroke-rule-2" />
     <path v-for="mark in marks" :key="mark" :d="`M${across(mark)} ${up(0) - 3}v6`" class="stroke-mist" />
-    <circle v-for="dot in dots" :key="dot.id" :cx="dot.x" :cy="dot.y" r="3.500" class="fill-coral stroke-night" />
+    <path :d="heads" class="stroke-night" :stroke-width="2 * DOT + 1" stroke-linecap="round" />
+    <path :d="heads" class="stroke-coral" :stroke-width="2 * DOT - 1" stroke-linecap="round" />
     <text :x="across(range.pan.min) + 4" :y="up(0) - 4" class="halo fill-haze font-mono text-[9px]">
       {{ range.pan.min }}°
     </text>

@@ -141,7 +141,7 @@ function turnSide(how: 'other' | 'quickest') {
         <template v-if="times">From the cue on stage: this way {{ times.now }}, the other {{ times.other }}.</template>
         <template v-else>The stops allow no other way to this place.</template>
       </p>
-      <PanTiltPad v-if="isPadOpen" :fixtures="chosen" />
+      <PanTiltPad v-if="isPadOpen" />
       <div v-if="chosen.length > 1" class="flex items-center gap-2 text-xs text-haze">
         Dragged light
         <RadioChips v-model="desk.dragging" class="flex-1" label="Dragged light" :options="DRAGS" />

@@ -10,7 +10,6 @@ import { plain } from '#core/show/names'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useDesk } from '../../stores/desk'
-import { useFade } from '../../stores/fade'
 import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -25,7 +24,6 @@ const store = useShow()
 const desk = useDesk()
 const shelves = usePaletteDesk()
 const selection = useSelection()
-const fade = useFade()
 
 /** Pixels across and rows in a column, for each size. */
 const SIZES = { list: { width: 216, rows: 4 }, cards: { width: 141, rows: 1 }, large: { width: 206, rows: 1 } } as const
@@ -108,8 +106,8 @@ watch(
 /** For the selection; without one, for all the palette holds. With Alt as loose values. */
 function recall(palette: PaletteId, event: MouseEvent | KeyboardEvent) {
   const fixtures = selection.fixtures.length > 0 ? [...selection.fixtures] : null
-  fade.begin(desk.standing, shelves.recallTime ?? props.show.all.palette.get(palette)?.time ?? 0)
-  void store.send('recallPalette', { palette, fixtures, as: event.altKey ? 'loose' : 'link' })
+  const seconds = shelves.recallTime ?? undefined
+  void store.send('recallPalette', { palette, fixtures, as: event.altKey ? 'loose' : 'link', seconds })
 }
 
 /** A palette is looked at when the pointer rests on it, not when it only passes. */

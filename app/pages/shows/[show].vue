@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A show with its rooms: opens it, keeps it in step, and has the keys every room shares. */
 import { onUnmounted, watch } from 'vue'
-import { movesUntil } from '#core/cues/playback'
+import { movesUntil } from '#core/cues/arrivals'
 import { showId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
 import { useActions } from '../../composables/useActions'
@@ -31,7 +31,7 @@ watch(
   },
   { immediate: true },
 )
-/** As long as cues are on their way, time goes on. */
+/** As long as cues or a recall are on their way, time goes on. */
 watch(
   () => (store.view ? movesUntil(store.view) : 0),
   (until) => clock.runUntil(until),

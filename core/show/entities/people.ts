@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { ATTRIBUTES } from '../families'
 import * as ids from '../ids'
-import { value } from '../values'
+import { aimValue, anglesValue, numberValue, value } from '../values'
 import { attributes, families, name } from './parts'
 
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
@@ -26,6 +26,17 @@ export const person = z.strictObject({
 })
 /** A fixture a person brings out to be seen. */
 export const highlighted = z.strictObject({ person: ids.personId, fixture: ids.fixtureId })
+/** An aim at a place, whatever becomes of the targets. */
+const freeAim = aimValue.extend({ target: z.null() })
+/**
+ * A value that comes in over a time: when it set out, milliseconds by the server's clock, for how
+ * many seconds, and from what the stage showed then.
+ */
+export const arrival = z.strictObject({
+  startedAt: z.number().int().min(0),
+  seconds: z.number().positive(),
+  from: z.discriminatedUnion('kind', [freeAim, anglesValue, numberValue]),
+})
 export const handValue = z.strictObject({
   person: ids.personId,
   fixture: ids.fixtureId,
@@ -33,4 +44,6 @@ export const handValue = z.strictObject({
   value,
   /** The palette it was before it was changed by hand: what Update would write it to. */
   source: ids.paletteId.nullable(),
+  /** Back-ups from before values could come in over a time know nothing of it. */
+  arrival: arrival.nullable().default(null),
 })

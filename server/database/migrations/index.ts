@@ -5,6 +5,7 @@ import * as rigRoom from './002_rig_room'
 import * as selection from './003_selection'
 import * as palettes from './004_palettes'
 import * as cues from './005_cues'
+import * as arrivals from './006_arrivals'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -12,6 +13,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '003_selection': selection,
   '004_palettes': palettes,
   '005_cues': cues,
+  '006_arrivals': arrivals,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
