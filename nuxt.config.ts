@@ -1,4 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
+import { join } from 'node:path'
+import { buildOutputThread } from './scripts/buildOutputThread'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -28,6 +30,14 @@ export default defineNuxtConfig({
   },
   components: [{ path: '~/components', pathPrefix: false }],
   vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
+  hooks: {
+    // The thread that works out what goes out is a script of its own, beside the server.
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', async () => {
+        await buildOutputThread(join(nitro.options.output.serverDir, 'outputThread.mjs'))
+      })
+    },
+  },
   typescript: {
     strict: true,
     sharedTsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'] },

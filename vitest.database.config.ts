@@ -2,5 +2,11 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   esbuild: { tsconfigRaw: '{}' },
-  test: { include: ['tests/database/**/*.test.ts'], pool: 'forks', testTimeout: 30_000, hookTimeout: 60_000 },
+  test: {
+    include: ['tests/database/**/*.test.ts'],
+    pool: 'forks',
+    globalSetup: 'tests/database/setup.ts',
+    testTimeout: 30_000,
+    hookTimeout: 60_000,
+  },
 })

@@ -4,7 +4,16 @@ import { createHash } from 'node:crypto'
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 
-const SOURCES = ['app', 'core', 'demo', 'public', 'server', 'nuxt.config.ts', 'package-lock.json']
+const SOURCES = [
+  'app',
+  'core',
+  'demo',
+  'public',
+  'server',
+  'nuxt.config.ts',
+  'package-lock.json',
+  'scripts/buildOutputThread.ts',
+]
 const STAMP = '.output/built-from'
 
 function sourceHash(): string {

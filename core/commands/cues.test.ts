@@ -130,6 +130,18 @@ describe('cues moved, copied and taken out', () => {
     )
   })
 
+  it('are inserted empty between others: nothing looks different until something is set in them', () => {
+    const desk = withCues()
+    const before = desk.show
+    const empty = { list: desk.choose.list(1), name: 'Breath', ...PLAIN_TIMES }
+    desk.do('insertCue', { ...empty, number: 2.5 })
+    expect(levels(desk)).toEqual([0.1, 0.1, 0.1, 0.3, 0.3, 0.3])
+    expect(effectsOf(before, desk.show).looks).toEqual([])
+    set(desk, 2.5, 0.8, 'here only')
+    expect(levels(desk)).toEqual([0.1, 0.1, 0.8, 0.3, 0.3, 0.3])
+    expect(desk.refused('insertCue', { ...empty, number: 3 })).toContain('3')
+  })
+
   it('copy what they set or all they show, with their times', () => {
     const desk = withCues()
     const cues = [cueOf(desk, 2)]

@@ -6,6 +6,7 @@ import { danglingReferences } from '../show/references'
 import { asPaletteId, groupId, type FixtureTypeId, fixtureTypeId } from '../show/ids'
 import { FAMILIES, type Attribute } from '../show/families'
 import { effectsOf } from '../refocus/effects'
+import { palettesWithOtherContents } from '../refocus/paletteLines'
 import { rigOf } from '../show/rig'
 import { applyChanges } from '../show/changes'
 import type { PlainValue } from '../show/values'
@@ -112,10 +113,13 @@ describe('recording into a palette', () => {
     desk.record(2, 'Look', 'combined')
     clear()
     const { pose } = desk.seen(11).position
+    desk.recall('11', 1)
     const before = desk.show
     const label = desk.do('removeFromPalette', { palette: id(1), fixtures: desk.fixtures('11'), attributes: null })
     expect(effectsOf(before, desk.show).cues).toEqual([])
-    expect(label).toContain('1 cue value stays as it is, loose')
+    expect(label).toContain('1 cue value and 1 in hand stay as they are, loose')
+    expect(palettesWithOtherContents(before, desk.show)).toEqual([id(1), id(2)])
+    clear()
     expect(desk.seen(11).position.pose).toEqual(pose)
     expect(given(2, 11, 'position')?.kind).toBe('aim')
     const links = [...desk.show.all.cueValue.values()].map(({ value }) => value.kind)

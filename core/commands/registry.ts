@@ -40,6 +40,7 @@ import { freeSpread, spreadPalette } from './spreadPalette'
 import { goHome } from './goHome'
 import { goNeutral } from './goNeutral'
 import { goToCue } from './goToCue'
+import { insertCue } from './insertCue'
 import { importPalettes } from './importPalettes'
 import { importRig } from './importRig'
 import { joinShow } from './joinShow'
@@ -155,6 +156,7 @@ const CHANGES = {
   goToCue,
   importPalettes,
   importRig,
+  insertCue,
   joinShow,
   keepPalette,
   linkLoose,

@@ -47,7 +47,7 @@ export const storeInPalette = command({
     const placed = reach === 'where it stands' ? updating(show, palette, stored) : reaching(show, stored, reach)
     const all = reach === 'usual' ? completed(show, placed).values : placed
     putReaching(show, draft, palette, all, how === 'replace' ? 'replace' : { merge: stored })
-    const loose = how === 'replace' ? keepUnserved(draft, palette) : 0
+    const loose = how === 'replace' ? keepUnserved(draft, palette) : { inCues: 0, inHand: 0 }
     for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
     spendMask(show, draft, person)
     const families = FAMILIES.filter((family) => stored.some(({ attribute }) => familyOf(attribute) === family))

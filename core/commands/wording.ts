@@ -1,4 +1,5 @@
 /** Wording that several commands share. */
+import type { StayingLoose } from '../palettes/unserved'
 import type { FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 
@@ -15,8 +16,13 @@ export function listInWords(words: readonly string[]): string {
   return `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
 }
 
-/** "; 2 cue values stay as they are, loose": what a change leaves behind in cues; empty for nothing. */
-export function looseInWords(count: number): string {
-  if (count === 0) return ''
-  return count === 1 ? '; 1 cue value stays as it is, loose' : `; ${count} cue values stay as they are, loose`
+/** "; 2 cue values and 1 in hand stay as they are, loose": what a change leaves behind; empty for nothing. */
+export function looseInWords({ inCues, inHand }: StayingLoose): string {
+  if (inCues + inHand === 0) return ''
+  const parts = [
+    inCues > 0 ? `${inCues} cue ${inCues === 1 ? 'value' : 'values'}` : '',
+    inHand > 0 ? `${inHand} in hand` : '',
+  ]
+  const stay = inCues + inHand === 1 ? 'stays as it is' : 'stay as they are'
+  return `; ${parts.filter(Boolean).join(' and ')} ${stay}, loose`
 }

@@ -7,11 +7,17 @@ import type { PlainValue } from '../show/values'
 import { madeOf } from './links'
 import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
 
+/** How many values no longer come from the palette they were linked to. */
+export interface StayingLoose {
+  readonly inCues: number
+  readonly inHand: number
+}
+
 /**
  * Keeps the light of everything that links to a palette for what a draft takes out of it. Returns
- * how many values of cues stay as loose ones.
+ * how many values of cues and of hands stay as loose ones.
  */
-export function keepUnserved(draft: Draft, palette: PaletteId): number {
+export function keepUnserved(draft: Draft, palette: PaletteId): StayingLoose {
   const before = draft.before
   const after = draft.result()
   const rig = rigOf(before)
@@ -24,17 +30,17 @@ export function keepUnserved(draft: Draft, palette: PaletteId): number {
       ? resolveValue(before, rigged, attribute, { kind: 'link', palette }).value
       : null
   }
-  let inCues = 0
+  const loose = { cueValue: 0, handValue: 0 }
   for (const kind of ['cueValue', 'handValue'] as const)
     for (const [id, held] of after.all[kind]) {
       if (held.value.kind !== 'link' || held.value.palette !== palette) continue
       const value = given(held.fixture, held.attribute)
       if (!value) continue
       draft.put(kind, id, { ...held, value })
-      if (kind === 'cueValue') inCues += 1
+      loose[kind] += 1
     }
   if (madeOf(before, palette).length > 0) keepInWholes(draft, palette, rig, given)
-  return inCues
+  return { inCues: loose.cueValue, inHand: loose.handValue }
 }
 
 /** Palettes made of it get a value of their own for each fixture that loses one. */

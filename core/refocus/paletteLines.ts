@@ -92,3 +92,13 @@ export function comparedLines(before: Show, after: Show, palette: PaletteId): Co
   const changes = ({ before: was, after: is }: ComparedLine) => (was === is ? 1 : 0)
   return lines.sort((a, b) => changes(a) - changes(b))
 }
+
+/** Palettes of both shows whose stored values differ. */
+export function palettesWithOtherContents(before: Show, after: Show): PaletteId[] {
+  const [was, is] = [before.all.paletteValue, after.all.paletteValue]
+  if (was === is) return []
+  const found = new Set<PaletteId>()
+  for (const [id, { palette }] of was) if (is.get(id) !== was.get(id)) found.add(palette)
+  for (const [id, { palette }] of is) if (!was.has(id)) found.add(palette)
+  return [...found].filter((id) => before.all.palette.has(id) && after.all.palette.has(id))
+}

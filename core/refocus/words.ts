@@ -9,17 +9,19 @@ function count(n: number, one: string, many: string): string {
 export function effectsInWords(effects: Effects): string {
   const { cues, losingReach, staysBehind, looks } = effects
   const palettes = new Set([...effects.palettes, ...effects.changed].map(({ palette }) => palette))
-  const follow =
-    palettes.size + cues.length === 0
-      ? looksInWords(looks.length)
-      : `${count(palettes.size, 'palette', 'palettes')}, ${count(cues.length, 'cue', 'cues')} ${
-          palettes.size + cues.length === 1 ? 'follows' : 'follow'
-        }`
-  const parts = [follow]
+  const parts =
+    palettes.size + cues.length === 0 ? [looksInWords(looks.length)] : [followInWords(palettes.size, cues.length)]
   if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
   if (staysBehind.length > 0)
     parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
   return parts.join('; ')
+}
+
+function followInWords(palettes: number, cues: number): string {
+  if (cues === 0) return `${count(palettes, 'palette changes', 'palettes change')}, no cue follows`
+  const following = count(cues, 'cue', 'cues')
+  if (palettes === 0) return `${following} ${cues === 1 ? 'follows' : 'follow'}`
+  return `${count(palettes, 'palette', 'palettes')}, ${following} follow`
 }
 
 function looksInWords(looks: number): string {

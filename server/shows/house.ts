@@ -14,7 +14,7 @@ import { Announcements } from '../database/announcements'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
-import { Frames } from '../output/frames'
+import { Outputs } from '../output/outputs'
 import { FollowClock } from '../playback/followClock'
 import { LiveShow } from './liveShow'
 import { PLAIN_VENUE } from './plainVenue'
@@ -24,10 +24,11 @@ export class House {
   readonly #announcements: Announcements
   readonly #open = new Map<ShowId, Promise<LiveShow | null>>()
   readonly #clocks = new Set<FollowClock>()
-  readonly #frames = new WeakMap<LiveShow, Frames>()
+  readonly outputs: Outputs
 
-  private constructor(knex: Knex, address: string) {
+  private constructor(knex: Knex, address: string, outputThread: URL) {
     this.knex = knex
+    this.outputs = new Outputs(outputThread)
     this.#announcements = new Announcements(
       address,
       (show) => this.#takeIn(show),
@@ -35,8 +36,9 @@ export class House {
     )
   }
 
-  static async open(address: string): Promise<House> {
-    const house = new House(await openDatabase(address), address)
+  /** `address` is the database's, `outputThread` the script that works out what goes out. */
+  static async open(address: string, outputThread: URL): Promise<House> {
+    const house = new House(await openDatabase(address), address, outputThread)
     await house.#announcements.connect()
     return house
   }
@@ -53,13 +55,6 @@ export class House {
     opening.catch(() => this.#open.delete(id))
     this.#open.set(id, opening)
     return opening
-  }
-
-  /** The output of a show. */
-  frames(live: LiveShow): Frames {
-    const frames = this.#frames.get(live) ?? new Frames(live)
-    this.#frames.set(live, frames)
-    return frames
   }
 
   shows(): Promise<ShowSummary[]> {
@@ -103,6 +98,7 @@ export class House {
 
   async close(): Promise<void> {
     for (const clock of this.#clocks) clock.close()
+    await this.outputs.close()
     await this.#announcements.close()
     await this.knex.destroy()
   }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { stagePicture } from '#core/cues/onStage'
 import { stagePictureAt } from '#core/cues/stageAt'
+import { channelLevels } from '#core/output/channelLevels'
 import { litBy } from '#core/cues/playback'
 import { listsInOrder } from '#core/cues/tracking'
 import { playing } from '#core/cues/tracks'
@@ -14,6 +15,7 @@ import { listVersions, versionContents } from '../../server/database/versionRepo
 import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { OUTPUT_THREAD } from '../outputThread'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
@@ -43,7 +45,7 @@ async function run(name: string, input: unknown) {
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await House.open(database.address)
+  house = await House.open(database.address, OUTPUT_THREAD)
   await house.loadDemoWhenEmpty()
   live = await openedShow(house)
   await run('joinShow', { name: 'Anna' })
@@ -65,7 +67,7 @@ describe('running', () => {
     const now = Date.now() + 500_000
     const level = (of: LiveShow) =>
       litBy(of.show, playing(of.show).get(`${choose(of.show).fixtures('31')[0] ?? ''} intensity`) ?? [], now)
-    const restarted = await House.open(database.address)
+    const restarted = await House.open(database.address, OUTPUT_THREAD)
     const again = await openedShow(restarted)
     expect(level(again)?.level).toBe(level(live)?.level)
     expect(level(again)?.level).toBeGreaterThan(0.5)
@@ -78,7 +80,7 @@ describe('running', () => {
     await run('recallPalette', { palette: choose(live.show).palette(4), fixtures, seconds: 3000 })
     const seen = (of: LiveShow, at: number) =>
       stagePictureAt(of.show, anna, stagePicture(of.show, anna), at).get(fixtures[0] ?? asFixtureId(''))?.position.pose
-    const restarted = await House.open(database.address)
+    const restarted = await House.open(database.address, OUTPUT_THREAD)
     const again = await openedShow(restarted)
     const now = Date.now() + 1_500_000
     expect(seen(again, now)).toEqual(seen(live, now))
@@ -88,7 +90,7 @@ describe('running', () => {
   })
 
   it('starts what follows by itself, once, whatever the number of servers', async () => {
-    const other = await House.open(database.address)
+    const other = await House.open(database.address, OUTPUT_THREAD)
     await openedShow(other)
     await run('changeCues', { cues: [cue(18)], follow: 'after' })
     await run('changeCues', { cues: [cue(17)], rise: 0.2, fall: 0.2, move: 0.2 })
@@ -105,6 +107,33 @@ describe('running', () => {
     const runs = [...live.show.all.cueRun.values()].filter((one) => one.cue === cue(18))
     expect(runs).toHaveLength(1)
     await other.close()
+  })
+})
+
+describe('output', () => {
+  it('goes out frame by frame from a thread of its own, and ends where everything has arrived', async () => {
+    const { universe } = live.show.all.fixture.get(choose(live.show).fixtures('31')[0] ?? '') ?? {}
+    const frames: string[] = []
+    await run('goToCue', { list: list(), cue: null })
+    await run('changeCues', { cues: [cue(15)], rise: 1, move: 1 })
+    const wait = (until: (levels: Uint8Array) => boolean) =>
+      new Promise<void>((resolve) => {
+        const stop = house.outputs.subscribe(live, (changed) => {
+          const levels = changed.get(universe ?? 0)
+          if (!levels) return
+          frames.push(Buffer.from(levels).toString('hex'))
+          if (until(levels)) resolve()
+        })
+        stops.push(stop)
+      })
+    const stops: (() => void)[] = []
+    await wait(() => true)
+    const end = () => channelLevels(live.show, Infinity).get(universe ?? 0) ?? new Uint8Array()
+    const arrived = wait((levels) => frames.length > 4 && Buffer.compare(levels, end()) === 0)
+    await run('goToCue', { list: list(), cue: cue(15), seconds: null })
+    await arrived
+    for (const stop of stops) stop()
+    expect(new Set(frames).size).toBeGreaterThan(3)
   })
 })
 

@@ -7,6 +7,7 @@ import { entriesSince } from '../../server/database/journalRepository'
 import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { OUTPUT_THREAD } from '../outputThread'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
@@ -38,7 +39,7 @@ const move = (person: string, target: string, y: number, seen?: number) =>
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await House.open(database.address)
+  house = await House.open(database.address, OUTPUT_THREAD)
   await house.loadDemoWhenEmpty()
   id = showId.parse('salt-lantern')
   const opened = await house.show(id)
@@ -194,7 +195,7 @@ describe('undo', () => {
 
 describe('two servers on one database', () => {
   it('see each other’s changes, and neither overwrites the other', async () => {
-    const other = await House.open(database.address)
+    const other = await House.open(database.address, OUTPUT_THREAD)
     try {
       const theirs = await other.show(id)
       if (!theirs) throw new Error('the second server does not see the show')

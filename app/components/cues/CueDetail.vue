@@ -27,7 +27,7 @@ const TRAVEL_OPTIONS = TRAVELS.map((key) => ({
   name: { straight: 'straight', angle: 'by angle' }[key],
 }))
 
-const open = ref<'move' | 'copy' | 'removal' | null>(null)
+const open = ref<'insertion' | 'move' | 'copy' | 'removal' | null>(null)
 watch(
   () => props.cue,
   () => (open.value = null),
@@ -64,6 +64,7 @@ const carried = computed(() => {
   }
   return [...found.values()]
 })
+const isEmpty = computed(() => (valuesByCue(props.show).get(props.cue) ?? []).length === 0)
 const cues = computed(() => [props.cue])
 const seconds = (field: 'rise' | 'fall' | 'move' | 'delay') => (value: number) =>
   keep('changeCues', { cues: cues.value, [field]: value })
@@ -89,7 +90,7 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
       <div class="mt-2 flex flex-wrap gap-1.5">
         <button type="button" class="chip px-1.5" :disabled="isOnStage" @click="put">Put it on stage</button>
         <button
-          v-for="what in ['move', 'copy', 'removal'] as const"
+          v-for="what in ['insertion', 'move', 'copy', 'removal'] as const"
           :key="what"
           type="button"
           class="chip px-1.5"
@@ -97,7 +98,7 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
           :aria-expanded="open === what"
           @click="open = open === what ? null : what"
         >
-          {{ { move: 'Move', copy: 'Copy', removal: 'Take out' }[what] }}
+          {{ { insertion: 'Insert', move: 'Move', copy: 'Copy', removal: 'Take out' }[what] }}
         </button>
       </div>
       <CueMoveForm v-if="open" :key="open" class="mt-2" :what="open" :list="list" :cues="cues" @done="open = null" />
@@ -152,7 +153,9 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
     </section>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="palettes-title">
       <h3 id="palettes-title" class="mb-1 font-semibold">Set from palettes</h3>
-      <p v-if="sets.palettes.length === 0" class="text-sm text-haze">This cue sets levels only.</p>
+      <p v-if="sets.palettes.length === 0" class="text-sm text-haze">
+        {{ isEmpty ? 'This cue sets nothing: it carries everything on.' : 'This cue sets levels only.' }}
+      </p>
       <p v-for="[id, fixtures] in sets.palettes" :key="id" class="flex items-center gap-2 py-0.5">
         <svg width="10" height="10" aria-hidden="true">
           <rect width="10" height="10" rx="2" :class="PALETTE_FILL[show.all.palette.get(id)?.colour ?? 'sail']" />

@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** Renumbers, copies or takes out cues. What that does to later cues is shown before it is done. */
+/**
+ * Renumbers, copies or takes out cues, or inserts an empty one. What that does to later cues is shown
+ * before it is done.
+ */
 import { computed, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
 import { asCueListId, type CueId } from '#core/show/ids'
@@ -7,9 +10,10 @@ import { numberTyped, NOT_A_NUMBER } from '../../composables/numbers'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useMessages } from '../../stores/messages'
 import { useProposal } from '../../stores/proposal'
+import { useShow } from '../../stores/show'
 import RadioChips from '../fields/RadioChips.vue'
 
-const props = defineProps<{ what: 'move' | 'copy' | 'removal'; list: ListInOrder; cues: CueId[] }>()
+const props = defineProps<{ what: 'insertion' | 'move' | 'copy' | 'removal'; list: ListInOrder; cues: CueId[] }>()
 const emit = defineEmits<{ done: [] }>()
 const desk = useCueDesk()
 const proposal = useProposal()
@@ -21,6 +25,8 @@ const later = ref<(typeof LATER)[number]>('change')
 const holds = ref<(typeof HOLDS)[number]>('what it sets')
 const listId = ref<string>(props.list.id)
 const number = ref('')
+const name = ref('')
+const store = useShow()
 
 /** Half way to the next cue, or a whole on from the last. */
 const free = computed(() => {
@@ -29,6 +35,15 @@ const free = computed(() => {
   return next === undefined ? Math.floor(here) + 1 : Math.round(((here + next) / 2) * 1000) / 1000
 })
 
+/** Timed like the cue before it. An empty cue changes nothing later. */
+function insert(typed: number) {
+  const like = props.list.cues.find(({ id }) => id === props.cues[0])?.cue
+  if (!like) return
+  const { rise, fall, move, delay, travel } = like
+  const times = { rise, fall, move, delay, travel, follow: 'wait' } as const
+  void store.send('insertCue', { list: asCueListId(listId.value), number: typed, name: name.value.trim(), ...times })
+}
+
 function send() {
   const { cues } = props
   if (props.what === 'removal') void proposal.offerOrSay('deleteCues', { cues, later: later.value })
@@ -36,7 +51,8 @@ function send() {
     const typed = number.value.trim() === '' ? free.value : numberTyped(number.value)
     if (typed === null) return messages.say(NOT_A_NUMBER, 'trouble')
     const to = { cues, list: asCueListId(listId.value), number: typed }
-    if (props.what === 'move') void proposal.offerOrSay('moveCues', to)
+    if (props.what === 'insertion') insert(typed)
+    else if (props.what === 'move') void proposal.offerOrSay('moveCues', to)
     else void proposal.offerOrSay('copyCues', { ...to, what: holds.value })
   }
   emit('done')
@@ -46,7 +62,7 @@ function send() {
 <template>
   <form
     class="flex flex-col gap-2 rounded-lg border border-rule-2 p-2"
-    :aria-label="{ move: 'Move cues', copy: 'Copy cues', removal: 'Take cues out' }[what]"
+    :aria-label="{ insertion: 'Insert a cue', move: 'Move cues', copy: 'Copy cues', removal: 'Take cues out' }[what]"
     @submit.prevent="send"
     @keydown.esc.stop="emit('done')"
   >
@@ -66,10 +82,14 @@ function send() {
         </select>
       </label>
     </div>
+    <label v-if="what === 'insertion'"
+      ><span class="block text-xs text-haze">name</span>
+      <input v-model="name" class="field font-sans" autocomplete="off" placeholder="empty, carries everything on" />
+    </label>
     <RadioChips v-if="what === 'copy'" v-model="holds" label="The copy holds" :options="HOLDS" />
     <div class="flex gap-2">
       <button type="submit" class="main-button flex-1 py-1">
-        {{ { move: 'Move', copy: 'Copy', removal: 'Take it out' }[what] }}
+        {{ { insertion: 'Insert', move: 'Move', copy: 'Copy', removal: 'Take it out' }[what] }}
       </button>
       <button type="button" class="quiet-button py-1" @click="emit('done')">Cancel</button>
     </div>

@@ -18,11 +18,8 @@ const shown = computed(() => lines.value.slice(0, MOST))
 const attributes = computed(() => ATTRIBUTES.filter((name) => lines.value.some(({ attribute }) => attribute === name)))
 
 function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute'>) {
-  void proposal.offerOrSay('removeFromPalette', {
-    palette: props.id,
-    fixtures: fixture ? [fixture] : null,
-    attributes: [attribute],
-  })
+  const fixtures = fixture ? [fixture] : null
+  proposal.propose('removeFromPalette', { palette: props.id, fixtures, attributes: [attribute] }, true)
 }
 </script>
 

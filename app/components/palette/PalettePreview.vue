@@ -12,7 +12,7 @@ const changed = computed(() => props.lines.filter(({ before, after }) => before 
 </script>
 
 <template>
-  <div class="max-h-44 overflow-y-auto rounded-md border border-rule" tabindex="0">
+  <div class="max-h-32 overflow-y-auto rounded-md border border-rule" tabindex="0">
     <table class="w-full table-fixed text-xs">
       <caption class="sr-only">
         What the palette holds before and after

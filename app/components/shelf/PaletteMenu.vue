@@ -68,7 +68,7 @@ const palette = computed(() => ({ palette: props.id }))
         v-if="fixtures"
         type="button"
         :class="item"
-        @click="(proposal.offerOrSay('removeFromPalette', { ...palette, fixtures, attributes: null }), close())"
+        @click="(proposal.propose('removeFromPalette', { ...palette, fixtures, attributes: null }, true), close())"
       >
         Remove the selected {{ fixtures.length }}
       </button>

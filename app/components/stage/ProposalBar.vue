@@ -7,11 +7,13 @@ import type { Effects, PaletteEffect } from '#core/refocus/effects'
 import { keepsAnything } from '#core/refocus/keepOut'
 import { looseLeftBehind } from '#core/refocus/looseBehind'
 import { ATTRIBUTE_NAMES } from '#core/show/families'
+import { palettesWithOtherContents } from '#core/refocus/paletteLines'
 import { effectsInWords, metresInWords } from '#core/refocus/words'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
+import ContentsPreview from '../palette/ContentsPreview.vue'
 import CueChips from './CueChips.vue'
 import KeepOutTools from './KeepOutTools.vue'
 
@@ -93,6 +95,11 @@ function linkLeft() {
   )
   void store.send('linkLoose', { links })
 }
+/** Palettes that hold something else afterwards: not those that only follow what they aim at. */
+const others = computed(() => {
+  const { current } = proposal
+  return current?.settled && store.view ? palettesWithOtherContents(store.view, current.after) : []
+})
 /** Keeping something out has a meaning where cues follow. */
 const canKeepOut = computed(() => (proposal.current?.effects.cues.length ?? 0) > 0 || keepsAnything(proposal.kept))
 
@@ -177,6 +184,13 @@ function heldInWords(show: Show, held: Effects['held']): string {
         </dl>
         <KeepOutTools v-if="canKeepOut && proposal.current.settled" class="mt-1.5" :show="store.view" />
       </div>
+      <ContentsPreview
+        v-if="others.length"
+        class="w-[380px] shrink-0 max-[1100px]:w-[300px]"
+        :before="store.view"
+        :after="proposal.current.after"
+        :palettes="others"
+      />
       <div v-if="proposal.current.settled" class="flex shrink-0 gap-2">
         <button type="button" class="quiet-button py-1.5" @click="proposal.putBack()">
           Put back <span class="key">Esc</span>

@@ -9,14 +9,14 @@ const STILL_HERE_EVERY = 20_000
 
 export default defineApi(async (event) => {
   const live = await showOf(event)
-  const frames = (await useHouse()).frames(live)
+  const { outputs } = await useHouse()
   const stream = createEventStream(event)
   const send = (changed: Universes) => {
     const universes = [...changed].map(([universe, levels]) => [universe, Buffer.from(levels).toString('base64')])
     void stream.push({ event: 'levels', data: JSON.stringify(universes) })
   }
   const pulse = setInterval(() => void stream.push({ event: 'still here', data: '' }), STILL_HERE_EVERY)
-  const unsubscribe = frames.subscribe(send)
+  const unsubscribe = outputs.subscribe(live, send)
   stream.onClosed(async () => {
     clearInterval(pulse)
     unsubscribe()
