@@ -17,6 +17,12 @@ const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowRight: [0, 1],
 }
 
+/** What of a key press matters here. */
+type Key = Pick<
+  KeyboardEvent,
+  'key' | 'shiftKey' | 'ctrlKey' | 'metaKey' | 'altKey' | 'preventDefault' | 'stopPropagation'
+>
+
 export function useSheetChoice(
   rows: () => readonly CueInOrder[],
   columns: () => readonly SheetColumn[],
@@ -71,7 +77,7 @@ export function useSheetChoice(
   }
 
   /** Up and down step through cues until cells are chosen. */
-  function keyed(event: KeyboardEvent) {
+  function keyed(event: Key) {
     const by = ARROWS[event.key]
     if (!by || (!desk.cells && by[1] === 0) || event.ctrlKey || event.metaKey || event.altKey) return
     event.preventDefault()

@@ -1,7 +1,30 @@
 /** Strokes shared by the drawings of light. */
 import type { ScreenPoint } from '../composables/usePlanView'
 
-export type Brush = CanvasRenderingContext2D
+/** What the drawings need of a canvas. */
+export type Brush = Pick<
+  CanvasRenderingContext2D,
+  | 'arc'
+  | 'beginPath'
+  | 'clip'
+  | 'closePath'
+  | 'ellipse'
+  | 'fill'
+  | 'fillRect'
+  | 'fillStyle'
+  | 'fillText'
+  | 'font'
+  | 'globalAlpha'
+  | 'lineTo'
+  | 'lineWidth'
+  | 'moveTo'
+  | 'restore'
+  | 'save'
+  | 'setLineDash'
+  | 'stroke'
+  | 'strokeStyle'
+  | 'textBaseline'
+> & { measureText(words: string): Pick<TextMetrics, 'width'> }
 
 /** How the light of fixtures is looked at: lit on stage, chosen to work on, or only previewed. */
 export type LightLook = 'lit' | 'chosen' | 'ghost'

@@ -10,11 +10,18 @@ const UNREACHABLE: Refusal = {
   message: 'The server does not answer. What you see is kept; try again once it is back.',
 }
 
+/**
+ * What is asked for just before a page is left or reloaded is still done; browsers allow 64 KiB of
+ * such requests at a time, so only short ones are sent like that.
+ */
+const OUTLIVES_THE_PAGE = 4000
+
 /** Sends a request and reads its JSON answer by a schema. Never throws for what the network does. */
 export function request<T>(path: string, read: z.ZodType<T>, body?: object): Promise<Answered<T>> {
-  return answerTo(path, read, {
-    ...(body && { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
-  })
+  if (!body) return answerTo(path, read, {})
+  const text = JSON.stringify(body)
+  const headers = { 'content-type': 'application/json' }
+  return answerTo(path, read, { method: 'POST', body: text, headers, keepalive: text.length <= OUTLIVES_THE_PAGE })
 }
 
 /** Sends a file as it is. */

@@ -99,6 +99,10 @@ export const useDesk = defineStore('desk', () => {
   const dragging = ref<'together' | 'each'>('together')
   /** A fan is armed until something else is changed or selected. */
   const isFanArmed = ref(false)
+  watch(
+    () => selection.whole,
+    () => (isFanArmed.value = false),
+  )
   /** The line drawn on the stage to spread places along. */
   const line = shallowRef<StageLine | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)

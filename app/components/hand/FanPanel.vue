@@ -76,10 +76,6 @@ watch(of, () => {
   from.value = ''
   to.value = ''
 })
-watch(
-  () => selection.whole,
-  () => (desk.isFanArmed = false),
-)
 onUnmounted(() => {
   desk.endTrial(mine)
   desk.line = null

@@ -1,0 +1,142 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import { computed } from 'vue'
+import { DEGREE } from '#core/geometry/rotation'
+import { vec3 } from '#core/geometry/vector'
+import { harbourHall } from '#demo/stage'
+import { RecordedBrush } from '../../tests/support/recordedBrush'
+import { Desk } from '../../tests/support/smallShow'
+import type { StagePoint } from '../composables/projections'
+import { drawFrontPicture } from './frontPicture'
+import { drawPlanLight, planLightMark } from './planLight'
+import { drawSectionLight, sectionLightMark } from './sectionLight'
+
+const INKS = { brass: 'brass', coral: 'coral', shoal: 'shoal', rule: 'rule' }
+/** Forty pixels a metre, stage left to the right, upstage up. */
+const plan = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * p.y }), scale: computed(() => 40) }
+const section = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * (p.z ?? 0) }) }
+let desk: Desk
+
+beforeEach(() => {
+  desk = new Desk()
+})
+
+function down(zoom: number) {
+  desk.do('turnHeads', {
+    fixtures: desk.fixtures('12'),
+    pan: { how: 'to', degrees: 0 },
+    tilt: { how: 'to', degrees: 0 },
+  })
+  desk.level('12', 'zoom', zoom)
+  return desk.seen(12)
+}
+
+describe('light in plan', () => {
+  it('is a pool of its true size at the place it falls on', () => {
+    const fixture = down(20)
+    const mark = planLightMark(fixture, undefined, plan, true)
+    const radius = fixture.beam.lens.z * Math.tan(10 * DEGREE) * 40
+    expect(mark.pool?.long).toBeCloseTo(radius, 6)
+    expect(mark.pool?.short).toBeCloseTo(radius, 6)
+    expect(mark.pool).toMatchObject({ x: expect.closeTo(40 * fixture.beam.lens.x, 6) })
+  })
+
+  it('is smaller on what stands higher than on the floor', () => {
+    desk.aim('12', 'Bow')
+    desk.level('12', 'zoom', 12)
+    const [high, floor] = [false, true].map((atFloor) => planLightMark(desk.seen(12), undefined, plan, atFloor))
+    expect(high?.pool?.short).toBeLessThan(floor?.pool?.short ?? 0)
+    expect(high?.to).toEqual(plan.toScreen(desk.seen(12).position.point ?? vec3(0, 0, 0)))
+  })
+
+  it('never closes where it meets the horizon, and ends short, crossed, where it does not get', () => {
+    desk.do('turnHeads', {
+      fixtures: desk.fixtures('12'),
+      pan: { how: 'to', degrees: 0 },
+      tilt: { how: 'to', degrees: 84 },
+    })
+    desk.level('12', 'zoom', 40)
+    expect(planLightMark(desk.seen(12), undefined, plan, true)).toMatchObject({ pool: null, open: expect.anything() })
+    desk.aim('12', 'Mark', vec3(0, -2, 30))
+    const mark = planLightMark(desk.seen(12), undefined, plan, false)
+    expect(mark.isShort).toBe(true)
+    const brush = new RecordedBrush()
+    drawPlanLight(brush, INKS, [mark], 'chosen', [])
+    expect(brush.drawn.filter(({ ink, pieces }) => ink === 'coral' && pieces.length > 0)).toHaveLength(2)
+  })
+
+  it('is filled as one where there are many chosen, so that a frame stays a frame', () => {
+    const marks = Array.from({ length: 200 }, () => planLightMark(down(20), undefined, plan, true))
+    const fills = (count: number) => {
+      const brush = new RecordedBrush()
+      drawPlanLight(brush, INKS, marks.slice(0, count), 'chosen', [])
+      return brush.drawn.filter(({ how }) => how === 'fill').length
+    }
+    expect([fills(3), fills(200)]).toEqual([3, 1])
+  })
+
+  it('is brighter where more of it is lit, in its own colour', () => {
+    desk.aim('12', 'Mark')
+    const fillAt = (level: number) => {
+      desk.level('12', 'intensity', level)
+      const brush = new RecordedBrush()
+      drawPlanLight(brush, INKS, [planLightMark(desk.seen(12), undefined, plan, true)], 'lit', [])
+      return brush.drawn.find(({ how }) => how === 'fill')
+    }
+    expect(fillAt(1)?.alpha).toBeGreaterThan(fillAt(0.2)?.alpha ?? 1)
+    expect(fillAt(1)?.ink).toMatch(/^rgb\(/)
+  })
+})
+
+describe('light in section', () => {
+  it('is a cone to the ends of its pool, seen edge on', () => {
+    const fixture = down(20)
+    const { from, pool } = sectionLightMark(fixture, section)
+    const radius = fixture.beam.lens.z * Math.tan(10 * DEGREE)
+    const [left, right] = pool ?? []
+    // The rim is looked at by 32 points, two of which lie on the level axis.
+    expect((right?.x ?? 0) - (left?.x ?? 0)).toBeCloseTo(2 * 40 * radius, 0)
+    expect(left?.y).toBeCloseTo(0, 9)
+    const brush = new RecordedBrush()
+    drawSectionLight(brush, INKS, [{ from, pool, to: from, isShort: false }], 'chosen')
+    const cone = brush.drawn.find(({ how }) => how === 'fill')
+    expect(cone?.pieces.map(({ kind }) => kind)).toEqual(['move', 'line', 'line', 'close'])
+  })
+})
+
+describe('the small picture of a palette', () => {
+  const sheet = { width: 130, height: 70 }
+  const picture = (fixtures: ReturnType<Desk['seen']>[], byIntensity: boolean) => {
+    const brush = new RecordedBrush()
+    drawFrontPicture(brush, INKS, { fixtures, venue: harbourHall, byIntensity }, sheet)
+    return brush.drawn
+  }
+
+  it('shows each light with its beam and pool inside its frame, upstage above downstage', () => {
+    const poolAt = (offset: number) => {
+      desk.aim('12', 'Mark', vec3(0, offset, 0))
+      const pool = picture([desk.seen(12)], false).find(({ how }) => how === 'fill')
+      const heights = pool?.pieces.flatMap(({ numbers: [, y] }) => (y === undefined ? [] : [y])) ?? []
+      return { top: Math.min(...heights), foot: Math.max(...heights) }
+    }
+    const [near, far] = [poolAt(-1), poolAt(4)]
+    expect(far.foot).toBeLessThan(near.top)
+    expect(far.top).toBeGreaterThan(0)
+    expect(near.foot).toBeLessThan(sheet.height)
+  })
+
+  it('lets some of very many stand for all, and draws dim light dim where that is asked for', () => {
+    desk.aim('12', 'Mark')
+    desk.level('12', 'intensity', 0.25)
+    const dim = desk.seen(12)
+    const pools = (drawn: ReturnType<typeof picture>) => drawn.filter(({ how }) => how === 'fill')
+    const crowd = pools(
+      picture(
+        Array.from({ length: 500 }, () => dim),
+        false,
+      ),
+    )
+    expect(crowd.length).toBeGreaterThan(20)
+    expect(crowd.length).toBeLessThan(40)
+    expect(pools(picture([dim], true))[0]?.alpha).toBeCloseTo((pools(picture([dim], false))[0]?.alpha ?? 0) / 4, 9)
+  })
+})

@@ -1,0 +1,98 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { nextTick } from 'vue'
+import { vec3 } from '#core/geometry/vector'
+import { openStores } from '../../tests/support/openStores'
+import { Desk } from '../../tests/support/smallShow'
+import { useClock } from './clock'
+import { useDesk } from './desk'
+import { useSelection } from './selection'
+import { useShow } from './show'
+
+let desk: Desk
+const panOf = (number: number) => useDesk().seen(desk.fixture(number))?.position.pose.pan ?? NaN
+const toldPan = (number: number) => useDesk().told(desk.fixture(number))?.position.pose.pan ?? NaN
+const turn = (degrees: number) =>
+  useDesk().tryOut(desk.fixtures('11, 12'), 'turnHeads', {
+    fixtures: desk.fixtures('11, 12'),
+    pan: { how: 'by', degrees },
+    tilt: null,
+  })
+
+beforeEach(() => {
+  vi.useFakeTimers()
+  desk = new Desk()
+  desk.aim('11-14', 'Bow')
+  openStores(desk)
+})
+afterEach(() => {
+  vi.useRealTimers()
+})
+
+describe('a change of the hand that is tried out', () => {
+  it('is seen at once, in no hand, and told a little later', async () => {
+    const before = panOf(11)
+    const [untouched] = [panOf(13)]
+    useSelection().set(desk.fixtures('11, 12'))
+    turn(10)
+    await nextTick()
+    turn(20)
+    await nextTick()
+    expect(panOf(11)).toBeCloseTo(before + 20, 9)
+    expect(panOf(13)).toBe(untouched)
+    expect(toldPan(11)).toBeCloseTo(before + 10, 9)
+    await vi.advanceTimersByTimeAsync(200)
+    expect(toldPan(11)).toBeCloseTo(before + 20, 9)
+    expect(useShow().view?.all.handValue).toBe(desk.show.all.handValue)
+  })
+
+  it('is put back by whoever tried it, and told at once', async () => {
+    const before = panOf(11)
+    const mine = turn(10)
+    const theirs = turn(30)
+    await nextTick()
+    useDesk().endTrial(mine)
+    expect(panOf(11)).toBeCloseTo(before + 30, 9)
+    useDesk().endTrial(theirs)
+    await nextTick()
+    expect([panOf(11), toldPan(11)]).toEqual([before, before])
+  })
+
+  it('lets go of an armed fan, as selecting others does', async () => {
+    useDesk().isFanArmed = true
+    turn(10)
+    expect(useDesk().isFanArmed).toBe(false)
+    useDesk().isFanArmed = true
+    useSelection().set(desk.fixtures('14'))
+    await nextTick()
+    expect(useDesk().isFanArmed).toBe(false)
+  })
+})
+
+describe('the light dragged over the stage', () => {
+  it('takes the selection to the place, without others, until it is dropped', () => {
+    useSelection().set(desk.fixtures('11'))
+    const others = panOf(12)
+    useDesk().aimDrag = { target: desk.choose.target('Mark'), offset: vec3(1, 0, 0) }
+    const point = useDesk().seen(desk.fixture(11))?.position.point
+    expect(point).toEqual({ x: 1, y: 2, z: 0 })
+    expect(panOf(12)).toBe(others)
+    useDesk().aimDrag = null
+    expect(useDesk().seen(desk.fixture(11))?.position.point).not.toEqual(point)
+  })
+})
+
+describe('the stage while something takes its time', () => {
+  it('stands between while the clock runs, and where it was sent afterwards', () => {
+    desk.do('setTake', { family: 'intensity', take: true })
+    desk.level('11', 'intensity', 1)
+    desk.record(1, 'Full', 'intensity')
+    desk.level('11', 'intensity', 0)
+    desk.now = 1000
+    desk.do('recallPalette', { palette: desk.choose.palette(1), fixtures: desk.fixtures('11'), seconds: 4 })
+    useShow().confirmed = desk.show
+    useClock().now = 2000
+    expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBeCloseTo(0.25, 9)
+    useClock().now = 6000
+    expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBe(1)
+  })
+})

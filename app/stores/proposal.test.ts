@@ -1,0 +1,84 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import { vec3 } from '#core/geometry/vector'
+import { openStores } from '../../tests/support/openStores'
+import { Desk } from '../../tests/support/smallShow'
+import { useCompared } from './compared'
+import { useMessages } from './messages'
+import { useProposal } from './proposal'
+import { useShow } from './show'
+
+let desk: Desk
+const moveMark = (settled = true) =>
+  useProposal().propose('moveTarget', { target: desk.choose.target('Mark'), position: vec3(1, 3, 0) }, settled)
+const cue = (number: number) => desk.choose.cue(1, number)
+
+/** Palette 1 on the mark, set in cue 1 for 11 and 12, in cue 2 for 13; dark in none. */
+beforeEach(() => {
+  desk = new Desk()
+  desk.do('setTake', { family: 'intensity', take: true })
+  desk.aim('11-13', 'Mark')
+  desk.record(1, 'Mark')
+  desk.do('clearHand', { families: ['position'], fixtures: null })
+  for (const [number, who] of [
+    [1, '11, 12'],
+    [2, '13'],
+  ] as const) {
+    desk.recall(who, 1)
+    desk.level(who, 'intensity', 1)
+    desk.cue(number)
+  }
+  openStores(desk)
+})
+
+describe('a proposed change', () => {
+  it('is drawn and told without being done, until it is put back', () => {
+    const proposal = useProposal()
+    moveMark()
+    expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1), cue(2)])
+    expect(proposal.drawn).not.toBe(desk.show)
+    expect(useShow().view?.all).toBe(desk.show.all)
+    proposal.putBack()
+    expect([proposal.current, proposal.drawn?.all]).toEqual([null, desk.show.all])
+  })
+
+  it('leaves out what is kept out of it, as it was, and lets it in again', () => {
+    const proposal = useProposal()
+    moveMark()
+    proposal.keepOut({ cues: [cue(2)] })
+    expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1)])
+    // What is carried into it from cue 1 stays too.
+    const held = proposal.current?.effects.held.map((value) => [
+      value.cue,
+      desk.show.all.fixture.get(value.fixture)?.number,
+    ])
+    expect(held?.sort()).toEqual([11, 12, 13].map((number) => [cue(2), number]))
+    proposal.keepOut({ cues: [] })
+    expect(proposal.current?.effects.held).toEqual([])
+  })
+
+  it('shows a cue before and after, until it is looked at once more', () => {
+    const proposal = useProposal()
+    moveMark()
+    proposal.look(cue(1))
+    const { before = [], after = [], around = [] } = useCompared().pictures ?? {}
+    const numbers = (fixtures: typeof before) => fixtures.map(({ rigged }) => rigged.fixture.number)
+    expect([numbers(before), numbers(after), numbers(around)]).toEqual([[11, 12], [11, 12], []])
+    expect(before[0]?.position.point).toEqual({ x: 0, y: 2, z: 0 })
+    expect(after[0]?.position.point).toEqual({ x: 1, y: 3, z: 0 })
+    proposal.look(cue(1))
+    expect(useCompared().pictures).toBeNull()
+  })
+
+  it('follows what others do meanwhile', () => {
+    moveMark()
+    desk.do('deleteCues', { cues: [cue(2)], later: 'change' })
+    useShow().confirmed = desk.show
+    expect(useProposal().current?.effects.cues).toHaveLength(1)
+  })
+
+  it('is nothing where it is refused, and the person is told why', async () => {
+    await useProposal().offerOrSay('deleteCues', { cues: [], later: 'change' })
+    expect(useProposal().current).toBeNull()
+    expect(useMessages().list.at(-1)).toMatchObject({ tone: 'trouble' })
+  })
+})
