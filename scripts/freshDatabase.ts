@@ -17,10 +17,14 @@ async function administer(cluster: string, statement: string): Promise<void> {
   }
 }
 
-/** Makes an empty database; `cluster` is the address of any database there. */
-export async function freshDatabase(cluster: string): Promise<FreshDatabase> {
+/**
+ * Makes an empty database, or one that begins as a copy of another to which nothing is connected;
+ * `cluster` is the address of any database there.
+ */
+export async function freshDatabase(cluster: string, copied?: FreshDatabase): Promise<FreshDatabase> {
   const name = `fresh_${randomUUID().replaceAll('-', '')}`
-  await administer(cluster, `create database ${name}`)
+  const template = copied ? ` template ${new URL(copied.address).pathname.slice(1)}` : ''
+  await administer(cluster, `create database ${name}${template}`)
   const address = new URL(cluster)
   address.pathname = `/${name}`
   return { address: address.href, drop: () => administer(cluster, `drop database ${name} with (force)`) }

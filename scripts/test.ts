@@ -55,10 +55,12 @@ async function tests(name: string, command: string, args: string[], env: NodeJS.
 async function runAll(): Promise<void> {
   const bin = (name: string) => `node_modules/.bin/${name}`
   ensureChromium(say)
-  await check('Lint', bin('eslint'), ['.'])
-  await check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
   await check('Prepare types', bin('nuxt'), ['prepare'])
-  await check('Types', bin('nuxt'), ['typecheck'])
+  await Promise.all([
+    check('Types', bin('nuxt'), ['typecheck']),
+    check('Lint', bin('eslint'), ['.']),
+    check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.']),
+  ])
   await tests(
     'Core and scripts',
     bin('vitest'),

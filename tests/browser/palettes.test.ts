@@ -1,7 +1,7 @@
 /** Palettes: found on their shelves, recorded with a mask, updated, edited in place, used, moved, made and taken out. */
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, expectAccessible, openDesk, select, test } from './app'
+import { aimOf, expect, expectAccessible, openDesk, record, select, test } from './app'
 
 const hand = (desk: Page) => desk.getByRole('complementary', { name: 'In hand' })
 const card = (desk: Page, name: RegExp) => desk.getByRole('button', { name })
@@ -202,4 +202,92 @@ test('makes many at once, finds duplicates, and travels in a sheet', async ({ de
   await other.getByRole('tab', { name: 'Gobo' }).click()
   await other.getByRole('searchbox', { name: 'Find a palette' }).fill('dots')
   await expect(card(other, /Dots$/)).toHaveCount(2)
+})
+
+test('a recall takes its time, in every window that is open or comes later', async ({ desk, context, url }) => {
+  const over = async (seconds: string) => {
+    await desk.getByLabel('Seconds a recall takes').fill(seconds)
+    await desk.getByLabel('Seconds a recall takes').press('Enter')
+  }
+  const pan = (page: Page) => aimOf(page, 12).getByRole('cell').first()
+  await select(desk, '12')
+  const before = await pan(desk).innerText()
+  await over('3000')
+  await card(desk, /^Palette 2 Dory stern/).click()
+  await expect(desk.getByText('In hand: 1 fixture, position and beam')).toBeVisible()
+  // It has hardly set out, here and in a window that is opened now.
+  await expect(pan(desk)).toHaveText(new RegExp(`^${before.slice(0, -2)}`))
+  const other = await context.newPage()
+  await openDesk(other, url)
+  await select(other, '12')
+  await expect(pan(other)).toHaveText(new RegExp(`^${before.slice(0, -2)}`))
+  await over('0')
+  await card(desk, /^Palette 2 Dory stern/).click()
+  await expect(pan(desk)).not.toHaveText(new RegExp(`^${before.slice(0, -2)}`))
+})
+
+test('takes fixtures out of a palette: what it holds before and after is seen first', async ({ desk }) => {
+  await select(desk, '11')
+  await menu(desk, 5, 'Remove the selected 1')
+  await expect(proposal(desk)).toContainText(/Remove everything of fixture 11 from Net loft door; \d+ cue values stay/)
+  const table = proposal(desk).getByRole('table', { name: 'What the palette holds before and after' })
+  await expect(table.getByRole('row', { name: /^11 position at Net loft door taken out/ })).toBeVisible()
+  await expect(table.getByRole('row', { name: /^12 position at Net loft door at Net loft door/ })).toBeVisible()
+  await expectAccessible(desk)
+  await desk.keyboard.press('Escape')
+  await expect(proposal(desk)).toBeHidden()
+  await expect(card(desk, /^Palette 5 Net loft door/)).toContainText('6 fixtures')
+  await menu(desk, 5, 'Remove the selected 1')
+  await proposal(desk).getByRole('button', { name: 'Keep' }).click()
+  await undone(desk, /^Undo: remove everything of fixture 11/)
+})
+
+test('spreads a group by rule, and whoever joins it is spread with it', async ({ desk }) => {
+  await menu(desk, 4, 'Look inside …')
+  const panel = desk.getByRole('complementary', { name: 'Palette 4' })
+  await panel.getByRole('button', { name: 'Spread a group …' }).click()
+  await panel.getByLabel('Group to spread').selectOption('Mid bar profiles')
+  await panel.getByLabel('Line or ring to spread along').selectOption('Shore line')
+  await panel.getByRole('radio', { name: 'parallel' }).click()
+  await panel.getByRole('button', { name: 'Spread', exact: true }).click()
+  await proposal(desk).getByRole('button', { name: 'Keep' }).click()
+  await expect(panel).toContainText('Mid bar profiles spread along Shore line, parallel.')
+  await expect(panel.getByRole('row', { name: /^12 position at Shore line 0 % along/ })).toBeVisible()
+  await expect(panel.getByRole('row', { name: /^17 position at Shore line 100 % along/ })).toBeVisible()
+  await panel.getByRole('button', { name: 'Keep the places, drop the rule' }).click()
+  await undone(desk, /^Undo: /)
+  await expect(panel.getByRole('button', { name: 'Spread a group …' })).toBeVisible()
+})
+
+test('splits a palette by groups, and its cues use the parts', async ({ desk }) => {
+  await menu(desk, 5, 'Look inside …')
+  const panel = desk.getByRole('complementary', { name: 'Palette 5' })
+  await panel.getByRole('button', { name: 'Copy or split' }).click()
+  await desk.getByRole('checkbox', { name: 'Mid bar profiles' }).check()
+  await desk.getByRole('button', { name: 'Split by 1 group' }).click()
+  await expect(proposal(desk)).toContainText('Split Net loft door into 1 palette')
+  await proposal(desk).getByRole('button', { name: 'Keep' }).click()
+  await undone(desk, /^Undo: split Net loft door into 1 palette/)
+  await expect(card(desk, /^Palette \d+ Net loft door, Mid bar profiles/)).toContainText('5 fixtures')
+  await expect(card(desk, /^Palette 5 Net loft door/)).toContainText('1 fixture')
+})
+
+test('a palette is what everything rests at, and what highlight shows', async ({ desk }) => {
+  await select(desk, '51')
+  await hand(desk).getByLabel('zoom in degrees').fill('3')
+  await hand(desk).getByLabel('zoom in degrees').press('Enter')
+  await record(desk, 'palette', { shelf: 'beam', number: '90', name: 'Narrow' })
+  await desk.getByRole('tab', { name: 'Beam' }).click()
+  await menu(desk, 90, 'Look inside …')
+  const panel = desk.getByRole('complementary', { name: 'Palette 90' })
+  await panel.getByRole('button', { name: 'Everything rests at it' }).click()
+  await expect(panel.getByRole('button', { name: 'Everything rests at it' })).toHaveAttribute('aria-pressed', 'true')
+  await panel.getByRole('button', { name: 'Back to the hand' }).click()
+  await menu(desk, 90, 'Take it off again')
+  await expect(desk.getByText('In hand: ')).toBeHidden()
+  await expect(hand(desk).getByLabel('zoom in degrees')).toHaveValue('3.0')
+  await menu(desk, 90, 'Look inside …')
+  await panel.getByRole('button', { name: 'Everything rests at it' }).click()
+  await panel.getByRole('button', { name: 'Highlight shows it' }).click()
+  await undone(desk, /^Undo: /)
 })

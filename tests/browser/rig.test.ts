@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { drag, expect, expectAccessible, middle, openDesk, test } from './app'
+import { drag, expect, expectAccessible, middle, openDesk, select, test } from './app'
 
 const panel = (page: Page) => page.getByRole('complementary', { name: 'Properties' })
 const proposal = (page: Page) => page.getByRole('region', { name: 'Proposed change' })
@@ -254,4 +254,21 @@ test('is accessible in every part and both themes', async ({ desk }) => {
     }
     await desk.getByRole('link', { name: 'Focus' }).click()
   }
+})
+
+test('the universe map shows what goes out, as it changes', async ({ desk, context, url }) => {
+  await desk.getByRole('link', { name: 'Rig' }).click()
+  await desk.getByRole('link', { name: 'Patch' }).click()
+  await desk.getByRole('button', { name: 'Show levels' }).click()
+  const channels = desk.getByRole('img', { name: /^Fixture 1, channels 1 to/ }).locator('title')
+  await expect(channels).toHaveText(/^(\d+ )+\d+$/)
+  const before = await channels.textContent()
+  const other = await context.newPage()
+  await openDesk(other, url)
+  await select(other, '1')
+  await other.getByLabel('pan in degrees').fill('100')
+  await other.getByLabel('pan in degrees').press('Enter')
+  await expect(channels).not.toHaveText(before ?? '')
+  await other.keyboard.press('Control+z')
+  await expect(channels).toHaveText(before ?? '')
 })

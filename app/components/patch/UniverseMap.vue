@@ -97,6 +97,7 @@ const grid = computed(() => {
         class="cursor-pointer"
         @click="emit('select', span.fixture, $event.shiftKey || $event.ctrlKey || $event.metaKey)"
       >
+        <title v-if="levels">{{ levels.subarray(span.first - 1, span.last).join(' ') }}</title>
         <rect
           v-for="(run, i) in span.runs"
           :key="i"

@@ -7,6 +7,7 @@ import { maskInWords, shelfMaskOf } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/numbers'
 import { SHELF_FILTERS, SHELF_SIZES, usePaletteDesk } from '../../stores/paletteDesk'
+import { useMessages } from '../../stores/messages'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import FloatingPanel from '../shell/FloatingPanel.vue'
@@ -17,11 +18,16 @@ const wanted = defineModel<string>({ required: true })
 const store = useShow()
 const shelves = usePaletteDesk()
 const selection = useSelection()
+const messages = useMessages()
 
 function setTime(event: Event) {
-  const typed = event.target instanceof HTMLInputElement ? event.target.value : ''
-  const seconds = numberTyped(typed)
-  shelves.recallTime = seconds !== null && seconds >= 0 && seconds <= 600 ? seconds : null
+  if (!(event.target instanceof HTMLInputElement)) return
+  const typed = event.target.value.trim()
+  const seconds = typed === '' ? null : numberTyped(typed)
+  const isUnderstood = typed === '' || (seconds !== null && seconds >= 0 && seconds <= 3600)
+  if (isUnderstood) shelves.recallTime = seconds
+  else messages.say('A recall takes 0 to 3600 seconds; empty for what the palette says.', 'trouble')
+  event.target.value = String(shelves.recallTime ?? '')
 }
 
 const ICONS = { list: List, cards: LayoutGrid, large: Square } as const
