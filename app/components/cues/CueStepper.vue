@@ -27,40 +27,37 @@ defineExpose({ step })
     role="group"
     aria-label="Cue on stage"
   >
-    <button
-      type="button"
+    <IconButton
+      :icon="ChevronLeft"
+      :size="15"
       class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
       :disabled="at <= 0"
       aria-label="Previous cue"
       title="Previous cue (Page up)"
       @click="step(-1)"
-    >
-      <ChevronLeft :size="15" />
-    </button>
+    />
     <p class="min-w-0 truncate lg:min-w-36 px-1 text-center text-sm" aria-live="polite">
       <template v-if="current"
         ><span class="font-mono text-coral">{{ current.cue.number }}</span> {{ current.cue.name }}</template
       >
       <template v-else><span class="text-mist">No cue on stage</span></template>
     </p>
-    <button
-      type="button"
+    <IconButton
+      :icon="ChevronRight"
+      :size="15"
       class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
       :disabled="at >= list.cues.length - 1"
       aria-label="Next cue"
       title="Next cue (Page down)"
       @click="step(1)"
-    >
-      <ChevronRight :size="15" />
-    </button>
-    <button
-      type="button"
+    />
+    <IconButton
+      :icon="Play"
+      :size="13"
       class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail"
       aria-label="Go, in the cue’s own times"
       title="Go, in the cue’s own times (Ctrl Enter)"
       @click="list && store.send('goOn', { list: list.id })"
-    >
-      <Play :size="13" />
-    </button>
+    />
   </div>
 </template>

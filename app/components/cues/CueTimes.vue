@@ -81,14 +81,13 @@ function takeAway({ time, fixtures }: { time: CueTime; fixtures: FixtureId[] | n
     <p v-for="line in lines" :key="line.whom + line.words" class="flex items-center gap-2 py-0.5 text-sm">
       <span class="min-w-0 truncate text-mist">{{ line.whom }}</span>
       <span class="ml-auto shrink-0 font-mono">{{ line.words }}</span>
-      <button
-        type="button"
+      <IconButton
+        :icon="X"
+        :size="13"
         class="text-haze hover:text-sail"
         :aria-label="`No own time for ${line.whom}`"
         @click="takeAway(line)"
-      >
-        <X :size="13" />
-      </button>
+      />
     </p>
     <button
       v-if="!isAdding"

@@ -5,14 +5,14 @@ import { pictureOf } from '#core/cues/onStage'
 import { placeOfCue, stateAt } from '#core/cues/tracking'
 import { metresInWords } from '#core/refocus/words'
 import { valueInWords } from '#core/refocus/paletteLines'
-import { looseValues, type LooseValue, type Near } from '#core/refocus/looseValues'
+import type { LooseValue, Near } from '#core/refocus/looseValues'
 import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { cuePicture } from '../../composables/comparedCue'
-import { numberTyped } from '../../composables/numbers'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useCompared } from '../../stores/compared'
+import { useLooseValues } from '../../stores/looseValues'
 import { useProposal } from '../../stores/proposal'
 
 const props = defineProps<{ show: Show }>()
@@ -20,19 +20,12 @@ const compared = useCompared()
 const cues = useCueDesk()
 const proposal = useProposal()
 
-const metres = ref('0.5')
-const degrees = ref('3')
-const percent = ref('5')
+const found = useLooseValues()
 const families = ref<readonly Family[]>(FAMILIES.filter((family) => family !== 'intensity'))
-const limits = computed(() => ({
-  metres: Math.max(0, numberTyped(metres.value) ?? 0),
-  degrees: Math.max(0, numberTyped(degrees.value) ?? 0),
-  part: Math.max(0, numberTyped(percent.value) ?? 0) / 100,
-}))
 
 const keyOf = ({ cue, fixture, family }: LooseValue) => `${cue} ${fixture} ${family}`
 const loose = computed(() =>
-  looseValues(props.show, limits.value)
+  found.all
     .filter(({ family }) => families.value.includes(family))
     .map((value) => ({
       value,
@@ -121,9 +114,9 @@ function find({ cue, fixture, family }: LooseValue) {
       <div class="mt-2 flex gap-1.5">
         <label v-for="(name, i) in ['within, m', 'degrees', '% of range']" :key="name" class="flex-1">
           <span class="block truncate text-xs text-haze">{{ name }}</span>
-          <input v-if="i === 0" v-model="metres" class="field" inputmode="decimal" />
-          <input v-else-if="i === 1" v-model="degrees" class="field" inputmode="decimal" />
-          <input v-else v-model="percent" class="field" inputmode="decimal" />
+          <input v-if="i === 0" v-model="found.metres" class="field" inputmode="decimal" />
+          <input v-else-if="i === 1" v-model="found.degrees" class="field" inputmode="decimal" />
+          <input v-else v-model="found.percent" class="field" inputmode="decimal" />
         </label>
       </div>
       <div class="mt-2 flex flex-wrap gap-1" role="group" aria-label="Families looked at">

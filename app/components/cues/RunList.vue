@@ -88,33 +88,30 @@ function master(event: Event) {
       />
     </label>
     <div class="flex shrink-0 gap-1">
-      <button
-        type="button"
+      <IconButton
+        :icon="SkipBack"
+        :size="15"
         class="quiet-button px-2 py-1.5"
         aria-label="Back"
         :title="isMain ? 'Back (Ctrl Backspace)' : 'Back'"
         @click="send('goBack')"
-      >
-        <SkipBack :size="15" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
+      />
+      <IconButton
+        :icon="Pause"
+        :size="15"
         class="quiet-button px-2 py-1.5"
         aria-label="Pause"
         :disabled="isPaused"
         @click="send('pauseList')"
-      >
-        <Pause :size="15" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
+      />
+      <IconButton
+        :icon="Square"
+        :size="13"
         class="quiet-button px-2 py-1.5"
         aria-label="Release"
         title="Leaves the stage in 2 s"
         @click="release"
-      >
-        <Square :size="13" aria-hidden="true" />
-      </button>
+      />
       <button
         type="button"
         class="flex items-center gap-1 px-3 py-1.5"

@@ -3,30 +3,28 @@
 import { onClickOutside } from '@vueuse/core'
 import { Minus, Plus, Replace, Settings2 } from '@lucide/vue'
 import { computed, ref, useTemplateRef } from 'vue'
-import { looseValues, USUAL_LIMITS } from '#core/refocus/looseValues'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { cueCounts } from '#core/palettes/use'
 import { FAMILIES } from '#core/show/families'
 import { asPaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useCueDesk, SHEET_ZOOMS } from '../../stores/cueDesk'
+import { useLooseValues } from '../../stores/looseValues'
 import { useShow } from '../../stores/show'
 import ListMenu from './ListMenu.vue'
 
 const props = defineProps<{ show: Show; trouble: string | null }>()
 const desk = useCueDesk()
 const store = useShow()
+const loose = useLooseValues()
 const isOpen = ref(false)
 const menu = useTemplateRef<HTMLElement>('menu')
 onClickOutside(menu, () => (isOpen.value = false))
 
-const near = computed(
-  () => looseValues(props.show, USUAL_LIMITS).filter(({ family, near: to }) => to && family !== 'intensity').length,
-)
 const held = computed(() => [...props.show.all.cueValue.values()].filter(({ mark }) => mark === 'held').length)
 const used = computed(() => palettesInOrder(props.show).filter(({ id }) => (cueCounts(props.show).get(id) ?? 0) > 0))
 const looseWords = computed(() => {
-  const parts = [`${near.value} loose`]
+  const parts = [`${loose.beside} loose`]
   if (held.value > 0) parts.push(`${held.value} held`)
   return parts.join(', ')
 })
@@ -62,19 +60,16 @@ async function addList() {
       </button>
     </div>
     <div ref="menu" class="relative flex gap-1">
-      <button
-        type="button"
+      <IconButton
+        :icon="Settings2"
+        :size="14"
         class="chip px-1.5"
         aria-label="Settings of this list"
         :aria-expanded="isOpen"
         :disabled="!desk.list"
         @click="isOpen = !isOpen"
-      >
-        <Settings2 :size="14" aria-hidden="true" />
-      </button>
-      <button type="button" class="chip px-1.5" aria-label="Add a cue list" @click="addList">
-        <Plus :size="14" aria-hidden="true" />
-      </button>
+      />
+      <IconButton :icon="Plus" :size="14" class="chip px-1.5" aria-label="Add a cue list" @click="addList" />
       <div
         v-if="isOpen && desk.list"
         class="absolute top-full left-0 z-30 mt-1 rounded-lg border border-rule-2 bg-plank p-3 shadow-lg shadow-night/60"
@@ -119,43 +114,40 @@ async function addList() {
       <button
         type="button"
         class="chip"
-        :class="desk.panel === 'loose' ? 'chip-on' : near > 0 ? 'border-coral/60 text-coral' : ''"
+        :class="desk.panel === 'loose' ? 'chip-on' : loose.beside > 0 ? 'border-coral/60 text-coral' : ''"
         :aria-pressed="desk.panel === 'loose'"
         @click="desk.panel = desk.panel === 'loose' ? 'detail' : 'loose'"
       >
         {{ looseWords }}
       </button>
-      <button
-        type="button"
+      <IconButton
+        :icon="Replace"
+        :size="14"
         class="chip px-1.5"
         :class="desk.panel === 'replace' ? 'chip-on' : ''"
         aria-label="Find and replace"
         title="Find and replace"
         :aria-pressed="desk.panel === 'replace'"
         @click="desk.panel = desk.panel === 'replace' ? 'detail' : 'replace'"
-      >
-        <Replace :size="14" aria-hidden="true" />
-      </button>
+      />
       <div class="flex items-center rounded-lg border border-rule-2 bg-deck p-0.5" role="group" aria-label="How near">
-        <button
-          type="button"
+        <IconButton
+          :icon="Minus"
+          :size="14"
           class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
           aria-label="Further, to see the show"
           :disabled="desk.zoom === 0"
           @click="desk.zoomBy(-1)"
-        >
-          <Minus :size="14" aria-hidden="true" />
-        </button>
+        />
         <span class="w-14 text-center text-xs text-mist">{{ desk.size.name }}</span>
-        <button
-          type="button"
+        <IconButton
+          :icon="Plus"
+          :size="14"
           class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
           aria-label="Nearer, to see values"
           :disabled="desk.zoom === SHEET_ZOOMS.length - 1"
           @click="desk.zoomBy(1)"
-        >
-          <Plus :size="14" aria-hidden="true" />
-        </button>
+        />
       </div>
     </div>
   </div>

@@ -51,14 +51,13 @@ const problems = computed(() => (props.table.reading.kind === 'unknown' ? [] : p
     <header class="flex items-baseline gap-3 border-b border-rule px-3 py-2">
       <h3 class="font-semibold">{{ table.name }}</h3>
       <p class="flex-1" :class="table.reading.kind === 'unknown' ? 'text-coral' : 'text-mist'">{{ summary }}</p>
-      <button
-        type="button"
+      <IconButton
+        :icon="X"
+        :size="15"
         class="text-mist hover:text-sail"
         :aria-label="`Leave ${table.name} out`"
         @click="emit('drop')"
-      >
-        <X :size="15" />
-      </button>
+      />
     </header>
     <table v-if="problems.length" class="w-full text-sm">
       <caption class="sr-only">

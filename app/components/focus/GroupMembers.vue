@@ -53,15 +53,14 @@ const reorder = useReorder(() => props.group.members, keep)
           <span class="min-w-0 truncate text-mist">{{ member.name }}</span>
         </button>
         <GripVertical :size="13" class="shrink-0 cursor-grab text-haze" aria-hidden="true" />
-        <button
-          type="button"
+        <IconButton
+          :icon="X"
+          :size="13"
           class="rounded p-1 text-haze hover:text-sail disabled:opacity-40"
           :disabled="members.length === 1"
           :aria-label="`Take fixture ${member.number} out of the group`"
           @click="keep(group.members.filter((id) => id !== member.id))"
-        >
-          <X :size="13" aria-hidden="true" />
-        </button>
+        />
       </li>
     </ol>
     <div class="flex gap-1.5">

@@ -103,17 +103,16 @@ const setLevel = (number: number) =>
           <template #button><Import :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Take</template>
           <template #default="{ close }"><TakePanel :show="show" :close="close" /></template>
         </FloatingPanel>
-        <button
-          type="button"
+        <IconButton
+          :icon="EyeOff"
+          :size="14"
           class="chip ml-auto flex items-center px-1.5"
           :class="blind.isBlind.value ? 'chip-on' : ''"
           :aria-pressed="blind.isBlind.value"
           aria-label="Blind"
           title="Blind: work on without touching what the stage shows"
           @click="blind.set(!blind.isBlind.value)"
-        >
-          <EyeOff :size="14" aria-hidden="true" />
-        </button>
+        />
       </div>
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto">

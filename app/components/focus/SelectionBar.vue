@@ -79,37 +79,34 @@ function part(by: Pattern | null) {
         :disabled="selection.whole.length < 2"
         @part="part"
       />
-      <button
-        type="button"
+      <IconButton
+        :icon="Plus"
+        :size="13"
         class="chip ml-auto px-1.5"
         :class="selection.isAdding ? 'chip-on' : ''"
         aria-label="Presses add to the selection"
         title="Presses add to the selection, as with Shift"
         :aria-pressed="selection.isAdding"
         @click="selection.isAdding = !selection.isAdding"
-      >
-        <Plus :size="13" aria-hidden="true" />
-      </button>
-      <button
-        type="button"
+      />
+      <IconButton
+        :icon="Undo2"
+        :size="13"
         class="chip px-1.5"
         :disabled="!selection.before"
         aria-label="Selection before this one"
         :title="`Back to ${written(selection.before)} (${keys.keys.get('last selection')})`"
         @click="selection.goBack()"
-      >
-        <Undo2 :size="13" aria-hidden="true" />
-      </button>
-      <button
+      />
+      <IconButton
         v-if="selection.after"
-        type="button"
+        :icon="Redo2"
+        :size="13"
         class="chip px-1.5"
         aria-label="Selection after this one"
         :title="`On to ${written(selection.after)} (${keys.keys.get('next selection')})`"
         @click="selection.goOn()"
-      >
-        <Redo2 :size="13" aria-hidden="true" />
-      </button>
+      />
     </div>
     <div
       v-if="selection.whole.length > 1"
@@ -118,30 +115,28 @@ function part(by: Pattern | null) {
       role="group"
       aria-label="Subset"
     >
-      <button
-        type="button"
+      <IconButton
+        :icon="ChevronLeft"
+        :size="15"
         class="px-1.5 py-1 text-mist hover:text-sail"
         aria-label="Previous subset"
         :title="`Previous (${keys.keys.get('previous subset')})`"
         @click="selection.stepBy(-1)"
-      >
-        <ChevronLeft :size="15" aria-hidden="true" />
-      </button>
+      />
       <p class="min-w-0 flex-1 truncate text-center text-sm" aria-live="polite">
         <span :class="selection.step === null ? 'text-mist' : 'font-semibold text-coral'">{{ where }}</span>
         <span v-if="selection.step !== null" class="text-mist"
           >, {{ selection.fixtures.length === 1 ? '1 fixture' : `${selection.fixtures.length} fixtures` }}</span
         >
       </p>
-      <button
-        type="button"
+      <IconButton
+        :icon="ChevronRight"
+        :size="15"
         class="px-1.5 py-1 text-mist hover:text-sail"
         aria-label="Next subset"
         :title="`Next (${keys.keys.get('next subset')})`"
         @click="selection.stepBy(1)"
-      >
-        <ChevronRight :size="15" aria-hidden="true" />
-      </button>
+      />
       <button
         v-if="selection.step !== null"
         type="button"

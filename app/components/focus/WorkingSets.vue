@@ -65,14 +65,13 @@ function toggle(id: (typeof sets.value)[number]['id']) {
         <span class="min-w-0 truncate">{{ set.name }}</span>
         <span class="ml-auto font-mono text-xs text-haze">{{ set.count }}</span>
       </button>
-      <button
-        type="button"
+      <IconButton
+        :icon="Trash2"
+        :size="13"
         class="rounded p-1 text-haze hover:text-coral"
         :aria-label="`Take out working set ${set.name}`"
         @click="store.send('deleteWorkingSet', { workingSet: set.id })"
-      >
-        <Trash2 :size="13" aria-hidden="true" />
-      </button>
+      />
     </div>
   </section>
 </template>

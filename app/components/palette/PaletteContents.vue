@@ -53,15 +53,14 @@ function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute
         <span role="cell" class="truncate text-mist">{{ ATTRIBUTE_NAMES[line.attribute] }}</span>
         <span role="cell" class="truncate" :title="line.value">{{ line.value }}</span>
         <span role="cell">
-          <button
+          <IconButton
             v-if="line.fixture"
-            type="button"
+            :icon="X"
+            :size="12"
             class="rounded text-haze opacity-0 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100"
             :aria-label="`Take ${ATTRIBUTE_NAMES[line.attribute]} of ${line.whom} out`"
             @click="remove(line)"
-          >
-            <X :size="12" aria-hidden="true" />
-          </button>
+          />
         </span>
       </div>
       <p v-if="lines.length > MOST" class="text-sm text-haze">and {{ lines.length - MOST }} more</p>

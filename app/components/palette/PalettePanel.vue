@@ -70,14 +70,13 @@ async function setTime(text: string): Promise<string | null> {
       <h2 class="min-w-0 truncate font-semibold">
         <span class="font-normal text-mist">{{ palette.number }}</span> {{ palette.name }}
       </h2>
-      <button
-        type="button"
+      <IconButton
+        :icon="X"
+        :size="15"
         class="ml-auto rounded p-1 text-mist hover:text-sail"
         aria-label="Back to the hand"
         @click="shelves.close()"
-      >
-        <X :size="15" aria-hidden="true" />
-      </button>
+      />
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto">
       <section class="flex flex-col gap-2 border-b border-rule px-3 py-2.5" aria-label="What it is">

@@ -57,14 +57,13 @@ const layers = computed(() =>
       >
         <component :is="layer.locked ? Lock : LockOpen" :size="14" />
       </button>
-      <button
-        type="button"
+      <IconButton
+        :icon="Trash2"
+        :size="14"
         class="chip p-1"
         :aria-label="`Take out the layer ${layer.name}; its pieces stay`"
         @click="store.send('deleteLayer', { layer: id })"
-      >
-        <Trash2 :size="14" />
-      </button>
+      />
     </li>
   </ul>
   <form class="flex items-end gap-2" aria-label="New layer" @submit.prevent="send">

@@ -13,9 +13,14 @@ const emit = defineEmits<{ close: [] }>()
         <h2 class="truncate text-lg font-semibold">{{ title }}</h2>
         <p v-if="note" class="text-sm text-haze">{{ note }}</p>
       </div>
-      <button type="button" class="chip shrink-0 p-1" aria-label="Close" title="Close (Esc)" @click="emit('close')">
-        <X :size="14" />
-      </button>
+      <IconButton
+        :icon="X"
+        :size="14"
+        class="chip shrink-0 p-1"
+        aria-label="Close"
+        title="Close (Esc)"
+        @click="emit('close')"
+      />
     </header>
     <div class="relative flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-4 pb-4" data-narrow><slot /></div>
   </div>

@@ -83,15 +83,14 @@ async function addSolid(event: Event) {
   >
     <legend class="float-left flex w-full items-center justify-between text-sm font-semibold">
       {{ kindName(solid) }}
-      <button
+      <IconButton
         v-if="solids.length > 1"
-        type="button"
+        :icon="Trash2"
+        :size="14"
         class="text-haze hover:text-sail"
         :aria-label="`Take out solid ${i + 1}`"
         @click="keepSolids(solids.filter((_, j) => j !== i))"
-      >
-        <Trash2 :size="14" />
-      </button>
+      />
     </legend>
     <SolidFields :solid="solid" :keep="(next) => put(i, next)" />
     <div class="grid grid-cols-4 gap-2">

@@ -64,14 +64,13 @@ function addZone() {
   >
     <div class="flex items-end gap-2">
       <TextField class="flex-1" label="Level" :shown="level.name" :keep="(name) => putLevel(i, { name })" />
-      <button
-        type="button"
+      <IconButton
+        :icon="Trash2"
+        :size="14"
         class="chip p-1"
         :aria-label="`Take out ${level.name}`"
         @click="change({ levels: venue.levels.filter((_, j) => j !== i) })"
-      >
-        <Trash2 :size="14" />
-      </button>
+      />
     </div>
     <div class="grid grid-cols-3 gap-2">
       <NumberField label="Height" unit="m" :value="level.height" :keep="(height) => putLevel(i, { height })" />
@@ -105,14 +104,13 @@ function addZone() {
   >
     <div class="flex items-end gap-2">
       <TextField class="flex-1" label="Keep clear" :shown="zone.name" :keep="(name) => putZone(i, { name })" />
-      <button
-        type="button"
+      <IconButton
+        :icon="Trash2"
+        :size="14"
         class="chip p-1"
         :aria-label="`Take out ${zone.name}`"
         @click="change({ keepClear: venue.keepClear.filter((_, j) => j !== i) })"
-      >
-        <Trash2 :size="14" />
-      </button>
+      />
     </div>
     <OutlineField
       :label="`Outline of ${zone.name}`"

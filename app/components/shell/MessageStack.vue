@@ -32,14 +32,13 @@ function act(message: Message, run: () => void) {
       >
         {{ action.label }}
       </button>
-      <button
-        type="button"
+      <IconButton
+        :icon="X"
+        :size="15"
         class="ml-1 shrink-0 text-mist hover:text-sail"
         aria-label="Close"
         @click="messages.drop(message.id)"
-      >
-        <X :size="15" />
-      </button>
+      />
     </div>
   </div>
 </template>

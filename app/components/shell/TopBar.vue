@@ -61,16 +61,15 @@ const ROOMS = [
         >
         <span class="key hidden xl:inline" aria-hidden="true">Ctrl Z</span>
       </button>
-      <button
-        type="button"
+      <IconButton
+        :icon="Redo2"
+        :size="14"
         class="pill flex items-center px-2"
         :disabled="!steps.nextRedo"
         aria-label="Redo"
         :title="steps.nextRedo ? `Redo: ${steps.nextRedo.label} (Ctrl Shift Z)` : 'Nothing to redo'"
         @click="steps.redo()"
-      >
-        <Redo2 :size="14" aria-hidden="true" />
-      </button>
+      />
     </div>
   </header>
 </template>

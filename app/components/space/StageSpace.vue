@@ -83,12 +83,22 @@ defineExpose({
       </button>
     </div>
     <div class="absolute right-3 bottom-3 flex flex-col gap-1" role="group" aria-label="Distance">
-      <button type="button" class="chip p-1" title="Nearer (+)" aria-label="Nearer" @click="space?.zoomBy(1.25)">
-        <Plus :size="14" />
-      </button>
-      <button type="button" class="chip p-1" title="Further (−)" aria-label="Further" @click="space?.zoomBy(0.8)">
-        <Minus :size="14" />
-      </button>
+      <IconButton
+        :icon="Plus"
+        :size="14"
+        class="chip p-1"
+        title="Nearer (+)"
+        aria-label="Nearer"
+        @click="space?.zoomBy(1.25)"
+      />
+      <IconButton
+        :icon="Minus"
+        :size="14"
+        class="chip p-1"
+        title="Further (−)"
+        aria-label="Further"
+        @click="space?.zoomBy(0.8)"
+      />
     </div>
   </div>
 </template>

@@ -100,15 +100,30 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
       </template>
     </div>
     <div class="absolute right-3 bottom-9 flex flex-col gap-1" role="group" aria-label="Plan view">
-      <button type="button" class="chip p-1" title="Nearer (+)" aria-label="Nearer" @click="view.zoomIn">
-        <Plus :size="14" />
-      </button>
-      <button type="button" class="chip p-1" title="Further (−)" aria-label="Further" @click="view.zoomOut">
-        <Minus :size="14" />
-      </button>
-      <button type="button" class="chip p-1" title="Fit the stage (F)" aria-label="Fit the stage" @click="view.fit">
-        <Maximize :size="14" />
-      </button>
+      <IconButton
+        :icon="Plus"
+        :size="14"
+        class="chip p-1"
+        title="Nearer (+)"
+        aria-label="Nearer"
+        @click="view.zoomIn"
+      />
+      <IconButton
+        :icon="Minus"
+        :size="14"
+        class="chip p-1"
+        title="Further (−)"
+        aria-label="Further"
+        @click="view.zoomOut"
+      />
+      <IconButton
+        :icon="Maximize"
+        :size="14"
+        class="chip p-1"
+        title="Fit the stage (F)"
+        aria-label="Fit the stage"
+        @click="view.fit"
+      />
     </div>
   </div>
 </template>

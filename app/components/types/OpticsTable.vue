@@ -40,9 +40,10 @@ function add() {
       <p class="pb-1 text-right font-mono text-sm text-mist">
         {{ Math.round(illuminance(row.candela, 0, TRIAL_THROW)) }} lux
       </p>
-      <button
+      <IconButton
         v-if="optics.length > 1"
-        type="button"
+        :icon="Trash2"
+        :size="14"
         class="chip p-1"
         :aria-label="`Take out row ${i + 1} of the zoom table`"
         @click="
@@ -51,9 +52,7 @@ function add() {
             0,
           )
         "
-      >
-        <Trash2 :size="14" />
-      </button>
+      />
     </div>
     <div class="flex items-center justify-between">
       <button type="button" class="chip flex items-center gap-1" @click="add"><Plus :size="14" />Wider row</button>

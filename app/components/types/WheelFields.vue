@@ -35,9 +35,13 @@ function recolour(index: number, event: Event) {
         :keep="(name) => keep({ ...wheel, name })"
       />
       <button type="button" class="chip flex items-center gap-1" @click="add"><Plus :size="14" />Slot</button>
-      <button type="button" class="chip ml-auto p-1" :aria-label="`Take out ${wheel.name}`" @click="emit('remove')">
-        <Trash2 :size="14" />
-      </button>
+      <IconButton
+        :icon="Trash2"
+        :size="14"
+        class="chip ml-auto p-1"
+        :aria-label="`Take out ${wheel.name}`"
+        @click="emit('remove')"
+      />
     </div>
     <ol class="grid grid-cols-2 gap-x-4 gap-y-1.5 xl:grid-cols-3">
       <li v-for="(slot, i) in wheel.slots" :key="i" class="flex items-end gap-1.5">
@@ -59,15 +63,14 @@ function recolour(index: number, event: Event) {
           :options="PATTERNS"
           :keep="(pattern) => put(i, { pattern })"
         />
-        <button
+        <IconButton
           v-if="wheel.slots.length > 2"
-          type="button"
+          :icon="Trash2"
+          :size="13"
           class="chip p-1"
           :aria-label="`Take out slot ${i}`"
           @click="keep({ ...wheel, slots: wheel.slots.filter((_, j) => j !== i) })"
-        >
-          <Trash2 :size="13" />
-        </button>
+        />
       </li>
     </ol>
   </fieldset>

@@ -3,7 +3,7 @@
  * layers of the set. Types of before get an optics table and a mode worked out from their zoom
  * range and their number of channels.
  */
-import type { Knex } from 'knex'
+import { forward } from './forward'
 import { journalledField } from './journalledField'
 
 const ATTRIBUTES = `'intensity','position','zoom','edge','iris','red','green','blue','colourWheel','gobo','gobo2','shutterTop','shutterRight','shutterBottom','shutterLeft'`
@@ -59,12 +59,4 @@ const STATEMENTS = [
   `alter table set_piece add column layer text, add ${TO('layer', 'layer')}`,
 ]
 
-export async function up(knex: Knex): Promise<void> {
-  // Rows changed below carry deferred checks, which would keep the tables from being altered.
-  await knex.raw('set constraints all immediate')
-  for (const statement of STATEMENTS) await knex.raw(statement)
-}
-
-export async function down(): Promise<void> {
-  throw new Error('migrations only go forward')
-}
+export const { up, down } = forward(STATEMENTS)

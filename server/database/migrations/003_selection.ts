@@ -2,7 +2,7 @@
  * What selecting works on: colours and patterns of groups, working sets, what a person has set to
  * work by (neutral, blind, highlight) and the fixtures they bring out to be seen.
  */
-import type { Knex } from 'knex'
+import { forward } from './forward'
 import { journalledField } from './journalledField'
 
 const KEY = `show_id text not null references show (id) on delete cascade, id text not null, primary key (show_id, id)`
@@ -33,12 +33,4 @@ const STATEMENTS = [
     ${TO('working_set', 'working_set')}, ${TO('fixture', 'fixture')})`,
 ]
 
-export async function up(knex: Knex): Promise<void> {
-  // Rows changed below carry deferred checks, which would keep the tables from being altered.
-  await knex.raw('set constraints all immediate')
-  for (const statement of STATEMENTS) await knex.raw(statement)
-}
-
-export async function down(): Promise<void> {
-  throw new Error('migrations only go forward')
-}
+export const { up, down } = forward(STATEMENTS)

@@ -3,8 +3,8 @@
  * spreads kept as rules, palettes that are the rest or the highlight of the show, and where a value
  * changed by hand came from.
  */
-import type { Knex } from 'knex'
-import { journalledField } from './journalledField'
+import { forward } from './forward'
+import { journalledField, journalledWhole } from './journalledField'
 
 const KEY = `show_id text not null references show (id) on delete cascade, id text not null, primary key (show_id, id)`
 const TO = (column: string, table: string) =>
@@ -32,18 +32,7 @@ const STATEMENTS = [
     lay text not null check (lay in ('in order','parallel','crossing')), check (id = palette),
     ${TO('palette', 'palette')}, ${TO('"group"', '"group"')}, ${TO('target', 'target')})`,
   `alter table hand_value add column source text, add ${TO('source', 'palette')}`,
-  ...['after', 'before'].map(
-    (side) => `update journal_write set ${side} = ${side} || '{"source":null}'::jsonb
-      where register like 'handValue/%' and ${side} is not null`,
-  ),
+  ...journalledWhole('handValue', '{"source":null}'),
 ]
 
-export async function up(knex: Knex): Promise<void> {
-  // Rows changed below carry deferred checks, which would keep the tables from being altered.
-  await knex.raw('set constraints all immediate')
-  for (const statement of STATEMENTS) await knex.raw(statement)
-}
-
-export async function down(): Promise<void> {
-  throw new Error('migrations only go forward')
-}
+export const { up, down } = forward(STATEMENTS)

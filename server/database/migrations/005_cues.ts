@@ -2,8 +2,8 @@
  * What cues in full need: lists with a priority, a master and a mask, cues that follow, times of
  * families and fixtures, values that are blocked or held, what is running, and kept versions.
  */
-import type { Knex } from 'knex'
-import { journalledField } from './journalledField'
+import { forward } from './forward'
+import { journalledField, journalledWhole } from './journalledField'
 
 const KEY = `show_id text not null references show (id) on delete cascade, id text not null, primary key (show_id, id)`
 const TO = (column: string, table: string) =>
@@ -39,10 +39,7 @@ const STATEMENTS = [
     unique nulls not distinct (show_id, cue, fixture, family), ${TO('cue', 'cue')}, ${TO('fixture', 'fixture')})`,
   `alter table cue_value add column mark text check (mark in ('blocked','held')), add column source text,
     add constraint cue_value_source_held check (source is null or mark = 'held'), add ${TO('source', 'palette')}`,
-  ...['after', 'before'].map(
-    (side) => `update journal_write set ${side} = ${side} || '{"mark":null,"source":null}'::jsonb
-      where register like 'cueValue/%' and ${side} is not null`,
-  ),
+  ...journalledWhole('cueValue', '{"mark":null,"source":null}'),
   `create table cue_run (${KEY}, list text not null, cue text, "from" text, started_at bigint not null check (started_at >= 0),
     seconds double precision check (seconds >= 0), settled boolean not null, ${TO('list', 'cue_list')},
     foreign key (show_id, list, cue) references cue (show_id, list, id) deferrable initially deferred,
@@ -52,12 +49,4 @@ const STATEMENTS = [
     contents bytea not null, primary key (show_id, id))`,
 ]
 
-export async function up(knex: Knex): Promise<void> {
-  // Rows changed below carry deferred checks, which would keep the tables from being altered.
-  await knex.raw('set constraints all immediate')
-  for (const statement of STATEMENTS) await knex.raw(statement)
-}
-
-export async function down(): Promise<void> {
-  throw new Error('migrations only go forward')
-}
+export const { up, down } = forward(STATEMENTS)

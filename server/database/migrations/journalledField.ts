@@ -19,3 +19,11 @@ export function journalledField(
       from journal_write w where w.register like '${kind}/%/${beside}' and w.${side} is not null and w.${other} is null`,
   )
 }
+
+/** Things that are one register as a whole carry new fields from now on; `fields` is their worth as JSON. */
+export function journalledWhole(kind: string, fields: string): string[] {
+  return ['after', 'before'].map(
+    (side) => `update journal_write set ${side} = ${side} || '${fields}'::jsonb
+      where register like '${kind}/%' and ${side} is not null`,
+  )
+}
