@@ -90,7 +90,7 @@ test('records cues with links, steps through them and shows them in the carry sh
   await desk.mouse.wheel(0, -560)
   await desk.getByRole('button', { name: 'Wave one' }).click()
   await expect(desk.getByRole('complementary', { name: 'Cue 14.5' })).toContainText('37 aimed by hand')
-  await desk.getByRole('button', { name: 'Put it on stage' }).click()
+  await desk.getByRole('button', { name: 'To stage' }).click()
   await expect(desk.getByRole('complementary', { name: 'Cue 14.5' })).toContainText('on stage')
   await expectAccessible(desk)
 })

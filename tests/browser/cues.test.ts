@@ -218,7 +218,7 @@ test('an empty cue between others carries everything on, and what follows comes 
     await detail.getByLabel(label).fill('0.2')
     await detail.getByLabel(label).press('Enter')
   }
-  await detail.getByRole('button', { name: 'Put it on stage' }).click()
+  await detail.getByRole('button', { name: 'To stage' }).click()
   await expect(detail).toContainText('on stage')
   // Cue 15 comes after the one before it.
   await desk.keyboard.press('Control+Backspace')

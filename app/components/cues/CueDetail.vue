@@ -87,8 +87,8 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
         <span v-if="isOnStage" class="text-kelp">on stage</span>
       </div>
       <h2 class="text-xl font-semibold">{{ record.name || 'No name' }}</h2>
-      <div class="mt-2 flex flex-wrap gap-1.5">
-        <button type="button" class="chip px-1.5" :disabled="isOnStage" @click="put">Put it on stage</button>
+      <div class="mt-2 flex flex-wrap gap-1">
+        <button type="button" class="chip px-1.5" :disabled="isOnStage" @click="put">To stage</button>
         <button
           v-for="what in ['insertion', 'move', 'copy', 'removal'] as const"
           :key="what"
