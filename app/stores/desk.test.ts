@@ -95,4 +95,26 @@ describe('the stage while something takes its time', () => {
     useClock().now = 6000
     expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBe(1)
   })
+
+  it('is told every now and then on its way, and at once when it has arrived', async () => {
+    desk.do('setTake', { family: 'intensity', take: true })
+    desk.level('11', 'intensity', 1)
+    desk.record(1, 'Full', 'intensity')
+    desk.level('11', 'intensity', 0)
+    desk.now = 1000
+    desk.do('recallPalette', { palette: desk.choose.palette(1), fixtures: desk.fixtures('11'), seconds: 4 })
+    useShow().confirmed = desk.show
+    const room = useDesk()
+    const told = () => room.told(desk.fixture(11))?.intensity
+    for (const now of [2000, 3000]) {
+      useClock().now = now
+      await nextTick()
+    }
+    expect(told()).toBeLessThan(0.5)
+    await vi.advanceTimersByTimeAsync(200)
+    expect(told()).toBeCloseTo(0.5, 9)
+    useClock().now = 5001
+    await nextTick()
+    expect(told()).toBe(1)
+  })
 })

@@ -62,10 +62,11 @@ export type HandChange = Extract<
 /** The stage, by fixture. */
 type Picture = ReadonlyMap<FixtureId, StageFixture>
 
-/** What the panels tell of the hand: the show it is read from, and the fixtures as they are dragged. */
+/** What the panels tell of the hand: the show it is read from, and the fixtures as they are dragged and as they stand. */
 export interface Reading {
   readonly show: Show | null
   readonly dragged: Picture
+  readonly standing: Picture
 }
 
 /** Nobody reads numbers that change with every frame: milliseconds between two readings. */
@@ -172,15 +173,19 @@ export const useDesk = defineStore('desk', () => {
   /** What the stage shows of a fixture now. Not an action: it is asked for hundreds of fixtures a frame. */
   const seen = computed(() => lookIn(dragged.value, standing.value))
 
-  /** Numbers are read from here: as it stands at once, and every now and then while it is dragged. */
-  const latest = computed<Reading>(() => ({ show: tried.value ?? show.view, dragged: dragged.value }))
+  /** Numbers are read from here: as it stands at once, and every now and then while it is dragged or on its way. */
+  const latest = computed<Reading>(() => ({
+    show: tried.value ?? show.view,
+    dragged: dragged.value,
+    standing: standing.value,
+  }))
   const reading = shallowRef(latest.value)
   const read = () => (reading.value = latest.value)
   const readSometimes = useThrottleFn(read, READING, true)
-  watch(latest, () => (tried.value ? readSometimes() : read()))
+  watch(latest, (now) => (tried.value || now.standing !== settled.value ? readSometimes() : read()))
 
-  /** What the panels tell of a fixture: as the stage shows it, a few frames later while it is dragged. */
-  const told = computed(() => lookIn(reading.value.dragged, standing.value))
+  /** What the panels tell of a fixture: as the stage shows it, a few frames later while it moves. */
+  const told = computed(() => lookIn(reading.value.dragged, reading.value.standing))
 
   /** Lets the light go where it was dragged to. */
   async function dropAim() {

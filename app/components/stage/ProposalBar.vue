@@ -186,7 +186,7 @@ function heldInWords(show: Show, held: Effects['held']): string {
       </div>
       <ContentsPreview
         v-if="others.length"
-        class="w-[380px] shrink-0 max-[1100px]:w-[300px]"
+        class="w-[440px] shrink-0 max-[1100px]:w-[320px]"
         :before="store.view"
         :after="proposal.current.after"
         :palettes="others"
