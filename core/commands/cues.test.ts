@@ -256,3 +256,54 @@ describe('find and replace', () => {
     expect(desk.fixtures('group 1').map((id) => desk.show.all.fixture.get(id)?.number)).toEqual([14, 13])
   })
 })
+
+describe('cells linked to a palette', () => {
+  it('hold all it serves, here and on or here only, and refuse one that serves nobody there', () => {
+    const desk = withCues()
+    desk.aim('11', 'Bow')
+    desk.record(1, 'Bow')
+    desk.do('clearHand', { families: ['position'], fixtures: null })
+    const into = (numbers: readonly number[], entry: string) => ({
+      cues: numbers.map((number) => cueOf(desk, number)),
+      fixtures: desk.fixtures(entry),
+      palette: desk.choose.palette(1),
+    })
+    const linked = () =>
+      (courseOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} position`) ?? []).map(({ at }) => at + 1)
+    desk.do('setPaletteInCues', { ...into([2], '11'), where: 'here and on' })
+    expect(linked()).toEqual([2])
+    desk.do('setPaletteInCues', { ...into([4, 5], '11'), where: 'here and on' })
+    expect(linked()).toEqual([2, 4, 5])
+    const [stored] = (valuesByCue(desk.show).get(cueOf(desk, 2)) ?? []).filter(
+      ({ attribute }) => attribute === 'position',
+    )
+    expect(stored?.value).toEqual({ kind: 'link', palette: desk.choose.palette(1) })
+  })
+
+  it('are refused where the palette holds nothing for their fixtures', () => {
+    const desk = withCues()
+    desk.do('turnHeads', { fixtures: desk.fixtures('11'), pan: { how: 'to', degrees: 5 }, tilt: null })
+    desk.record(1, 'Turned')
+    const refused = desk.refused('setPaletteInCues', {
+      cues: [cueOf(desk, 1)],
+      fixtures: desk.fixtures('41'),
+      palette: desk.choose.palette(1),
+      where: 'here and on',
+    })
+    expect(refused).toBe('Turned holds nothing for these fixtures.')
+  })
+})
+
+describe('a list taken out', () => {
+  it('goes with its cues and what runs of it, and the last one stays', () => {
+    const desk = withCues()
+    desk.do('addCueList', { number: 2, name: 'Side', intensityRule: 'latest' })
+    desk.level('13', 'intensity', 0.7)
+    desk.do('recordCue', { list: desk.choose.list(2), number: 1, name: 'Side', ...PLAIN_TIMES })
+    expect(desk.seen(13).intensity).toBe(0.7)
+    expect(desk.do('deleteCueList', { list: desk.choose.list(2) })).toBe('take out the list Side (1 cue)')
+    expect(desk.seen(13).intensity).toBe(0)
+    expect([...desk.show.all.cueRun.values()].every(({ list }) => list === desk.choose.list(1))).toBe(true)
+    expect(desk.refused('deleteCueList', { list: desk.choose.list(1) })).toContain('the last one')
+  })
+})
