@@ -210,9 +210,10 @@ test('a recall takes its time, in every window that is open or comes later', asy
     await desk.getByLabel('Seconds a recall takes').press('Enter')
   }
   const pan = (page: Page) => aimOf(page, 12).getByRole('cell').first()
+  await over('3000')
+  // Typing goes on to the desk, not into the field.
   await select(desk, '12')
   const before = await pan(desk).innerText()
-  await over('3000')
   await card(desk, /^Palette 2 Dory stern/).click()
   await expect(desk.getByText('In hand: 1 fixture, position and beam')).toBeVisible()
   // It has hardly set out, here and in a window that is opened now.

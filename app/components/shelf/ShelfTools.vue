@@ -30,6 +30,15 @@ function setTime(event: Event) {
   event.target.value = String(shelves.recallTime ?? '')
 }
 
+/** Back to the desk: what is typed next selects. */
+function leave({ target }: Event) {
+  if (target instanceof HTMLElement) target.blur()
+}
+function putBack(event: Event) {
+  if (event.target instanceof HTMLInputElement) event.target.value = String(shelves.recallTime ?? '')
+  leave(event)
+}
+
 const ICONS = { list: List, cards: LayoutGrid, large: Square } as const
 const mask = computed(() => shelfMaskOf(props.show, props.shelf))
 const words = computed(() => maskInWords(mask.value))
@@ -72,6 +81,8 @@ const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2'
         aria-label="Seconds a recall takes"
         :value="shelves.recallTime ?? ''"
         @change="setTime"
+        @keydown.enter="leave"
+        @keydown.esc.stop="putBack"
       />
       s
     </label>
