@@ -82,7 +82,8 @@ describe('the light dragged over the stage', () => {
 })
 
 describe('the stage while something takes its time', () => {
-  it('stands between while the clock runs, and where it was sent afterwards', () => {
+  /** Fixture 11 comes up from nothing to full, from the first second to the fifth. */
+  beforeEach(() => {
     desk.do('setTake', { family: 'intensity', take: true })
     desk.level('11', 'intensity', 1)
     desk.record(1, 'Full', 'intensity')
@@ -90,6 +91,9 @@ describe('the stage while something takes its time', () => {
     desk.now = 1000
     desk.do('recallPalette', { palette: desk.choose.palette(1), fixtures: desk.fixtures('11'), seconds: 4 })
     useShow().confirmed = desk.show
+  })
+
+  it('stands between while the clock runs, and where it was sent afterwards', () => {
     useClock().now = 2000
     expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBeCloseTo(0.25, 9)
     useClock().now = 6000
@@ -97,13 +101,6 @@ describe('the stage while something takes its time', () => {
   })
 
   it('is told every now and then on its way, and at once when it has arrived', async () => {
-    desk.do('setTake', { family: 'intensity', take: true })
-    desk.level('11', 'intensity', 1)
-    desk.record(1, 'Full', 'intensity')
-    desk.level('11', 'intensity', 0)
-    desk.now = 1000
-    desk.do('recallPalette', { palette: desk.choose.palette(1), fixtures: desk.fixtures('11'), seconds: 4 })
-    useShow().confirmed = desk.show
     const room = useDesk()
     const told = () => room.told(desk.fixture(11))?.intensity
     for (const now of [2000, 3000]) {
