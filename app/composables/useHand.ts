@@ -3,18 +3,20 @@ import { computed } from 'vue'
 import { handOf } from '#core/cues/onStage'
 import { listInWords } from '#core/commands/wording'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
+import { useDesk } from '../stores/desk'
 import { useShow } from '../stores/show'
 
 export function useHand() {
   const store = useShow()
+  const desk = useDesk()
+  const show = computed(() => desk.reading.show)
 
   const held = computed(() => {
-    const show = store.view
     const person = store.person
-    return show && person ? [...show.all.handValue.values()].filter((value) => value.person === person) : []
+    return show.value && person ? [...show.value.all.handValue.values()].filter((value) => value.person === person) : []
   })
-  const values = computed(() => (store.view && store.person ? handOf(store.view, store.person) : new Map()))
-  const take = computed<readonly Family[]>(() => (store.person && store.view?.all.person.get(store.person)?.take) || [])
+  const values = computed(() => (show.value && store.person ? handOf(show.value, store.person) : new Map()))
+  const take = computed<readonly Family[]>(() => (store.person && show.value?.all.person.get(store.person)?.take) || [])
   const families = computed(() => FAMILIES.filter((family) => held.value.some((v) => familyOf(v.attribute) === family)))
   const fixtureCount = computed(() => new Set(held.value.map((v) => v.fixture)).size)
 

@@ -45,7 +45,8 @@ export function useHandAttributes() {
   })
 
   function read(): HandAttribute[] {
-    const { show } = desk.reading
+    const { told } = desk
+    const show = desk.reading.tried
     const person = store.person
     if (!show || !person) return []
     const rigged = selection.fixtures.flatMap((id) => rigOf(show).get(id) ?? [])
@@ -57,7 +58,7 @@ export function useHandAttributes() {
       const [first] = able
       if (!first) return []
       const shown = able.map((fixture) =>
-        numberShown(show, lookup, fixture, attribute, desk.told(fixture.id)?.position.throwMetres ?? null),
+        numberShown(show, lookup, fixture, attribute, told(fixture.id)?.position.throwMetres ?? null),
       )
       const ranges = [...new Set(able.map(({ type }) => type))].map((type) => rangeOf(type, attribute))
       const isOneType = able.every(({ type }) => type === first.type)

@@ -6,7 +6,6 @@ import { offsetInWords } from '#core/refocus/words'
 import type { TargetId } from '#core/show/ids'
 import { useDesk } from '../stores/desk'
 import { useSelection } from '../stores/selection'
-import { useShow } from '../stores/show'
 
 /** Offsets shorter than this, metres, are not worth a word. */
 const NO_OFFSET = 0.005
@@ -20,8 +19,10 @@ interface AimSummary {
 export function useSelectionSummary() {
   const desk = useDesk()
   const selection = useSelection()
-  const store = useShow()
-  const chosen = computed(() => selection.fixtures.flatMap((id) => desk.told(id) ?? []))
+  const chosen = computed(() => {
+    const { told } = desk
+    return selection.fixtures.flatMap((id) => told(id) ?? [])
+  })
   const none = computed(() => chosen.value.length === 0)
 
   /** One value for the whole selection, or null where it differs. */
@@ -43,7 +44,7 @@ export function useSelectionSummary() {
     if (!isOne) return { id: null, name: 'Different targets', offset: '' }
     if (value.target === null) return { id: null, name: 'A free place', offset: offsetInWords(value.offset) }
     const offset = length(value.offset) < NO_OFFSET ? '' : `${offsetInWords(value.offset)} of it`
-    return { id: value.target, name: store.view?.all.target.get(value.target)?.name ?? 'Target', offset }
+    return { id: value.target, name: desk.reading.show?.all.target.get(value.target)?.name ?? 'Target', offset }
   })
 
   const positionSummary = computed(() => {

@@ -1,9 +1,10 @@
 /** What every drawing of the stage shows of the show: set, targets, and the light of those lit, chosen or looked at. */
 import { computed } from 'vue'
 import { pictureOf, stageLookup, type StageFixture } from '#core/cues/onStage'
+import { paletteLight } from '#core/cues/paletteLight'
 import { attributesServed, paletteValueFor } from '#core/palettes/resolve'
-import type { FixtureId } from '#core/show/ids'
-import { rigOf } from '#core/show/rig'
+import type { FixtureId, PaletteId } from '#core/show/ids'
+import { rigOf, type RiggedFixture } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
@@ -12,6 +13,7 @@ import { useDesk } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
+import { steady } from './steady'
 
 /** Below this a fixture counts as dark. */
 const DARK = 0.01
@@ -27,22 +29,24 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   const store = useShow()
 
   const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
-  const pieces = computed(() => setPiecesOf(show()).filter(({ piece }) => isSeen(piece.layer)))
+  const pieces = steady(() => setPiecesOf(show()).filter(({ piece }) => isSeen(piece.layer)))
   const targets = computed(() => targetsOf(show()))
   const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
   const isStage = () => picture() === 'on stage'
   const chosen = computed<readonly StageFixture[]>(() => {
     if (compared.pictures) return compared.pictures.after
-    return isStage() ? [] : selection.fixtures.flatMap((id) => desk.seen(id) ?? [])
+    const { seen } = desk
+    return isStage() ? [] : selection.fixtures.flatMap((id) => seen(id) ?? [])
   })
   /** What is lit besides the selection. In the Rig room one looks at the rig, not at the picture. */
   const lit = computed<readonly StageFixture[]>(() => {
     if (compared.pictures) return compared.pictures.around
     if (isStage()) return [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
     if (desk.room === 'rig') return []
-    return [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !selection.order.has(rigged.id))
+    const { order } = selection
+    return [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !order.has(rigged.id))
   })
-  const litTargets = computed(() => {
+  const litTargets = steady<ReadonlySet<string>>(() => {
     const aimedAt = new Set<string>()
     for (const { positionValue } of chosen.value)
       if (positionValue?.kind === 'aim' && positionValue.target) aimedAt.add(positionValue.target)
@@ -55,24 +59,24 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     if (!palette || isStage()) return []
     const rig = rigOf(show())
     const ids: readonly FixtureId[] = selection.fixtures.length > 0 ? selection.fixtures : [...rig.keys()]
+    const placed = new Map(paletteLight(show(), palette).map((fixture) => [fixture.rigged.id, fixture]))
+    const { seen } = desk
     return ids.flatMap((id) => {
       const rigged = rig.get(id)
-      if (!rigged || attributesServed(show(), palette, rigged).length === 0) return []
-      const isPlaced = paletteValueFor(show(), palette, rigged, 'position') !== null
-      // What it leaves alone stays as it stands; a palette of places is seen by itself.
-      if (!isPlaced && (desk.seen(id)?.seen ?? 0) <= DARK && !selection.order.has(id)) return []
-      const stands = isPlaced ? null : worked()
-      return [
-        pictureOf(
-          show(),
-          rigged,
-          (of, attribute) => paletteValueFor(show(), palette, rigged, attribute) ?? stands?.(of, attribute) ?? null,
-        ),
-      ]
+      if (!rigged) return []
+      const isSeen = (seen(id)?.seen ?? 0) > DARK || selection.order.has(id)
+      return placed.get(id) ?? (isSeen ? (inPlace(rigged, palette) ?? []) : [])
     })
   })
-  function worked() {
-    return store.person ? stageLookup(show(), store.person) : null
+  /** A palette without a place on a fixture where it stands: what it leaves alone stays. */
+  function inPlace(rigged: RiggedFixture, palette: PaletteId): StageFixture | null {
+    if (!store.person || attributesServed(show(), palette, rigged).length === 0) return null
+    const stands = stageLookup(show(), store.person)
+    return pictureOf(
+      show(),
+      rigged,
+      (of, attribute) => paletteValueFor(show(), palette, rigged, attribute) ?? stands(of, attribute),
+    )
   }
   /** Those who lose their place by what is proposed. */
   const marked = computed(() => new Set(proposal.current?.effects.losingReach ?? []))

@@ -1,5 +1,5 @@
 /** What this window is doing on the stage: its tool, a drag of the light, a palette looked at. */
-import { useLocalStorage, useThrottleFn } from '@vueuse/core'
+import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
@@ -13,6 +13,7 @@ import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'
 import { useClock } from './clock'
 import { useProposal } from './proposal'
+import { useReading } from './reading'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
@@ -62,15 +63,16 @@ export type HandChange = Extract<
 /** The stage, by fixture. */
 type Picture = ReadonlyMap<FixtureId, StageFixture>
 
-/** What the panels tell of the hand: the show it is read from, and the fixtures as they are dragged and as they stand. */
+/** What the panels tell: the show with what is tried out and as it is, and the fixtures as they are dragged and as they stand. */
 export interface Reading {
+  readonly tried: Show | null
   readonly show: Show | null
   readonly dragged: Picture
   readonly standing: Picture
 }
 
-/** Nobody reads numbers that change with every frame: milliseconds between two readings. */
-const READING = 100
+/** The panels of more fixtures than this are read a frame after their light, so that it need not wait for them. */
+const FEW = 24
 
 export interface Trial {
   readonly fixtures: readonly FixtureId[]
@@ -100,10 +102,8 @@ export const useDesk = defineStore('desk', () => {
   const dragging = ref<'together' | 'each'>('together')
   /** A fan is armed until something else is changed or selected. */
   const isFanArmed = ref(false)
-  watch(
-    () => selection.whole,
-    () => (isFanArmed.value = false),
-  )
+  const disarmFan = () => (isFanArmed.value = false)
+  watch(() => selection.whole, disarmFan)
   /** The line drawn on the stage to spread places along. */
   const line = shallowRef<StageLine | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)
@@ -135,12 +135,12 @@ export const useDesk = defineStore('desk', () => {
     return hasStations && selection.fixtures.length > 1 ? 'stations' : null
   }
 
+  const aimTo = (aim: AimDrag) => ({ fixtures: [...selection.fixtures], ...aim, along: alongOf(aim.target) })
+
   /** The show with what is being tried out in the hand; null while nothing is, or where it is refused. */
   const tried = computed<Show | null>(() => {
     const drag = aimDrag.value
-    const fixtures = [...selection.fixtures]
-    if (drag && fixtures.length > 0)
-      return show.preview('aimAtTarget', { fixtures, ...drag, along: alongOf(drag.target) })
+    if (drag && selection.fixtures.length > 0) return show.preview('aimAtTarget', aimTo(drag))
     const outcome = trial.value?.attempt()
     return outcome?.ok && show.view ? applyChanges(show.view, outcome.changes) : null
   })
@@ -152,7 +152,7 @@ export const useDesk = defineStore('desk', () => {
 
   /** Shows a change of the hand without doing it, instead of what was tried out before. */
   function tryOut<N extends HandChange>(fixtures: readonly FixtureId[], name: N, input: CommandInput<N>): Trial {
-    if (name !== 'fanValues' && name !== 'fanAims') isFanArmed.value = false
+    if (name !== 'fanValues' && name !== 'fanAims') disarmFan()
     const begun = { fixtures, attempt: () => show.attempt(name, input), send: () => show.send(name, input) }
     trial.value = begun
     return begun
@@ -173,37 +173,38 @@ export const useDesk = defineStore('desk', () => {
   /** What the stage shows of a fixture now. Not an action: it is asked for hundreds of fixtures a frame. */
   const seen = computed(() => lookIn(dragged.value, standing.value))
 
-  /** Numbers are read from here: as it stands at once, and every now and then while it is dragged or on its way. */
+  /** Panels are read from here: as it stands with its light, or just after it, and every now and then while it is dragged or on its way. */
   const latest = computed<Reading>(() => ({
-    show: tried.value ?? show.view,
+    tried: tried.value ?? show.view,
+    show: show.view,
     dragged: dragged.value,
     standing: standing.value,
   }))
-  const reading = shallowRef(latest.value)
-  const read = () => (reading.value = latest.value)
-  const readSometimes = useThrottleFn(read, READING, true)
-  watch(latest, (now) => (tried.value || now.standing !== settled.value ? readSometimes() : read()))
+  const reading = useReading(latest, (now, before) => ({
+    isMoving: tried.value !== null || now.standing !== settled.value,
+    isLong: selection.fixtures.length > FEW && before.show?.id === now.show?.id,
+  }))
 
   /** What the panels tell of a fixture: as the stage shows it, a few frames later while it moves. */
   const told = computed(() => lookIn(reading.value.dragged, reading.value.standing))
+
+  /** Sends the selection to a target with an offset, or to a free place. */
+  function sendTo(aim: AimDrag) {
+    disarmFan()
+    return show.send('aimAtTarget', aimTo(aim))
+  }
 
   /** Lets the light go where it was dragged to. */
   async function dropAim() {
     const drag = aimDrag.value
     if (!drag || selection.fixtures.length === 0) return
-    const along = alongOf(drag.target)
-    const sent = show.send('aimAtTarget', { fixtures: [...selection.fixtures], ...drag, along })
+    const sent = sendTo(drag)
     aimDrag.value = null
-    isFanArmed.value = false
     await sent
   }
 
   /** Aims the selection at a target. */
-  function aimAt(target: TargetId) {
-    const fixtures = [...selection.fixtures]
-    isFanArmed.value = false
-    return show.send('aimAtTarget', { fixtures, target, offset: ORIGIN, along: alongOf(target) })
-  }
+  const aimAt = (target: TargetId) => sendTo({ target, offset: ORIGIN })
 
   return {
     room,

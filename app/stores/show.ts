@@ -6,25 +6,18 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Outcome, Refusal } from '#core/commands/command'
-import { runCommand, type CommandInput, type CommandName } from '#core/commands/registry'
+import type { CommandInput, CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
 import { applyChanges } from '#core/show/changes'
 import { commandId, windowId, type CommandId, type PersonId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow } from '../session/openShow'
+import { begun, confirmedBy, outcomeOf, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
 import { listenToShow } from '../session/stream'
 import { answer, type UndoState } from '../session/wire'
 import { useClock } from './clock'
 import { useMessages } from './messages'
-
-interface Pending {
-  readonly id: CommandId
-  /** When it was asked for, by the server's clock. */
-  readonly now: number
-  readonly name: CommandName
-  readonly input: unknown
-}
 
 interface PostBody {
   readonly id: CommandId
@@ -52,10 +45,7 @@ export const useShow = defineStore('show', () => {
     const ground = confirmed.value
     const who = person.value
     if (!ground || !who) return null
-    return pending.value.reduce((show, { id, name, input, now }) => {
-      const outcome = runCommand(show, name, input, id, { person: who, now })
-      return outcome.ok ? applyChanges(show, outcome.changes) : show
-    }, ground)
+    return withPending(ground, who, pending.value)
   })
 
   async function open(id: ShowId): Promise<void> {
@@ -90,7 +80,7 @@ export const useShow = defineStore('show', () => {
   /** Takes an entry in, in order; one that is not the next waits for the event stream to bring the gap. */
   function take(entry: JournalEntry) {
     if (!confirmed.value || entry.seq !== revision.value + 1) return
-    confirmed.value = applyChanges(confirmed.value, entry.changes)
+    confirmed.value = confirmedBy(entry, confirmed.value, pending.value)
     revision.value = entry.seq
     forget(entry.id)
   }
@@ -103,10 +93,7 @@ export const useShow = defineStore('show', () => {
   /** What a command would do here and now; nothing is sent. */
   function attempt<N extends CommandName>(name: N, input: CommandInput<N>): Outcome {
     if (!view.value || !person.value) return { ok: false, refusal: NOT_OPEN }
-    return runCommand(view.value, name, input, commandId.parse('preview'), {
-      person: person.value,
-      now: clock.read(),
-    })
+    return outcomeOf(view.value, person.value, { id: commandId.parse('preview'), name, input, now: clock.read() })
   }
 
   /** The show as a command would leave it, or null where it is refused. */
@@ -117,11 +104,13 @@ export const useShow = defineStore('show', () => {
 
   /** Carries a command out; resolves to the refusal, if there was one, for whoever asked to show it. */
   async function ask<N extends CommandName>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
-    const outcome = attempt(name, input)
+    if (!view.value || !person.value) return NOT_OPEN
+    const id = commandId.parse(crypto.randomUUID())
+    const asked = { id, name, input, now: clock.read() }
+    const outcome = outcomeOf(view.value, person.value, asked)
     if (!outcome.ok) return outcome.refusal
     if (outcome.changes.length === 0) return null
-    const id = commandId.parse(crypto.randomUUID())
-    pending.value = [...pending.value, { id, name, input, now: clock.read() }]
+    pending.value = [...pending.value, begun(view.value, asked, outcome.changes)]
     const posted = post('commands', { id, name, input })
     underWay.add(posted)
     return posted.finally(() => underWay.delete(posted))

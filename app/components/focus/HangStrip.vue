@@ -99,22 +99,24 @@ function pickAll(event: MouseEvent) {
         v-for="spot in drawn"
         :key="spot.id"
         class="cursor-pointer"
-        :transform="`translate(${spot.x.toFixed(1)} 14)`"
         role="button"
         :aria-label="`Fixture ${spot.number} on ${hang.hang.name}`"
         :aria-pressed="selection.order.has(spot.id)"
         @click="pick($event, spot.id)"
       >
-        <rect x="-9" y="-14" width="18" height="36" fill="transparent" />
+        <rect :x="spot.x - 9" y="0" width="18" height="36" fill="transparent" />
         <FixtureGlyph
           :form="spot.form"
-          transform="scale(0.8)"
-          stroke-width="1.500"
+          :x="spot.x"
+          :y="14"
+          :scale="0.8"
+          stroke-width="1.2"
           :class="SIGN_CLASS[lookOf([spot.id])]"
         />
         <text
           v-if="spot.isNamed"
-          y="19"
+          :x="spot.x"
+          y="33"
           text-anchor="middle"
           class="font-mono text-[10px]"
           :class="NUMBER_CLASS[lookOf([spot.id])]"

@@ -3,15 +3,18 @@
  * Pan across and tilt upwards, with the stops and, shaded, where the light of the first selected
  * fixture meets the floor. Dragging turns every head by the same; with Shift by a tenth.
  */
-import equal from 'fast-deep-equal'
 import { computed, ref } from 'vue'
 import { floorBand } from '#core/hand/floorBand'
+import { steady } from '../../composables/steady'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 
 const desk = useDesk()
 const selection = useSelection()
-const fixtures = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? []))
+const fixtures = computed(() => {
+  const { seen } = desk
+  return selection.fixtures.flatMap((id) => seen(id) ?? [])
+})
 
 const WIDTH = 290
 const HEIGHT = 116
@@ -27,14 +30,13 @@ interface PadRange {
   readonly tilt: { readonly min: number; readonly max: number }
 }
 /** The widest range of the selected heads; the same one while a drag only turns them. */
-const range = computed<PadRange>((before) => {
+const range = steady<PadRange>(() => {
   const types = [...new Set(fixtures.value.map(({ rigged }) => rigged.type))]
   const of = (axis: 'pan' | 'tilt') => ({
     min: Math.min(...types.map((type) => type[axis].min)),
     max: Math.max(...types.map((type) => type[axis].max)),
   })
-  const now = { pan: of('pan'), tilt: of('tilt') }
-  return before && equal(before, now) ? before : now
+  return { pan: of('pan'), tilt: of('tilt') }
 })
 const across = (pan: number) =>
   EDGE + ((pan - range.value.pan.min) / (range.value.pan.max - range.value.pan.min)) * (WIDTH - 2 * EDGE)

@@ -1,11 +1,42 @@
 <script setup lang="ts">
-/** A fixture's sign by its form: profile, wash, beam, or one without a type. Drawn round 0, 0; pixels. */
-defineProps<{ form: 'profile' | 'wash' | 'beam' | null }>()
+/**
+ * A fixture's sign by its form: profile, wash, beam, or one without a type; upside down where it
+ * stands. Drawn round x, y, in pixels, without moving or scaling a group: see PlanFixtures.
+ */
+import { computed } from 'vue'
+
+const {
+  x = 0,
+  y = 0,
+  scale = 1,
+  isStanding = false,
+} = defineProps<{
+  form: 'profile' | 'wash' | 'beam' | null
+  x?: number
+  y?: number
+  scale?: number
+  isStanding?: boolean
+}>()
+const down = computed(() => (isStanding ? -scale : scale))
 </script>
 
 <template>
-  <path v-if="form === 'profile'" d="M-8 -6H8L5.500 7H-5.500Z" />
-  <circle v-else-if="form === 'wash'" r="7.500" />
-  <rect v-else-if="form === 'beam'" x="-4.500" y="-7.500" width="9" height="15" rx="2" />
-  <path v-else d="M0 -7.500L7.500 0L0 7.500L-7.500 0Z" stroke-dasharray="2.500 2" />
+  <path
+    v-if="form === 'profile'"
+    :d="`M${x - 8 * scale} ${y - 6 * down}h${16 * scale}l${-2.5 * scale} ${13 * down}h${-11 * scale}Z`"
+  />
+  <circle v-else-if="form === 'wash'" :cx="x" :cy="y" :r="7.5 * scale" />
+  <rect
+    v-else-if="form === 'beam'"
+    :x="x - 4.5 * scale"
+    :y="y - 7.5 * scale"
+    :width="9 * scale"
+    :height="15 * scale"
+    :rx="2 * scale"
+  />
+  <path
+    v-else
+    :d="`M${x} ${y - 7.5 * scale}l${7.5 * scale} ${7.5 * scale}l${-7.5 * scale} ${7.5 * scale}l${-7.5 * scale} ${-7.5 * scale}Z`"
+    stroke-dasharray="2.500 2"
+  />
 </template>

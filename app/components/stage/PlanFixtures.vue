@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The fixtures of a hang, with their numbers and the order of selection. Only those that change are drawn anew. */
+/**
+ * The fixtures of a hang, with their numbers and the order of selection. Only those that change are
+ * drawn anew, and each where it stands: a browser lays hundreds of moved groups on each other one by one.
+ */
 import type { FixtureId } from '#core/show/ids'
 import type { DrawnFixture } from '../../composables/fixtureSpots'
 import { NUMBER_CLASS, SIGN_CLASS, type FixtureLook } from '../../composables/useFixtureLook'
@@ -39,36 +42,56 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       fixture.form,
       fixture.isStanding,
     ]"
-    :transform="`translate(${fixture.at.x.toFixed(1)} ${fixture.at.y.toFixed(1)})`"
     class="cursor-pointer"
     role="img"
     :aria-label="`Fixture ${fixture.label}${fixture.order ? `, selected ${fixture.order}` : fixture.look === 'there' ? '' : `, ${fixture.look}`}`"
     :data-fixture="fixture.number"
     @pointerdown="emit('pick', $event, fixture.members)"
   >
-    <rect x="-12" y="-20" width="24" height="32" fill="transparent" />
+    <rect :x="fixture.at.x - 12" :y="fixture.at.y - 20" width="24" height="32" fill="transparent" />
     <FixtureGlyph
+      v-bind="fixture.at"
       :form="fixture.form"
+      :is-standing="fixture.isStanding"
       stroke-width="1.4"
-      :transform="fixture.isStanding ? 'scale(1 -1)' : undefined"
       :class="SIGN_CLASS[fixture.look]"
     />
-    <circle v-if="fixture.isMeant" r="12.500" class="fill-none stroke-shoal" stroke-width="1.500" />
-    <circle v-if="fixture.isMarked" r="11" class="fill-none stroke-coral" stroke-dasharray="2 3" />
+    <circle
+      v-if="fixture.isMeant"
+      :cx="fixture.at.x"
+      :cy="fixture.at.y"
+      r="12.500"
+      class="fill-none stroke-shoal"
+      stroke-width="1.500"
+    />
+    <circle
+      v-if="fixture.isMarked"
+      :cx="fixture.at.x"
+      :cy="fixture.at.y"
+      r="11"
+      class="fill-none stroke-coral"
+      stroke-dasharray="2 3"
+    />
     <text
       v-if="fixture.isNumbered"
-      y="-12"
+      :x="fixture.at.x"
+      :y="fixture.at.y - 12"
       text-anchor="middle"
       class="halo font-mono text-[11px]"
       :class="NUMBER_CLASS[fixture.look]"
     >
       {{ fixture.label }}
     </text>
-    <g v-if="fixture.order && fixture.isNumbered && fixture.members.length === 1" transform="translate(10 8)">
-      <circle r="6.500" class="fill-coral" />
-      <text y="3.500" text-anchor="middle" class="fill-on-coral font-mono text-[9px] font-bold">{{
-        fixture.order
-      }}</text>
-    </g>
+    <template v-if="fixture.order && fixture.isNumbered && fixture.members.length === 1">
+      <circle :cx="fixture.at.x + 10" :cy="fixture.at.y + 8" r="6.500" class="fill-coral" />
+      <text
+        :x="fixture.at.x + 10"
+        :y="fixture.at.y + 11.5"
+        text-anchor="middle"
+        class="fill-on-coral font-mono text-[9px] font-bold"
+      >
+        {{ fixture.order }}
+      </text>
+    </template>
   </g>
 </template>

@@ -33,6 +33,8 @@ watch(
 const besides = useLocalStorage('rhopander-stage-beside', true)
 const isBeside = computed(() => blind.isBlind.value && besides.value && desk.view !== 'space')
 useHighlightFollowing()
+/** The show as the panels tell it. */
+const told = computed(() => desk.reading.show)
 const poolsAtFloor = useLocalStorage('rhopander-pools-at-floor', false)
 const plan = useTemplateRef<InstanceType<typeof StageView>>('plan')
 const select = useTemplateRef<InstanceType<typeof SelectPanel>>('select')
@@ -47,10 +49,10 @@ useFocusKeys(
 
 <template>
   <main
-    v-if="store.view"
+    v-if="store.view && told"
     class="grid min-h-0 grid-cols-[248px_minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto] max-[1100px]:grid-cols-[200px_minmax(0,1fr)_290px]"
   >
-    <SelectPanel ref="select" :show="store.view" />
+    <SelectPanel ref="select" :show="told" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
       <div class="flex min-h-0 flex-1">
         <div class="relative min-w-0 flex-1">
@@ -80,7 +82,7 @@ useFocusKeys(
           <ToolSwitch :tools="['select', 'lasso', 'aim', 'move']" />
           <ViewSwitch />
         </div>
-        <CueStepper ref="stepper" :show="store.view" />
+        <CueStepper ref="stepper" :show="told" />
         <button
           type="button"
           class="pill shrink-0 bg-deck whitespace-nowrap max-[1100px]:absolute max-[1100px]:top-11 max-[1100px]:right-0"
@@ -110,11 +112,11 @@ useFocusKeys(
         Select fixtures first; then press anywhere on the stage.
       </p>
     </section>
-    <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="store.view" />
-    <HandPanel v-else :show="store.view" />
+    <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="told" />
+    <HandPanel v-else :show="told" />
     <!-- A proposal stands where the shelf is, so that the plan keeps its size under the pointer. -->
     <div class="relative col-span-3" :class="shelves.size === 'large' ? 'h-[222px]' : 'h-[172px]'">
-      <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view" />
+      <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="told" />
       <ProposalBar class="absolute inset-0" />
     </div>
   </main>
