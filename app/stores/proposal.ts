@@ -23,6 +23,7 @@ export type StageChange = Extract<
   | 'switchVenue'
   | 'changeCueList'
   | 'changeFixtures'
+  | 'changeGroup'
   | 'copyCues'
   | 'deleteCueList'
   | 'deleteCues'

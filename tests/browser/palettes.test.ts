@@ -255,6 +255,17 @@ test('spreads a group by rule, and whoever joins it is spread with it', async ({
   await expect(panel).toContainText('Mid bar profiles spread along Shore line, parallel.')
   await expect(panel.getByRole('row', { name: /^12 position at Shore line 0 % along/ })).toBeVisible()
   await expect(panel.getByRole('row', { name: /^17 position at Shore line 100 % along/ })).toBeVisible()
+
+  await desk.getByRole('button', { name: 'More for group Mid bar profiles' }).click()
+  await desk.getByRole('button', { name: 'Members and order …' }).click()
+  await desk.getByRole('button', { name: 'Take fixture 12 out of the group' }).click()
+  await expect(proposal(desk)).toContainText('1 palette spread anew')
+  await proposal(desk).getByRole('button', { name: 'Keep' }).click()
+  await expect(panel.getByRole('row', { name: /^13 position at Shore line 0 % along/ })).toBeVisible()
+  await expect(panel.getByRole('row', { name: /^12 position/ })).toHaveCount(0)
+  await desk.getByRole('button', { name: /^Undo: change the members of group Mid bar profiles/ }).click()
+  await expect(panel.getByRole('row', { name: /^12 position at Shore line 0 % along/ })).toBeVisible()
+
   await panel.getByRole('button', { name: 'Keep the places, drop the rule' }).click()
   await undone(desk, /^Undo: /)
   await expect(panel.getByRole('button', { name: 'Spread a group …' })).toBeVisible()

@@ -5,11 +5,13 @@ import { computed } from 'vue'
 import type { OrderedGroup } from '#core/groups/groups'
 import type { FixtureId } from '#core/show/ids'
 import { useReorder } from '../../composables/useReorder'
+import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ group: OrderedGroup }>()
 const store = useShow()
+const proposal = useProposal()
 const selection = useSelection()
 
 const members = computed(() =>
@@ -20,8 +22,9 @@ const members = computed(() =>
 )
 const joining = computed(() => selection.whole.filter((id) => !props.group.members.includes(id)))
 
+/** Palettes that spread the group by rule are spread anew: what follows is shown first. */
 function keep(fixtures: FixtureId[]) {
-  void store.send('changeGroup', { group: props.group.id, fixtures })
+  void proposal.offerOrSay('changeGroup', { group: props.group.id, fixtures })
 }
 const reorder = useReorder(() => props.group.members, keep)
 </script>

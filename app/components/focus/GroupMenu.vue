@@ -6,6 +6,7 @@ import { extensionsOf } from '#core/groups/extension'
 import type { OrderedGroup } from '#core/groups/groups'
 import { patternInWords } from '#core/selection/patterns'
 import { PALETTE_COLOURS } from '#core/show/entities'
+import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useGroupDesk } from '../../stores/groupDesk'
@@ -16,6 +17,7 @@ import NameForm from './NameForm.vue'
 
 const props = defineProps<{ group: OrderedGroup }>()
 const store = useShow()
+const proposal = useProposal()
 const selection = useSelection()
 const groupDesk = useGroupDesk()
 const renaming = ref(false)
@@ -33,7 +35,8 @@ async function rename(name: string, close: () => void) {
 async function update(close: () => void) {
   close()
   const { id } = props.group
-  if (await store.send('changeGroup', { group: id, fixtures: [...selection.whole] })) offerExtending()
+  await proposal.offerOrSay('changeGroup', { group: id, fixtures: [...selection.whole] })
+  if (!proposal.current) offerExtending()
 }
 
 /** What was made for the group may now leave some of its members out. */
