@@ -10,6 +10,7 @@ import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ group: OrderedGroup }>()
+const emit = defineEmits<{ proposed: [] }>()
 const store = useShow()
 const proposal = useProposal()
 const selection = useSelection()
@@ -23,8 +24,9 @@ const members = computed(() =>
 const joining = computed(() => selection.whole.filter((id) => !props.group.members.includes(id)))
 
 /** Palettes that spread the group by rule are spread anew: what follows is shown first. */
-function keep(fixtures: FixtureId[]) {
-  void proposal.offerOrSay('changeGroup', { group: props.group.id, fixtures })
+async function keep(fixtures: FixtureId[]) {
+  await proposal.offerOrSay('changeGroup', { group: props.group.id, fixtures })
+  if (proposal.current) emit('proposed')
 }
 const reorder = useReorder(() => props.group.members, keep)
 </script>

@@ -68,7 +68,7 @@ function finishEditing(close: () => void) {
         @cancel="renaming = false"
       />
       <div v-else-if="isEditing" class="flex flex-col gap-1.5 p-1">
-        <GroupMembers :group="group" />
+        <GroupMembers :group="group" @proposed="((isEditing = false), close())" />
         <button type="button" class="main-button py-1.5" @click="finishEditing(close)">Done</button>
       </div>
       <template v-else>

@@ -2,6 +2,7 @@
 /** A palette on the shelf: a picture of its light, its name, whom it serves, where it is in use. */
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { listInWords } from '#core/commands/wording'
 import { cueCounts, glanceAt, servedBy } from '#core/palettes/use'
 import type { Palette } from '#core/show/entities'
 import type { FixtureId, PaletteId } from '#core/show/ids'
@@ -61,6 +62,20 @@ const name = computed(
   () =>
     `Palette ${props.palette.number} ${props.palette.name}${isInHand.value ? ', in hand' : isOnStage.value ? ', on stage' : ''}${isShutOut.value ? ', outside the working set' : ''}`,
 )
+/** All of it in words, whatever the size leaves out. */
+const inWords = computed(() => {
+  const { reaches, hasAims, hasAngles, hasLinks } = glance.value
+  const { note, time } = props.palette
+  const holds = [...(hasAims ? ['aims'] : []), ...(hasAngles ? ['angles'] : []), ...(hasLinks ? ['links'] : [])]
+  return [
+    `Serves ${whom.value}`,
+    ...(reaches.length ? [`Reach ${listInWords(reaches)}`] : []),
+    ...(holds.length ? [`Holds ${listInWords(holds)}`] : []),
+    ...(time === null ? [] : [`Comes in over ${time} s`]),
+    `Used in ${cues.value} ${cues.value === 1 ? 'cue' : 'cues'}`,
+    ...(note ? [note] : []),
+  ].join('\n')
+})
 const whom = computed(() => {
   if (outOfReach.value) return `${outOfReach.value} out of reach`
   if (props.selected.length > 0 && serving.value > 0 && serving.value < props.selected.length)
@@ -85,6 +100,7 @@ const whom = computed(() => {
       type="button"
       class="flex min-w-0 flex-1 items-center gap-1.5 rounded-lg pr-6 pl-1.5 text-left hover:bg-plank-2"
       :aria-label="name"
+      :title="inWords"
       :aria-pressed="isInHand"
       @click="emit('recall', $event)"
       @focus="emit('look', true)"
@@ -108,6 +124,7 @@ const whom = computed(() => {
       type="button"
       class="flex w-full min-h-0 flex-1 flex-col overflow-hidden rounded-lg text-left hover:bg-plank-2"
       :aria-label="name"
+      :title="inWords"
       :aria-pressed="isInHand"
       @click="emit('recall', $event)"
       @focus="emit('look', true)"

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** The whole in space: beams in haze, pools on floor and set, to be walked round. */
 import { useElementSize, useLocalStorage } from '@vueuse/core'
-import { CloudFog, Minus, Plus } from '@lucide/vue'
+import { CloudFog } from '@lucide/vue'
 import { useTemplateRef, watch } from 'vue'
 import type { Show } from '#core/show/show'
 import { useSpacePointer } from '../../composables/useSpacePointer'
 import { useSpaceScene } from '../../composables/useSpaceScene'
 import type { SetView } from '../../space/viewPoints'
+import NearnessButtons from '../stage/NearnessButtons.vue'
 
 const props = defineProps<{ show: Show }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
@@ -82,23 +83,6 @@ defineExpose({
         <CloudFog :size="14" aria-hidden="true" />Haze
       </button>
     </div>
-    <div class="absolute right-3 bottom-3 flex flex-col gap-1" role="group" aria-label="Distance">
-      <IconButton
-        :icon="Plus"
-        :size="14"
-        class="chip p-1"
-        title="Nearer (+)"
-        aria-label="Nearer"
-        @click="space?.zoomBy(1.25)"
-      />
-      <IconButton
-        :icon="Minus"
-        :size="14"
-        class="chip p-1"
-        title="Further (−)"
-        aria-label="Further"
-        @click="space?.zoomBy(0.8)"
-      />
-    </div>
+    <NearnessButtons class="bottom-3" label="Distance" @nearer="space?.zoomBy(1.25)" @further="space?.zoomBy(0.8)" />
   </div>
 </template>

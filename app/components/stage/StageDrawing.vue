@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The sheet a stage is drawn on: its view, its pointer, the box that is drawn over it and the lines caught on. */
 import { computed, ref } from 'vue'
-import { Maximize, Minus, Plus } from '@lucide/vue'
+import { Maximize } from '@lucide/vue'
 import type { Vec3 } from '#core/geometry/vector'
 import type { FixtureId } from '#core/show/ids'
 import { providePlan } from '../../composables/planKey'
@@ -10,6 +10,7 @@ import { usePlanPointer } from '../../composables/usePlanPointer'
 import { usePlanView, type Extent } from '../../composables/usePlanView'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import NearnessButtons from './NearnessButtons.vue'
 import { pathOf } from './svgPath'
 
 const props = defineProps<{
@@ -99,23 +100,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
         </svg>
       </template>
     </div>
-    <div class="absolute right-3 bottom-9 flex flex-col gap-1" role="group" aria-label="Plan view">
-      <IconButton
-        :icon="Plus"
-        :size="14"
-        class="chip p-1"
-        title="Nearer (+)"
-        aria-label="Nearer"
-        @click="view.zoomIn"
-      />
-      <IconButton
-        :icon="Minus"
-        :size="14"
-        class="chip p-1"
-        title="Further (−)"
-        aria-label="Further"
-        @click="view.zoomOut"
-      />
+    <NearnessButtons class="bottom-9" label="Plan view" @nearer="view.zoomIn" @further="view.zoomOut">
       <IconButton
         :icon="Maximize"
         :size="14"
@@ -124,6 +109,6 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
         aria-label="Fit the stage"
         @click="view.fit"
       />
-    </div>
+    </NearnessButtons>
   </div>
 </template>
