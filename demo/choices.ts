@@ -3,12 +3,14 @@ import { listsInOrder } from '#core/cues/tracking'
 import { parseEntry } from '#core/selection/entry'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import {
+  asHangId,
   asPaletteId,
   asSetPieceId,
   asTargetId,
   type CueId,
   type CueListId,
   type FixtureId,
+  type HangId,
   type PaletteId,
   type SetPieceId,
   type TargetId,
@@ -19,6 +21,7 @@ export interface Choices {
   fixtures(entry: string): FixtureId[]
   target(name: string): TargetId
   setPiece(name: string): SetPieceId
+  hang(name: string): HangId
   palette(number: number): PaletteId
   list(number: number): CueListId
   cue(list: number, number: number): CueId
@@ -42,6 +45,7 @@ export function choose(show: Show): Choices {
     },
     target: (name) => asTargetId(keyOf(show.all.target, (t) => t.name === name, name)),
     setPiece: (name) => asSetPieceId(keyOf(show.all.setPiece, (p) => p.name === name, name)),
+    hang: (name) => asHangId(keyOf(show.all.hang, (h) => h.name === name, name)),
     palette: (number) => asPaletteId(keyOf(show.all.palette, (p) => p.number === number, `palette ${number}`)),
     list: (number) => ordered(number).id,
     cue: (list, number) =>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { distance, vec3 } from '../geometry/vector'
-import { asHangId, asSetPieceId, asVenueId } from '../show/ids'
+import { asVenueId } from '../show/ids'
 import { showRecordOf } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { Desk } from '../../tests/support/smallShow'
@@ -12,7 +12,7 @@ describe('moving the stage', () => {
   it('moves and turns tied targets with their set piece, and nothing else', () => {
     const desk = new Desk()
     expect(distance(spot(desk, 'Bow'), vec3(-2, 4.5, 0.8))).toBeLessThan(1e-9)
-    const setPiece = asSetPieceId(desk.idOf('setPiece', 'Dory'))
+    const setPiece = desk.choose.setPiece('Dory')
     expect(desk.do('moveSetPiece', { setPiece, position: vec3(1, 2, 0.2), yaw: 0 })).toContain('move Dory')
     expect(distance(spot(desk, 'Bow'), vec3(2.5, 2, 1))).toBeLessThan(1e-9)
     expect(spot(desk, 'Mark')).toEqual(vec3(0, 2, 0))
@@ -22,7 +22,7 @@ describe('moving the stage', () => {
     const desk = new Desk()
     desk.do('moveTarget', { target: desk.choose.target('Bow'), position: vec3(-2, 4, 1) })
     expect(distance(spot(desk, 'Bow'), vec3(-2, 4, 1))).toBeLessThan(1e-9)
-    const setPiece = asSetPieceId(desk.idOf('setPiece', 'Dory'))
+    const setPiece = desk.choose.setPiece('Dory')
     desk.do('moveSetPiece', { setPiece, position: vec3(0, 3, 0), yaw: 90 })
     expect(distance(spot(desk, 'Bow'), vec3(0, 4, 1))).toBeLessThan(1e-9)
   })
@@ -31,7 +31,7 @@ describe('moving the stage', () => {
     const desk = new Desk()
     desk.aim('11', 'Bow')
     const before = desk.seen(11)
-    const hang = asHangId(desk.idOf('hang', 'Bar'))
+    const hang = desk.choose.hang('Bar')
     expect(desk.do('moveHang', { hang, origin: vec3(0, 0, 6) })).toBe('move Bar 1.00 m down')
     const after = desk.seen(11)
     expect(after.position.point).toEqual(before.position.point)

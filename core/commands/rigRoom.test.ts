@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { distance, vec3 } from '../geometry/vector'
 import { OSTREL_TYPES, tern } from '#demo/types'
 import { fixtureType } from '../show/entities'
-import { asFixtureTypeId, asHangId, asLayerId, asSetPieceId } from '../show/ids'
+import { asFixtureTypeId, asLayerId } from '../show/ids'
 import { leaningInWords, leaningOnFixtures } from '../show/leaning'
 import { modesOf } from '../show/modes'
 import { hangsOf, rigOf } from '../show/rig'
@@ -11,7 +11,7 @@ import { Desk } from '../../tests/support/smallShow'
 
 const typeCalled = (desk: Desk, name: string) =>
   asFixtureTypeId([...desk.show.all.fixtureType].find(([, type]) => type.name === name)?.[0] ?? '')
-const bar = (desk: Desk) => asHangId(desk.idOf('hang', 'Bar'))
+const bar = (desk: Desk) => desk.choose.hang('Bar')
 const straight = { out: 0, drop: 0.1, yaw: 0, pitch: 0, roll: 0 }
 const numbersOn = (desk: Desk, name: string) =>
   hangsOf(desk.show)
@@ -32,7 +32,7 @@ describe('hangs', () => {
     const desk = new Desk()
     desk.do('copyHang', { hang: bar(desk), name: 'Bar 2', by: vec3(0, 3, -0.5), numberFrom: 21 })
     expect(numbersOn(desk, 'Bar 2')).toEqual(['21 at -3', '22 at -1', '23 at 1', '24 at 3'])
-    const boom = asHangId(desk.idOf('hang', 'Boom'))
+    const boom = desk.choose.hang('Boom')
     desk.do('mirrorHang', { hang: boom, name: 'Boom right', numberFrom: 42 })
     const [left, right] = [41, 42].map((number) => rigOf(desk.show).get(desk.fixture(number))?.mount.pivot)
     expect(left && right && distance(right, vec3(-left.x, left.y, left.z))).toBeLessThan(1e-9)
@@ -42,7 +42,7 @@ describe('hangs', () => {
   it('in use do not vanish silently: their fixtures move or go along, or the hang stays', () => {
     const desk = new Desk()
     expect(desk.refused('deleteHang', { hang: bar(desk), fixtures: null })).toContain('4 fixture places are on Bar')
-    const to = asHangId(desk.idOf('hang', 'Boom'))
+    const to = desk.choose.hang('Boom')
     desk.do('deleteHang', { hang: bar(desk), fixtures: { kind: 'move', to } })
     expect(numbersOn(desk, 'Boom')).toHaveLength(5)
     desk.do('deleteHang', { hang: to, fixtures: { kind: 'delete' } })
@@ -155,7 +155,7 @@ describe('the stage', () => {
     const desk = new Desk()
     const target = desk.choose.target('Shore')
     const before = spot(desk, 'Shore')
-    const setPiece = asSetPieceId(desk.idOf('setPiece', 'Dory'))
+    const setPiece = desk.choose.setPiece('Dory')
     desk.do('changeTarget', { target, setPiece })
     expect(distance(spot(desk, 'Shore')?.end ?? vec3(NaN, 0, 0), before?.end ?? vec3(0, 0, 0))).toBeLessThan(1e-9)
     desk.do('moveSetPiece', { setPiece, position: vec3(-2, 4, 0), yaw: 90 })
@@ -186,7 +186,7 @@ describe('the stage', () => {
     const desk = new Desk()
     desk.do('addLayer', { name: 'Boats' })
     const layer = asLayerId([...desk.show.all.layer.keys()][0] ?? '')
-    const setPiece = asSetPieceId(desk.idOf('setPiece', 'Dory'))
+    const setPiece = desk.choose.setPiece('Dory')
     desk.do('changeSetPiece', { setPiece, layer })
     expect(desk.do('changeLayer', { layer, locked: true })).toBe('lock the layer Boats')
     expect(desk.refused('moveSetPiece', { setPiece, position: vec3(0, 0, 0), yaw: 0 })).toContain(

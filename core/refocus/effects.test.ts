@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { vec3 } from '../geometry/vector'
-import { asHangId } from '../show/ids'
 import { Desk } from '../../tests/support/smallShow'
 import { effectsOf } from './effects'
 import { effectsInWords, metresInWords, offsetInWords } from './words'
@@ -64,9 +63,7 @@ describe('the effects of a change', () => {
 
   it('of a lower trim: aims stay on their place, raw angles stay behind and are named', () => {
     const desk = programmed()
-    const effects = after(desk, (d) =>
-      d.do('moveHang', { hang: asHangId(d.idOf('hang', 'Bar')), origin: vec3(0, 0, 6) }),
-    )
+    const effects = after(desk, (d) => d.do('moveHang', { hang: d.choose.hang('Bar'), origin: vec3(0, 0, 6) }))
     expect(effects.palettes[0]?.shiftMetres).toBeLessThan(1e-9)
     expect(effects.staysBehind).toMatchObject([
       { fixture: desk.fixtures('11')[0], cue: desk.choose.cue(1, 4), palette: null },

@@ -42,7 +42,7 @@ function places(desk: Desk, fixture: number): number[] {
 }
 
 function moveDory(desk: Desk, keepOut: Partial<CommandInput<'keepingOut'>['keepOut']>): string {
-  const setPiece = desk.idOf('setPiece', 'Dory')
+  const setPiece = desk.choose.setPiece('Dory')
   const { position } = [...desk.show.all.setPiecePlace.values()].find((place) => place.setPiece === setPiece) ?? {}
   return desk.do('keepingOut', {
     name: 'moveSetPiece',

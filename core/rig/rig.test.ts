@@ -3,7 +3,6 @@ import { describe, expect, it } from 'vitest'
 import { fixtureFrame } from '../geometry/frame'
 import { rotate } from '../geometry/rotation'
 import { distance, vec3, type Vec3 } from '../geometry/vector'
-import { asHangId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import { Desk } from '../../tests/support/smallShow'
 import { rigCheck } from './check'
@@ -86,7 +85,7 @@ describe('choosing a lens', () => {
     const rigged = rigOf(desk.show).get(desk.fixture(41))
     if (!rigged) throw new Error('41 hangs')
     const behind = vec3(-4.2, 3.4, 0.2)
-    const dory = desk.idOf('setPiece', 'Dory')
+    const dory = desk.choose.setPiece('Dory')
     expect(lightAt(desk.show, rigged, behind, 20).blockedBy).toBe(dory)
     expect(lightAt(desk.show, rigged, vec3(-2, 4.4, 0.65), 20).blockedBy).toBeNull()
     expect(
@@ -104,7 +103,7 @@ describe('the rig check', () => {
 
   it('finds each thing that looks wrong, with where to look', () => {
     const desk = new Desk()
-    const bar = asHangId(desk.idOf('hang', 'Bar'))
+    const bar = desk.choose.hang('Bar')
     desk.do('changeFixtures', {
       changes: [
         { fixture: desk.fixture(12), along: -3.02 },

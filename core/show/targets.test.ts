@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { distance, vec3, type Vec3 } from '../geometry/vector'
-import { asSetPieceId } from './ids'
 import { aimPoint, pointOn, targetsOf } from './targets'
 import { Desk } from '../../tests/support/smallShow'
 
@@ -8,7 +7,7 @@ const near = (a: Vec3 | null | undefined, b: Vec3) => expect(a ? distance(a, b) 
 
 function withForms(): Desk {
   const desk = new Desk()
-  const onDory = asSetPieceId(desk.idOf('setPiece', 'Dory'))
+  const onDory = desk.choose.setPiece('Dory')
   desk.do('addTarget', {
     name: 'Gunwale',
     form: { kind: 'line', to: vec3(2, 0, 0), stations: 0 },
@@ -48,7 +47,7 @@ describe('targets', () => {
     const desk = withForms()
     near(placed(desk, 'Gunwale').position, vec3(-2.5, 2, 0.6))
     near(placed(desk, 'Gunwale').end, vec3(-2.5, 4, 0.6))
-    desk.do('moveSetPiece', { setPiece: asSetPieceId(desk.idOf('setPiece', 'Dory')), position: vec3(0, 0, 0), yaw: 0 })
+    desk.do('moveSetPiece', { setPiece: desk.choose.setPiece('Dory'), position: vec3(0, 0, 0), yaw: 0 })
     near(placed(desk, 'Gunwale').end, vec3(1, 0.5, 0.6))
   })
 

@@ -100,7 +100,7 @@ describe('levels', () => {
     expect(down(1.5, 4)).toMatchObject({ on: { kind: 'level', name: 'Rake' } })
     expect(down(1.5, 4)?.point.z).toBeCloseTo(0.5, 9)
     expect(down(5, 1)).toMatchObject({ on: { kind: 'floor' }, distance: 5 })
-    expect(down(-2, 3)).toMatchObject({ on: { kind: 'set', piece: desk.idOf('setPiece', 'Dory') } })
+    expect(down(-2, 3)).toMatchObject({ on: { kind: 'set', piece: desk.choose.setPiece('Dory') } })
     expect(landingOf(desk.show, { lens: vec3(0, 0, 5), direction: vec3(0, 0, 1) })).toBeNull()
   })
 })

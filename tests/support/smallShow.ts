@@ -156,9 +156,4 @@ export class Desk {
     if (!picture) throw new Error(`fixture ${number} is not on stage`)
     return picture
   }
-
-  idOf(kind: 'hang' | 'setPiece', name: string): string {
-    for (const [id, thing] of this.show.all[kind]) if (thing.name === name) return id
-    throw new Error(`no ${kind} ${name}`)
-  }
 }
