@@ -4,7 +4,8 @@ import { useDesk } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
 import { useSelection } from '../stores/selection'
 import { isTyping } from './isTyping'
-import { useActions, type Acts } from './useActions'
+import type { Acts } from '../stores/atHand'
+import { useActions } from './useActions'
 
 export interface StageKeys {
   cancel(): boolean

@@ -45,6 +45,7 @@ export type ActionId = (typeof ACTIONS)[number]['id']
 export const FIXED_KEYS = [
   { key: '0 to 9, A to Z', does: 'Begin typing a selection', section: 'Selecting' },
   { key: 'Arrows', does: 'Nudge what is selected; with Shift a tenth of it', section: 'Stage' },
+  { key: 'Ctrl K', does: 'Find anything by name', section: 'Everywhere' },
   { key: 'Enter', does: 'Keep what is proposed or typed', section: 'Everywhere' },
   { key: 'Escape', does: 'Let go: a drag, a proposal, the tool, the selection', section: 'Everywhere' },
 ] as const

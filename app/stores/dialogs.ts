@@ -2,8 +2,19 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 
+/** Dialogs that are opened by name. */
+export const DIALOG_NAMES = {
+  'new show': 'New show',
+  import: 'Import a rig',
+  history: 'History',
+  restore: 'Open a back-up',
+  keys: 'Keyboard map',
+} as const
+
+export type DialogId = keyof typeof DIALOG_NAMES | 'find'
+
 export const useDialogs = defineStore('dialogs', () => {
-  const open = ref<'import' | 'new show' | 'keys' | 'history' | 'restore' | null>(null)
+  const open = ref<DialogId | null>(null)
   const close = () => (open.value = null)
   return { open, close }
 })

@@ -6,6 +6,7 @@ import { adjustedInHand, type Adjusted } from '#core/palettes/update'
 import { palettesInUse } from '#core/cues/palettesInUse'
 import type { Shelf } from '#core/show/families'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
+import { useSelection } from './selection'
 import { useShow } from './show'
 
 export const SHELF_SIZES = ['list', 'cards', 'large'] as const
@@ -15,6 +16,7 @@ export const SHELF_FILTERS = ['all', 'serving', 'on stage', 'in no cue'] as cons
 
 export const usePaletteDesk = defineStore('paletteDesk', () => {
   const show = useShow()
+  const selection = useSelection()
   const shelf = ref<Shelf>('focus')
   const size = useLocalStorage<(typeof SHELF_SIZES)[number]>('rhopander-shelf-size', 'cards')
   /** The palette whose contents and use are looked at. */
@@ -58,6 +60,13 @@ export const usePaletteDesk = defineStore('paletteDesk', () => {
     reveal(palette)
   }
 
+  /** Puts a palette in the hand for the selection; without one, for all the palette holds. */
+  function recall(palette: PaletteId, as: 'link' | 'loose' = 'link') {
+    const fixtures = selection.fixtures.length > 0 ? [...selection.fixtures] : null
+    const seconds = recallTime.value ?? undefined
+    return show.send('recallPalette', { palette, fixtures, as, seconds })
+  }
+
   return {
     shelf,
     size,
@@ -72,5 +81,6 @@ export const usePaletteDesk = defineStore('paletteDesk', () => {
     use,
     adjusted,
     editing,
+    recall,
   }
 })

@@ -11,7 +11,7 @@ const LAYERS = [
   ['hand'],
   ['groups'],
   ['venue', 'patch'],
-  ['refocus', 'rig', 'output', 'history'],
+  ['refocus', 'rig', 'output', 'history', 'find'],
   ['commands'],
   ['exchange'],
 ]

@@ -103,11 +103,9 @@ watch(
   },
 )
 
-/** For the selection; without one, for all the palette holds. With Alt as loose values. */
+/** With Alt as loose values. */
 function recall(palette: PaletteId, event: MouseEvent | KeyboardEvent) {
-  const fixtures = selection.fixtures.length > 0 ? [...selection.fixtures] : null
-  const seconds = shelves.recallTime ?? undefined
-  void store.send('recallPalette', { palette, fixtures, as: event.altKey ? 'loose' : 'link', seconds })
+  void shelves.recall(palette, event.altKey ? 'loose' : 'link')
 }
 
 /** A palette is looked at when the pointer rests on it, not when it only passes. */

@@ -8,7 +8,7 @@ import { showRecordOf, type Show } from '#core/show/show'
 import { request } from '../../session/request'
 import { showList } from '../../session/wire'
 import { useTheme } from '../../composables/useTheme'
-import { useDialogs } from '../../stores/dialogs'
+import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import ImportDialog from '../exchange/ImportDialog.vue'
 import HistoryDialog from './HistoryDialog.vue'
@@ -68,22 +68,32 @@ const item = (active: boolean) => [
       </MenuItem>
       <div class="my-1 border-t border-rule" role="separator" />
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="dialogs.open = 'new show'">New show</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'new show'">
+          {{ DIALOG_NAMES['new show'] }}
+        </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="dialogs.open = 'import'">Import a rig</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'import'">
+          {{ DIALOG_NAMES.import }}
+        </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="dialogs.open = 'history'">History</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'history'">
+          {{ DIALOG_NAMES.history }}
+        </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
         ><a :href="`/api/shows/${show.id}/backup`" download :class="item(active)">Back up to a file</a></MenuItem
       >
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="dialogs.open = 'restore'">Open a back-up</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'restore'">
+          {{ DIALOG_NAMES.restore }}
+        </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="dialogs.open = 'keys'">Keyboard map</button></MenuItem
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'keys'">
+          {{ DIALOG_NAMES.keys }}
+        </button></MenuItem
       >
       <MenuItem v-slot="{ active }">
         <button type="button" :class="item(active)" @click="theme.toggle()">

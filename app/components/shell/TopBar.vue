@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** Show and venue, the rooms, what is in hand, undo. */
-import { Redo2, Undo2, WifiOff } from '@lucide/vue'
+import { Redo2, Search, Undo2, WifiOff } from '@lucide/vue'
 import { useHand } from '../../composables/useHand'
+import { ROOMS } from '../../session/rooms'
+import { useDialogs } from '../../stores/dialogs'
 import { useShow } from '../../stores/show'
 import { useUndo } from '../../stores/undo'
 import type { Show } from '#core/show/show'
@@ -11,12 +13,8 @@ defineProps<{ show: Show }>()
 const store = useShow()
 const steps = useUndo()
 const hand = useHand()
+const dialogs = useDialogs()
 const route = useRoute()
-const ROOMS = [
-  { path: 'rig', name: 'Rig' },
-  { path: 'focus', name: 'Focus' },
-  { path: 'cues', name: 'Cues' },
-] as const
 </script>
 
 <template>
@@ -41,6 +39,14 @@ const ROOMS = [
         {{ room.name }}
       </NuxtLink>
     </nav>
+    <IconButton
+      :icon="Search"
+      :size="14"
+      class="pill flex items-center px-2"
+      aria-label="Find anything"
+      title="Find anything (Ctrl K)"
+      @click="dialogs.open = 'find'"
+    />
     <div class="ml-auto flex min-w-0 items-center gap-2">
       <p v-if="!store.connected" class="flex items-center gap-1.5 text-sm text-coral" role="status">
         <WifiOff :size="14" />Looking for the server

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** A show with its rooms: opens it, keeps it in step, and has the keys every room shares. */
+import { useEventListener } from '@vueuse/core'
 import { onUnmounted, watch } from 'vue'
 import { movesUntil } from '#core/cues/arrivals'
 import { showId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
+import { keyOf } from '../../keys/actions'
 import { useActions } from '../../composables/useActions'
 import { useClock } from '../../stores/clock'
 import { useDialogs } from '../../stores/dialogs'
@@ -40,6 +42,12 @@ watch(
 onUnmounted(() => store.close())
 useHead({ title: () => (store.view ? `${showRecordOf(store.view).name} · Rhopander` : 'Rhopander') })
 
+/** In a field too, but not over another dialog. */
+useEventListener('keydown', (event) => {
+  if (keyOf(event) !== 'Ctrl K' || dialogs.open !== null) return
+  event.preventDefault()
+  dialogs.open = 'find'
+})
 useActions({
   undo: () => void steps.undo(),
   redo: () => void steps.redo(),
@@ -54,6 +62,7 @@ useActions({
     <EditBanner />
     <NuxtPage class="min-h-0 flex-1" />
     <KeyMapDialog :open="dialogs.open === 'keys'" @close="dialogs.close()" />
+    <FindAnything :show="store.view" :open="dialogs.open === 'find'" @close="dialogs.close()" />
   </div>
   <main v-else class="grid h-full place-items-center">
     <div v-if="store.trouble" class="text-center">

@@ -2,6 +2,7 @@
 /** The Rig room: what hangs and stands where, to scale, and everything it can be wrong about. */
 import { computed, onMounted, onUnmounted } from 'vue'
 import { rigCheck } from '#core/rig/check'
+import { RIG_PARTS } from '../../../session/rooms'
 import { useDesk } from '../../../stores/desk'
 import { useShow } from '../../../stores/show'
 
@@ -10,12 +11,6 @@ const desk = useDesk()
 const route = useRoute()
 const findings = computed(() => (store.view ? rigCheck(store.view) : []))
 const base = computed(() => `/shows/${store.view?.id ?? ''}/rig`)
-const PARTS = [
-  { path: '', name: 'Stage' },
-  { path: '/types', name: 'Types' },
-  { path: '/patch', name: 'Patch' },
-  { path: '/check', name: 'Check' },
-] as const
 
 onMounted(() => (desk.room = 'rig'))
 onUnmounted(() => {
@@ -28,7 +23,7 @@ onUnmounted(() => {
   <div v-if="store.view" class="flex min-h-0 flex-col">
     <nav aria-label="Parts of the rig" class="flex h-9 shrink-0 items-center gap-1 border-b border-rule bg-deck px-3">
       <NuxtLink
-        v-for="part in PARTS"
+        v-for="part in RIG_PARTS"
         :key="part.path"
         :to="`${base}${part.path}`"
         class="flex items-center gap-1.5 rounded-md px-2.5 py-0.5 text-sm"

@@ -1,0 +1,13 @@
+/** The rooms of a show, by their paths. */
+export const ROOMS = [
+  { path: 'rig', name: 'Rig' },
+  { path: 'focus', name: 'Focus' },
+  { path: 'cues', name: 'Cues' },
+] as const
+
+export const RIG_PARTS = [
+  { path: '', name: 'Stage' },
+  { path: '/types', name: 'Types' },
+  { path: '/patch', name: 'Patch' },
+  { path: '/check', name: 'Check' },
+] as const
