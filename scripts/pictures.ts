@@ -67,6 +67,17 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
+    name: 'find',
+    room: 'focus',
+    prepare: async (page) => {
+      await select(page, '12-17')
+      await page.keyboard.press('Control+k')
+      await page.keyboard.type('dory')
+      await page.keyboard.press('ArrowDown')
+      await page.getByText('Recall for the 6 selected').waitFor()
+    },
+  },
+  {
     name: 'selecting',
     room: 'focus',
     prepare: async (page) => {
