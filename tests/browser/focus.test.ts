@@ -153,3 +153,33 @@ test('pans, zooms and fits the plan by wheel and keys', async ({ desk }) => {
   await desk.keyboard.press('Home')
   await expect(async () => expect((await at()).x).toBeCloseTo(fitted.x, 0)).toPass()
 })
+
+test('panels are drawn to other sizes by pointer and keys, and keep them', async ({ desk }) => {
+  const edge = (name: string) => desk.getByRole('separator', { name })
+  const widthOf = async (name: string) => (await desk.getByRole('complementary', { name }).boundingBox())?.width ?? 0
+  const before = await widthOf('In hand')
+  const grip = await edge('Width of the hand').boundingBox()
+  if (!grip) throw new Error('no edge')
+  await desk.mouse.move(grip.x + 3, grip.y + 200)
+  await desk.mouse.down()
+  await desk.mouse.move(grip.x - 37, grip.y + 200, { steps: 4 })
+  await desk.mouse.up()
+  expect(await widthOf('In hand')).toBe(before + 40)
+
+  await edge('Width of Select').press('ArrowRight')
+  await edge('Width of Select').press('Shift+ArrowRight')
+  await expect(edge('Width of Select')).toHaveAttribute('aria-valuenow', '266')
+  await edge('Height of the shelf').press('ArrowUp')
+  await edge('Height of the shelf').press('ArrowUp')
+  await desk.getByRole('radio', { name: 'list', exact: true }).click()
+  const cards = desk.getByRole('article')
+  const [first, fifth, sixth] = await Promise.all([0, 4, 5].map((n) => cards.nth(n).boundingBox()))
+  expect([fifth?.x, sixth?.x === first?.x]).toEqual([first?.x, false])
+  await expectAccessible(desk)
+
+  await desk.reload()
+  await expect(edge('Width of Select')).toHaveAttribute('aria-valuenow', '266')
+  expect(await widthOf('In hand')).toBe(before + 40)
+  await edge('Width of the hand').dblclick()
+  await expect(edge('Width of the hand')).toHaveAttribute('aria-valuenow', '316')
+})

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The shelf: palettes by family, found by number or name, previewed by hovering, recalled by a press. */
+import { useElementSize } from '@vueuse/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { Tab, TabGroup, TabList } from '@headlessui/vue'
 import { computed, nextTick, onUnmounted, ref, useTemplateRef, watch } from 'vue'
@@ -25,12 +26,17 @@ const desk = useDesk()
 const shelves = usePaletteDesk()
 const selection = useSelection()
 
-/** Pixels across and rows in a column, for each size. */
-const SIZES = { list: { width: 216, rows: 4 }, cards: { width: 141, rows: 1 }, large: { width: 206, rows: 1 } } as const
+/** Pixels across for each size, and down for a line of the list. */
+const WIDTHS = { list: 216, cards: 141, large: 206 } as const
+const LINE = 28
 
 const wanted = ref('')
 const scroller = useTemplateRef<HTMLElement>('scroller')
-const layout = computed(() => SIZES[shelves.size])
+const { height } = useElementSize(scroller)
+const layout = computed(() => ({
+  width: WIDTHS[shelves.size],
+  rows: shelves.size === 'list' ? Math.max(1, Math.floor(height.value / LINE)) : 1,
+}))
 const onShelf = computed(() => palettesInOrder(props.show).filter(({ palette }) => palette.shelf === shelves.shelf))
 const isWanted = computed(() => {
   const { filter, use } = shelves

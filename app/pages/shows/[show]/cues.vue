@@ -7,6 +7,7 @@ import { isTyping } from '../../../composables/isTyping'
 import { useActions } from '../../../composables/useActions'
 import { useCueDesk } from '../../../stores/cueDesk'
 import { useCompared } from '../../../stores/compared'
+import { usePanelSizes } from '../../../stores/panelSizes'
 import { useProposal } from '../../../stores/proposal'
 import { useShow } from '../../../stores/show'
 import CarrySheet from '../../../components/cues/CarrySheet.vue'
@@ -23,6 +24,7 @@ const store = useShow()
 const compared = useCompared()
 const desk = useCueDesk()
 const proposal = useProposal()
+const panels = usePanelSizes()
 const sheet = useTemplateRef<InstanceType<typeof CarrySheet>>('sheet')
 
 const asked = cueId.safeParse(useRoute().query['cue'])
@@ -79,8 +81,13 @@ function escape() {
 </script>
 
 <template>
-  <main v-if="desk.show" class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto]">
-    <section class="flex min-h-0 flex-col bg-night" aria-label="Carry sheet">
+  <main
+    v-if="desk.show"
+    class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]"
+    :style="{ gridTemplateColumns: `minmax(0, 1fr) ${panels.sizes.cue}px` }"
+  >
+    <section class="relative flex min-h-0 flex-col bg-night" aria-label="Carry sheet">
+      <PanelEdge panel="cue" grows="left" />
       <SheetTools :show="desk.show" :trouble="sheet?.trouble ?? null" />
       <template v-if="list && list.cues.length">
         <CarrySheet ref="sheet" :show="desk.show" @go="go" />

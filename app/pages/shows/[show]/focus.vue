@@ -8,6 +8,7 @@ import { useFocusKeys } from '../../../composables/useFocusKeys'
 import { useHighlightFollowing } from '../../../composables/useHighlight'
 import { useDesk } from '../../../stores/desk'
 import { usePaletteDesk } from '../../../stores/paletteDesk'
+import { usePanelSizes } from '../../../stores/panelSizes'
 import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
 import { useShow } from '../../../stores/show'
@@ -21,6 +22,7 @@ const desk = useDesk()
 const selection = useSelection()
 const shelves = usePaletteDesk()
 const proposal = useProposal()
+const panels = usePanelSizes()
 const blind = useBlind()
 const route = useRoute()
 watch(
@@ -50,10 +52,13 @@ useFocusKeys(
 <template>
   <main
     v-if="store.view && told"
-    class="grid min-h-0 grid-cols-[248px_minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_auto] max-[1100px]:grid-cols-[200px_minmax(0,1fr)_290px]"
+    class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]"
+    :style="{ gridTemplateColumns: `${panels.sizes.select}px minmax(0, 1fr) ${panels.sizes.hand}px` }"
   >
     <SelectPanel ref="select" :show="told" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
+      <PanelEdge panel="select" grows="right" />
+      <PanelEdge panel="hand" grows="left" />
       <div class="flex min-h-0 flex-1">
         <div class="relative min-w-0 flex-1">
           <StageView v-if="proposal.drawn" ref="plan" :show="proposal.drawn" :pools-at-floor="poolsAtFloor" />
@@ -64,33 +69,33 @@ useFocusKeys(
           <p class="pill absolute bottom-3 left-3 bg-deck">On stage</p>
         </div>
       </div>
-      <div
-        v-if="blind.isBlind.value"
-        class="absolute inset-x-3 top-13 mx-auto flex w-max max-w-full items-center gap-2 rounded-md border border-coral bg-deck px-2 py-1 text-sm"
-        role="status"
-      >
-        <span><strong class="text-coral">Blind.</strong> The hand does not touch what the stage shows.</span>
-        <button type="button" class="chip py-0.5" :aria-pressed="isBeside" @click="besides = !besides">
-          {{ isBeside ? 'Only this picture' : 'Stage beside it' }}
-        </button>
-        <button type="button" class="chip py-0.5" @click="blind.set(false)">Show the hand</button>
-      </div>
-      <div
-        class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start justify-between gap-2 *:pointer-events-auto"
-      >
-        <div class="flex gap-1.5">
-          <ToolSwitch :tools="['select', 'lasso', 'aim', 'move']" />
-          <ViewSwitch />
+      <div class="pointer-events-none absolute inset-x-3 top-2.5 flex flex-col gap-1.5">
+        <div class="flex flex-wrap items-start justify-between gap-x-2 gap-y-1.5 *:pointer-events-auto">
+          <div class="flex gap-1.5">
+            <ToolSwitch :tools="['select', 'lasso', 'aim', 'move']" />
+            <ViewSwitch />
+          </div>
+          <CueStepper ref="stepper" :show="told" />
+          <button
+            type="button"
+            class="pill shrink-0 bg-deck whitespace-nowrap ml-auto"
+            :aria-pressed="poolsAtFloor"
+            @click="poolsAtFloor = !poolsAtFloor"
+          >
+            {{ poolsAtFloor ? 'Pools at floor' : 'Pools at target' }}
+          </button>
         </div>
-        <CueStepper ref="stepper" :show="told" />
-        <button
-          type="button"
-          class="pill shrink-0 bg-deck whitespace-nowrap max-[1100px]:absolute max-[1100px]:top-11 max-[1100px]:right-0"
-          :aria-pressed="poolsAtFloor"
-          @click="poolsAtFloor = !poolsAtFloor"
+        <div
+          v-if="blind.isBlind.value"
+          class="mx-auto flex w-max max-w-full items-center gap-2 pointer-events-auto rounded-md border border-coral bg-deck px-2 py-1 text-sm"
+          role="status"
         >
-          {{ poolsAtFloor ? 'Pools at floor' : 'Pools at target' }}
-        </button>
+          <span><strong class="text-coral">Blind.</strong> The hand does not touch what the stage shows.</span>
+          <button type="button" class="chip py-0.5" :aria-pressed="isBeside" @click="besides = !besides">
+            {{ isBeside ? 'Only this picture' : 'Stage beside it' }}
+          </button>
+          <button type="button" class="chip py-0.5" @click="blind.set(false)">Show the hand</button>
+        </div>
       </div>
       <p
         v-if="desk.tool === 'line'"
@@ -115,7 +120,11 @@ useFocusKeys(
     <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="told" />
     <HandPanel v-else :show="told" />
     <!-- A proposal stands where the shelf is, so that the plan keeps its size under the pointer. -->
-    <div class="relative col-span-3" :class="shelves.size === 'large' ? 'h-[222px]' : 'h-[172px]'">
+    <div
+      class="relative col-span-3"
+      :style="{ height: `${panels.sizes.shelf + (shelves.size === 'large' ? 50 : 0)}px` }"
+    >
+      <PanelEdge panel="shelf" grows="up" />
       <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="told" />
       <ProposalBar class="absolute inset-0" />
     </div>

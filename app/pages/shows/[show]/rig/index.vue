@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The stage to scale, its tables below, and what is looked at beside it. */
-import { useLocalStorage } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import { useRigKeys } from '../../../../composables/useRigKeys'
+import { PANELS, usePanelSizes } from '../../../../stores/panelSizes'
 import { useProposal } from '../../../../stores/proposal'
 import { useRigDesk, type RigTable } from '../../../../stores/rigDesk'
 import { useShow } from '../../../../stores/show'
@@ -17,7 +17,8 @@ const store = useShow()
 const rigDesk = useRigDesk()
 const proposal = useProposal()
 const stage = useTemplateRef<InstanceType<typeof StageView>>('stage')
-const isTall = useLocalStorage('rhopander-rig-table-tall', false)
+const panels = usePanelSizes()
+const isTall = computed(() => panels.sizes.tables > PANELS.tables.first)
 useRigKeys(() => stage.value)
 
 const TABLES: readonly { readonly table: RigTable; readonly name: string }[] = [
@@ -31,12 +32,9 @@ const table = computed(() => PARTS[rigDesk.table])
 </script>
 
 <template>
-  <main
-    v-if="store.view"
-    class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px]"
-    :class="isTall ? 'grid-rows-[minmax(160px,1fr)_66%]' : 'grid-rows-[minmax(0,1fr)_264px]'"
-  >
+  <main v-if="store.view" class="grid min-h-0" :style="panels.besideAndBelow">
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
+      <PanelEdge panel="inspector" grows="left" />
       <StageView v-if="proposal.drawn" ref="stage" class="flex-1" :show="proposal.drawn" :pools-at-floor="false" />
       <div class="pointer-events-none absolute inset-x-3 top-2.5 flex items-start gap-2 *:pointer-events-auto">
         <ToolSwitch :tools="['select', 'lasso', 'move', 'lens']" />
@@ -46,6 +44,7 @@ const table = computed(() => PARTS[rigDesk.table])
     <RigInspector class="row-span-2" :show="proposal.drawn ?? store.view" />
     <!-- A proposal stands where the tables are, so that the plan keeps its size under the pointer. -->
     <section class="relative min-h-0 border-t border-rule bg-deck" aria-label="Tables">
+      <PanelEdge panel="tables" grows="up" />
       <component :is="table" class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view">
         <div class="flex gap-1" role="radiogroup" aria-label="Table">
           <button
@@ -64,7 +63,7 @@ const table = computed(() => PARTS[rigDesk.table])
             type="button"
             class="ml-2 text-sm text-haze hover:text-sail"
             :aria-pressed="isTall"
-            @click="isTall = !isTall"
+            @click="isTall ? panels.reset('tables') : panels.draw('tables', Infinity)"
           >
             {{ isTall ? 'Lower' : 'Taller' }}
           </button>

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { patchFaults, spansOf, type Span } from '#core/patch/span'
 import type { FixtureId } from '#core/show/ids'
 import { useOutput } from '../../../../composables/useOutput'
+import { usePanelSizes } from '../../../../stores/panelSizes'
 import { useSelection } from '../../../../stores/selection'
 import { useShow } from '../../../../stores/show'
 import AutoPatchForm from '../../../../components/patch/AutoPatchForm.vue'
@@ -13,6 +14,7 @@ import UniverseMap from '../../../../components/patch/UniverseMap.vue'
 
 const store = useShow()
 const selection = useSelection()
+const panels = usePanelSizes()
 const isUnpatching = ref(false)
 const selected = computed(() => new Set<string>(selection.fixtures))
 
@@ -49,7 +51,7 @@ async function unpatch() {
 </script>
 
 <template>
-  <main v-if="store.view" class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px] grid-rows-[minmax(0,1fr)_264px]">
+  <main v-if="store.view" class="grid min-h-0" :style="panels.besideAndBelow">
     <section
       class="grid min-h-0 auto-rows-min grid-cols-2 gap-5 overflow-y-auto p-4"
       aria-label="Universes"
@@ -116,7 +118,8 @@ async function unpatch() {
         a protocol counts from 0.
       </p>
     </aside>
-    <section class="min-h-0 border-t border-rule bg-deck" aria-label="Patch table">
+    <section class="relative min-h-0 border-t border-rule bg-deck" aria-label="Patch table">
+      <PanelEdge panel="tables" grows="up" />
       <PatchTable class="h-full" :show="store.view" />
     </section>
   </main>
