@@ -45,7 +45,6 @@ export function useFindings(show: () => Show, text: () => string) {
   const keys = useKeyMap()
   const router = useRouter()
 
-  /** By the router itself: a page's own route is told late when a show is just opening. */
   const isIn = (room: string) => router.currentRoute.value.path.startsWith(`/shows/${show().id}/${room}`)
   const go = (path: string) => void navigateTo(`/shows/${show().id}/${path}`)
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The shelf: palettes by family, found by number or name, previewed by hovering, recalled by a press. */
-import { useElementSize } from '@vueuse/core'
+import { until, useElementSize } from '@vueuse/core'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { Tab, TabGroup, TabList } from '@headlessui/vue'
 import { computed, nextTick, onUnmounted, ref, useTemplateRef, watch } from 'vue'
@@ -99,12 +99,16 @@ watch([() => shelves.shelf, wanted], () => {
 })
 onUnmounted(lookAway)
 
+/** A palette recorded just now may be told a frame later: milliseconds it is waited for. */
+const SOON = 500
 watch(
   () => shelves.revealed,
   async (wish) => {
+    if (!wish) return
     wanted.value = ''
+    await until(palettes).toMatch((all) => all.some(({ id }) => id === wish.palette), { timeout: SOON })
     await nextTick()
-    const at = palettes.value.findIndex(({ id }) => id === wish?.palette)
+    const at = palettes.value.findIndex(({ id }) => id === wish.palette)
     if (at >= 0) virtual.value.scrollToIndex(Math.floor(at / layout.value.rows))
   },
 )
