@@ -149,7 +149,7 @@ function benchRecall(): void {
       now: 0,
     })
     if (!outcome.ok) throw new Error(outcome.refusal.message)
-    before = applyChanges(before, outcome.changes)
+    before = outcome.after()
     return stagePicture(before, PERSON).size
   }, 60)
   // The least of it: every head solved for a place, and nothing else.

@@ -7,6 +7,7 @@ import { paletteValueFor, palettesInOrder, resolveValue } from '#core/palettes/r
 import { solvePosition } from '#core/palettes/solve'
 import { effectsOf } from '#core/refocus/effects'
 import { applyChanges } from '#core/show/changes'
+import { KINDS } from '#core/show/entities'
 import { commandId, personId } from '#core/show/ids'
 import { danglingReferences } from '#core/show/references'
 import { rigOf } from '#core/show/rig'
@@ -89,7 +90,7 @@ const anyRequest: fc.Arbitrary<Request> = fc.oneof(
 let commands = 0
 function carriedOut(before: Show, { name, input }: Request): Show {
   const outcome = runCommand(before, name, input, commandId.parse(`law${++commands}`), { person, now: 0 })
-  return outcome.ok ? applyChanges(before, outcome.changes) : before
+  return outcome.ok ? outcome.after() : before
 }
 
 /** The pose and place of a stored value, worked out the slow way, or null where it gives none. */
@@ -157,8 +158,24 @@ describe('for any commands, in any order', () => {
     fc.assert(
       fc.property(anyRequest, ({ name, input }) => {
         const id = commandId.parse('same')
-        const asking = { person, now: 5000 }
-        expect(runCommand(show, name, input, id, asking)).toEqual(runCommand(show, name, input, id, asking))
+        const run = () => {
+          const outcome = runCommand(show, name, input, id, { person, now: 5000 })
+          return outcome.ok ? outcome.changes : outcome.refusal
+        }
+        expect(run()).toEqual(run())
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  it('the show a command leaves is the one its changes make of the show before', () => {
+    fc.assert(
+      fc.property(fc.array(anyRequest, { maxLength: 3 }), anyRequest, (requests, { name, input }) => {
+        const before = requests.reduce(carriedOut, show)
+        const outcome = runCommand(before, name, input, commandId.parse('last'), { person, now: 0 })
+        if (!outcome.ok) return
+        const after = applyChanges(before, outcome.changes)
+        for (const kind of KINDS) expect(outcome.after().all[kind]).toEqual(after.all[kind])
       }),
       { numRuns: 60 },
     )

@@ -7,7 +7,6 @@ import { handOf } from '#core/cues/onStage'
 import { linksOf } from '#core/palettes/links'
 import { resolveValue } from '#core/palettes/resolve'
 import { duplicatePalettes } from '#core/palettes/duplicates'
-import { applyChanges } from '#core/show/changes'
 import { commandId, personId } from '#core/show/ids'
 import { danglingReferences } from '#core/show/references'
 import { rigOf } from '#core/show/rig'
@@ -97,7 +96,7 @@ let commands = 0
 function carriedOut(before: Show, wish: Wish): Show {
   const { name, input } = wish(before)
   const outcome = runCommand(before, name, input, commandId.parse(`p${++commands}`), { person, now: 0 })
-  return outcome.ok ? applyChanges(before, outcome.changes) : before
+  return outcome.ok ? outcome.after() : before
 }
 
 /** What every cue and the hand come to, value by value; null for a link that gives nothing. */

@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
 import { rangeOf } from '#core/hand/attributes'
 import { vec3 } from '#core/geometry/vector'
+import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
 import { openStores } from '../../tests/support/openStores'
 import { Desk } from '../../tests/support/smallShow'
 import { useDesk } from '../stores/desk'
@@ -16,17 +17,19 @@ import { useSelectionSummary } from './useSelectionSummary'
 import { useStageLayers } from './useStageLayers'
 
 let desk: Desk
+useFakeFrames()
 beforeEach(() => {
   desk = new Desk()
   openStores(desk)
   useDesk()
 })
 
-/** Opens the show as it is now and selects in it. */
+/** Opens the show as it is now, selects in it and lets the panels read it. */
 async function look(entry: string) {
   useShow().confirmed = desk.show
   useSelection().set(desk.fixtures(entry))
   await nextTick()
+  await paintFrame()
 }
 
 describe('the attributes of a selection', () => {

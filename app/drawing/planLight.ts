@@ -5,16 +5,9 @@
 import type { StageFixture } from '#core/cues/onStage'
 import { add, scale, type Vec3 } from '#core/geometry/vector'
 import { poolOnLevel, type ClosedPool } from '#core/light/pool'
-import type { PlanView, ScreenPoint } from '../composables/usePlanView'
-import { strokeAll, traceLine, traceRing, type Brush, type LightLook } from './brush'
+import type { ScreenPoint, Sight } from '../composables/usePlanView'
+import { strokeAll, traceEllipse, traceLine, traceRing, type Brush, type Ellipse, type LightLook } from './brush'
 import type { Inks } from './inks'
-
-interface Ellipse extends ScreenPoint {
-  readonly long: number
-  readonly short: number
-  /** Radians, clockwise on the screen. */
-  readonly turn: number
-}
 
 /** The light of one fixture on the screen. */
 export interface PlanLightMark {
@@ -50,26 +43,24 @@ const OPEN_DASH = [2, 5]
 export function planLightMark(
   { position, beam, zoom, seen, colour }: StageFixture,
   spot: Vec3 | undefined,
-  plan: Pick<PlanView, 'toScreen' | 'scale'>,
+  { toScreen, scale: metre }: Sight,
   atFloor: boolean,
 ): PlanLightMark {
   const pool = poolOnLevel(beam, zoom.angle, atFloor ? 0 : (position.point?.z ?? 0), REACH)
   const isOut = position.state === 'out of reach'
   const end = isOut ? add(beam.lens, scale(beam.direction, position.throwMetres ?? NOWHERE)) : position.point
   return {
-    from: plan.toScreen(spot ?? beam.lens),
-    to: end && plan.toScreen(end),
+    from: toScreen(spot ?? beam.lens),
+    to: end && toScreen(end),
     isShort: isOut || position.state === 'outside stops',
-    pool: pool?.kind === 'closed' ? ellipseOf(pool, plan) : null,
-    open: pool?.kind === 'open' ? pool.outline.map(plan.toScreen) : null,
+    pool: pool?.kind === 'closed' ? ellipseOf(pool, toScreen(pool.centre), metre) : null,
+    open: pool?.kind === 'open' ? pool.outline.map(toScreen) : null,
     intensity: seen,
     tint: `rgb(${[colour.red, colour.green, colour.blue].map((c) => Math.round(110 + 145 * c)).join(' ')})`,
   }
 }
 
-function ellipseOf({ centre, halfLong, halfShort, turn }: ClosedPool, plan: Pick<PlanView, 'toScreen' | 'scale'>) {
-  const metre = plan.scale.value
-  const at = plan.toScreen(centre)
+function ellipseOf({ halfLong, halfShort, turn }: ClosedPool, at: ScreenPoint, metre: number): Ellipse {
   return { ...at, long: halfLong * metre, short: halfShort * metre, turn: (-turn * Math.PI) / 180 }
 }
 
@@ -93,11 +84,6 @@ export function drawPlanLight(
     for (const { from, to, isShort } of marks) if (to && !isShort) traceLine(brush, from, to)
   })
   drawShort(brush, inks, marks, look)
-}
-
-function traceEllipse(brush: Brush, { x, y, long, short, turn }: Ellipse) {
-  brush.moveTo(x + long * Math.cos(turn), y + long * Math.sin(turn))
-  brush.ellipse(x, y, long, short, turn, 0, 2 * Math.PI)
 }
 
 function fillPools(brush: Brush, inks: Inks, marks: readonly PlanLightMark[], look: LightLook) {

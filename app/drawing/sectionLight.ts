@@ -2,7 +2,7 @@
 import type { StageFixture } from '#core/cues/onStage'
 import type { Vec3 } from '#core/geometry/vector'
 import { poolOnLevel, type ClosedPool } from '#core/light/pool'
-import type { PlanView, ScreenPoint } from '../composables/usePlanView'
+import type { ScreenPoint, Sight } from '../composables/usePlanView'
 import { strokeAll, traceLine, traceRing, type Brush, type LightLook } from './brush'
 import type { Inks } from './inks'
 
@@ -27,7 +27,7 @@ const DASH = [5, 4]
 
 export function sectionLightMark(
   { position, beam, zoom }: StageFixture,
-  { toScreen }: Pick<PlanView, 'toScreen'>,
+  { toScreen }: Pick<Sight, 'toScreen'>,
 ): SectionLightMark {
   const pool = poolOnLevel(beam, zoom.angle, position.point?.z ?? 0, REACH)
   return {

@@ -16,7 +16,7 @@ function ask<N extends CommandName>(name: N, input: CommandInput<N>, show = desk
   const command = { id: commandId.parse(`c${++asked}`), now: 0, name, input }
   const outcome = outcomeOf(show, desk.person, command)
   if (!outcome.ok) throw new Error(outcome.refusal.message)
-  return begun(show, command, outcome.changes)
+  return begun(show, command, outcome)
 }
 
 /** The entry of a command as it comes over the wire. */

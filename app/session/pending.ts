@@ -1,6 +1,6 @@
 /** Commands that are under way, on top of what the server confirmed. */
 import equal from 'fast-deep-equal'
-import type { Outcome } from '#core/commands/command'
+import type { Done, Outcome } from '#core/commands/command'
 import { runCommand, type CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
@@ -28,8 +28,8 @@ export function outcomeOf(show: Show, who: PersonId, { name, input, id, now }: A
 }
 
 /** A command as it is under way, by what it changes. */
-export function begun(ground: Show, asked: Asked, changes: ChangeSet): Pending {
-  return { ...asked, ground, changes, after: applyChanges(ground, changes) }
+export function begun(ground: Show, asked: Asked, { changes, after }: Done): Pending {
+  return { ...asked, ground, changes, after: after() }
 }
 
 /** The show with commands on top, run again where the ground under them is new; one that is refused there does nothing. */
@@ -37,7 +37,7 @@ export function withPending(ground: Show, who: PersonId, pending: readonly Pendi
   return pending.reduce((show, one) => {
     if (show === one.ground) return one.after
     const outcome = outcomeOf(show, who, one)
-    return outcome.ok ? applyChanges(show, outcome.changes) : show
+    return outcome.ok ? outcome.after() : show
   }, ground)
 }
 

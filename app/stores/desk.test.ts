@@ -1,6 +1,7 @@
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick } from 'vue'
 import { vec3 } from '#core/geometry/vector'
+import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
 import { openStores } from '../../tests/support/openStores'
 import { Desk } from '../../tests/support/smallShow'
 import { useClock } from './clock'
@@ -18,14 +19,11 @@ const turn = (degrees: number) =>
     tilt: null,
   })
 
+useFakeFrames()
 beforeEach(() => {
-  vi.useFakeTimers()
   desk = new Desk()
   desk.aim('11-14', 'Bow')
   openStores(desk)
-})
-afterEach(() => {
-  vi.useRealTimers()
 })
 
 describe('a change of the hand that is tried out', () => {
@@ -35,6 +33,8 @@ describe('a change of the hand that is tried out', () => {
     useSelection().set(desk.fixtures('11, 12'))
     turn(10)
     await nextTick()
+    expect(toldPan(11)).toBe(before)
+    await paintFrame()
     turn(20)
     await nextTick()
     expect(panOf(11)).toBeCloseTo(before + 20, 9)
@@ -45,7 +45,7 @@ describe('a change of the hand that is tried out', () => {
     expect(useShow().view?.all.handValue).toBe(desk.show.all.handValue)
   })
 
-  it('is put back by whoever tried it, and told at once', async () => {
+  it('is put back by whoever tried it, and told with the next frame', async () => {
     const before = panOf(11)
     const mine = turn(10)
     const theirs = turn(30)
@@ -54,6 +54,7 @@ describe('a change of the hand that is tried out', () => {
     expect(panOf(11)).toBeCloseTo(before + 30, 9)
     useDesk().endTrial(theirs)
     await nextTick()
+    await paintFrame()
     expect([panOf(11), toldPan(11)]).toEqual([before, before])
   })
 
@@ -100,18 +101,20 @@ describe('the stage while something takes its time', () => {
     expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBe(1)
   })
 
-  it('is told every now and then on its way, and at once when it has arrived', async () => {
+  it('is told every now and then on its way, and with the next frame when it has arrived', async () => {
     const room = useDesk()
     const told = () => room.told(desk.fixture(11))?.intensity
     for (const now of [2000, 3000]) {
       useClock().now = now
       await nextTick()
+      await paintFrame()
     }
     expect(told()).toBeLessThan(0.5)
     await vi.advanceTimersByTimeAsync(200)
     expect(told()).toBeCloseTo(0.5, 9)
     useClock().now = 5001
     await nextTick()
+    await paintFrame()
     expect(told()).toBe(1)
   })
 })

@@ -9,7 +9,6 @@ import { cuePictureAt, stagePictureAt } from '#core/cues/stageAt'
 import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import { ORIGIN, type Vec3 } from '#core/geometry/vector'
 import type { SnappedPoint } from '#core/rig/snap'
-import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'
 import { useClock } from './clock'
 import { useProposal } from './proposal'
@@ -70,9 +69,6 @@ export interface Reading {
   readonly dragged: Picture
   readonly standing: Picture
 }
-
-/** The panels of more fixtures than this are read a frame after their light, so that it need not wait for them. */
-const FEW = 24
 
 export interface Trial {
   readonly fixtures: readonly FixtureId[]
@@ -142,7 +138,7 @@ export const useDesk = defineStore('desk', () => {
     const drag = aimDrag.value
     if (drag && selection.fixtures.length > 0) return show.preview('aimAtTarget', aimTo(drag))
     const outcome = trial.value?.attempt()
-    return outcome?.ok && show.view ? applyChanges(show.view, outcome.changes) : null
+    return outcome?.ok ? outcome.after() : null
   })
   /** The fixtures something is tried out on: only what changes is worked out anew. */
   const dragged = computed<Picture>(() => {
@@ -173,19 +169,19 @@ export const useDesk = defineStore('desk', () => {
   /** What the stage shows of a fixture now. Not an action: it is asked for hundreds of fixtures a frame. */
   const seen = computed(() => lookIn(dragged.value, standing.value))
 
-  /** Panels are read from here: as it stands with its light, or just after it, and every now and then while it is dragged or on its way. */
+  /** Panels are read from here: just after the light, and every now and then while it is dragged or on its way. */
   const latest = computed<Reading>(() => ({
     tried: tried.value ?? show.view,
     show: show.view,
     dragged: dragged.value,
     standing: standing.value,
   }))
-  const reading = useReading(latest, (now, before) => ({
-    isMoving: tried.value !== null || now.standing !== settled.value,
-    isLong: selection.fixtures.length > FEW && before.show?.id === now.show?.id,
-  }))
+  const reading = useReading(latest, (now, before) => {
+    if (before.show?.id !== now.show?.id) return 'other'
+    return tried.value !== null || now.standing !== settled.value ? 'moving' : 'changed'
+  })
 
-  /** What the panels tell of a fixture: as the stage shows it, a few frames later while it moves. */
+  /** What the panels tell of a fixture: as the stage shows it, a frame later, or a few while it moves. */
   const told = computed(() => lookIn(reading.value.dragged, reading.value.standing))
 
   /** Sends the selection to a target with an offset, or to a free place. */

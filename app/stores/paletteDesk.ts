@@ -6,6 +6,7 @@ import { adjustedInHand, type Adjusted } from '#core/palettes/update'
 import { palettesInUse } from '#core/cues/palettesInUse'
 import type { Shelf } from '#core/show/families'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
+import { useDesk } from './desk'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
@@ -16,6 +17,7 @@ export const SHELF_FILTERS = ['all', 'serving', 'on stage', 'in no cue'] as cons
 
 export const usePaletteDesk = defineStore('paletteDesk', () => {
   const show = useShow()
+  const desk = useDesk()
   const selection = useSelection()
   const shelf = ref<Shelf>('focus')
   const size = useLocalStorage<(typeof SHELF_SIZES)[number]>('rhopander-shelf-size', 'cards')
@@ -27,14 +29,16 @@ export const usePaletteDesk = defineStore('paletteDesk', () => {
   const dialog = ref<'make' | 'sheet' | 'duplicates' | null>(null)
 
   const opened = computed(() => (looked.value && show.view?.all.palette.get(looked.value) ? looked.value : null))
+  /** The show as the panels tell it. */
+  const told = computed(() => desk.reading.show)
   const use = computed(() =>
-    show.view && show.person
-      ? palettesInUse(show.view, show.person)
+    told.value && show.person
+      ? palettesInUse(told.value, show.person)
       : { inHand: new Set<PaletteId>(), onStage: new Set<PaletteId>() },
   )
   /** What in hand was changed away from its palette, by palette. */
   const adjusted = computed<ReadonlyMap<PaletteId, readonly Adjusted[]>>(() =>
-    show.view && show.person ? adjustedInHand(show.view, show.person) : new Map(),
+    told.value && show.person ? adjustedInHand(told.value, show.person) : new Map(),
   )
   /** The palette that is open in the hand. */
   const editing = computed(() => (show.person && show.view?.all.person.get(show.person)?.editing) ?? null)

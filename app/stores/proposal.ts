@@ -8,7 +8,6 @@ import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { effectsOf, type Effects } from '#core/refocus/effects'
 import { keepsAnything, NOTHING_KEPT, type KeptOut } from '#core/refocus/keepOut'
-import { applyChanges } from '#core/show/changes'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useMessages } from './messages'
@@ -76,7 +75,7 @@ export const useProposal = defineStore('proposal', () => {
   const current = computed<Proposal | null>(() => {
     const outcome = asked.value?.attempt(kept.value)
     if (!asked.value || !show.view || !outcome?.ok || outcome.changes.length === 0) return null
-    const after = applyChanges(show.view, outcome.changes)
+    const after = outcome.after()
     return { title: outcome.label, after, effects: effectsOf(show.view, after), settled: asked.value.settled }
   })
 

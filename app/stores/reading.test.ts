@@ -1,20 +1,13 @@
 /** When panels read: with the light, just after it, or every now and then. */
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { computed, nextTick, ref } from 'vue'
-import { useReading } from './reading'
+import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
+import { useReading, type Pace } from './reading'
 
-const FRAME = 16
-beforeEach(() => {
-  vi.useFakeTimers()
-  vi.stubGlobal('requestAnimationFrame', (work: FrameRequestCallback) => setTimeout(() => work(0), FRAME))
-})
-afterEach(() => {
-  vi.useRealTimers()
-  vi.unstubAllGlobals()
-})
+useFakeFrames()
 
 /** Something that changes, read at a pace. */
-function read(pace: { isMoving: boolean; isLong: boolean }) {
+function read(pace: Pace) {
   const source = ref(0)
   const reading = useReading(
     computed(() => source.value),
@@ -28,28 +21,28 @@ function read(pace: { isMoving: boolean; isLong: boolean }) {
 }
 
 describe('what is read', () => {
-  it('is there with the change while it is short', async () => {
-    const { reading, change } = read({ isMoving: false, isLong: false })
+  it('is there at once where it is something else', async () => {
+    const { reading, change } = read('other')
     await change(1)
     expect(reading.value).toBe(1)
   })
 
-  it('waits for the frame with the light to be painted where it is long, and is the newest then', async () => {
-    const { reading, change } = read({ isMoving: false, isLong: true })
+  it('waits for the frame with the light to be painted, and is the newest then', async () => {
+    const { reading, change } = read('changed')
     await change(1)
     await change(2)
     expect(reading.value).toBe(0)
-    await vi.advanceTimersByTimeAsync(FRAME + 1)
+    await paintFrame()
     expect(reading.value).toBe(2)
   })
 
   it('is read at first and every now and then while it moves, and ends at the last', async () => {
-    const { reading, change } = read({ isMoving: true, isLong: false })
+    const { reading, change } = read('moving')
     const seen = new Set<number>()
     for (let to = 1; to <= 20; to++) {
       await change(to)
+      await paintFrame()
       seen.add(reading.value)
-      await vi.advanceTimersByTimeAsync(FRAME)
     }
     await vi.advanceTimersByTimeAsync(200)
     expect(seen.has(1)).toBe(true)

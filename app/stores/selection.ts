@@ -38,12 +38,14 @@ export const useSelection = defineStore('selection', () => {
 
   const rig = computed(() => (show.view ? rigOf(show.view) : new Map<never, never>()))
   /** The whole selection without fixtures that have gone or may not be touched. */
-  const whole = computed<readonly FixtureId[]>((before) =>
-    kept(
+  const whole = computed<readonly FixtureId[]>((before) => {
+    const there = show.view?.all.fixture
+    const { members } = workingSet
+    return kept(
       before,
-      chosen.value.filter((id) => show.view?.all.fixture.has(id) === true && workingSet.isIn(id)),
-    ),
-  )
+      chosen.value.filter((id) => there?.has(id) && (members === null || members.has(id))),
+    )
+  })
   const subsets = computed(() =>
     show.view && pattern.value ? subsetsOf(pattern.value, whole.value, patternGroupsOf(show.view)) : [],
   )

@@ -8,7 +8,6 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
-import { applyChanges } from '#core/show/changes'
 import { commandId, windowId, type CommandId, type PersonId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow } from '../session/openShow'
@@ -99,7 +98,7 @@ export const useShow = defineStore('show', () => {
   /** The show as a command would leave it, or null where it is refused. */
   function preview<N extends CommandName>(name: N, input: CommandInput<N>): Show | null {
     const outcome = attempt(name, input)
-    return outcome.ok && view.value ? applyChanges(view.value, outcome.changes) : null
+    return outcome.ok ? outcome.after() : null
   }
 
   /** Carries a command out; resolves to the refusal, if there was one, for whoever asked to show it. */
@@ -110,7 +109,7 @@ export const useShow = defineStore('show', () => {
     const outcome = outcomeOf(view.value, person.value, asked)
     if (!outcome.ok) return outcome.refusal
     if (outcome.changes.length === 0) return null
-    pending.value = [...pending.value, begun(view.value, asked, outcome.changes)]
+    pending.value = [...pending.value, begun(view.value, asked, outcome)]
     const posted = post('commands', { id, name, input })
     underWay.add(posted)
     return posted.finally(() => underWay.delete(posted))

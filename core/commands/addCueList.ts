@@ -32,6 +32,6 @@ export const addCueList = command({
       take: input.take ?? PLAIN_LIST.take,
       heldBack: input.heldBack ?? PLAIN_LIST.heldBack,
     })
-    return done(draft.changes(), `add cue list ${input.name}`)
+    return done(draft, `add cue list ${input.name}`)
   },
 })

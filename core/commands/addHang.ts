@@ -16,6 +16,6 @@ export const addHang = command({
     const id = hangId.parse(newId())
     const draft = new Draft(show).put('hang', id, { name, form })
     draft.put('hangPlace', placeId(venue, id), { venue, hang: id, ...place })
-    return done(draft.changes(), `hang ${name}`)
+    return done(draft, `hang ${name}`)
   },
 })

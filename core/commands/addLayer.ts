@@ -12,6 +12,6 @@ export const addLayer = command({
     const refusal = nameTaken(show, 'layer', name)
     if (refusal) return refusal
     const draft = new Draft(show).put('layer', layerId.parse(newId()), { name, visible: true, locked: false })
-    return done(draft.changes(), `add the layer ${name}`)
+    return done(draft, `add the layer ${name}`)
   },
 })

@@ -18,6 +18,6 @@ export const addSetPiece = command({
     const draft = new Draft(show)
     draft.put('setPiece', id, { name, solids, layer })
     draft.put('setPiecePlace', placeId(venue, id), { venue, setPiece: id, position, yaw })
-    return done(draft.changes(), `add ${name}`)
+    return done(draft, `add ${name}`)
   },
 })

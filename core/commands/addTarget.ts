@@ -31,6 +31,6 @@ export const addTarget = command({
       draft.put('target', id, { name, form, setPiece: null, local: null })
       draft.put('targetPlace', placeId(venue, id), { venue, target: id, position })
     }
-    return done(draft.changes(), `add target ${name}`)
+    return done(draft, `add target ${name}`)
   },
 })

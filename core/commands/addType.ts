@@ -11,6 +11,6 @@ export const addType = command({
     if (refusal) return refusal
     const draft = new Draft(show)
     putType(draft, type, newId)
-    return done(draft.changes(), `add the type ${type.name}`)
+    return done(draft, `add the type ${type.name}`)
   },
 })

@@ -23,6 +23,6 @@ export const addVenue = command({
       if (place.venue === venue) draft.put('setPiecePlace', placeId(id, place.setPiece), { ...place, venue: id })
     for (const place of show.all.targetPlace.values())
       if (place.venue === venue) draft.put('targetPlace', placeId(id, place.target), { ...place, venue: id })
-    return done(draft.changes(), `add venue ${input.name}`)
+    return done(draft, `add venue ${input.name}`)
   },
 })

@@ -52,9 +52,9 @@ export const aimAtTarget = command({
       putInHand(draft, person, id, 'position', value)
     }
     const who = fixturesInWords(show, fixtures)
-    if (!placed) return done(draft.changes(), `aim ${who} at the stage`)
+    if (!placed) return done(draft, `aim ${who} at the stage`)
     const off = length(offset) < 0.005 ? '' : `, ${offsetInWords(offset) || metresInWords(0)}`
-    return done(draft.changes(), `aim ${who} at ${placed.target.name}${off}`)
+    return done(draft, `aim ${who} at ${placed.target.name}${off}`)
   },
 })
 

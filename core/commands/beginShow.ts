@@ -22,6 +22,6 @@ export const beginShow = command({
     draft.put('show', show.id, { name, venue: venueKey, rest: null, highlight: null })
     for (const type of types) putType(draft, type, newId)
     draft.put('cueList', cueListId.parse(newId()), { ...PLAIN_LIST, number: 1, name: 'Main' })
-    return done(draft.changes(), `begin ${name}`)
+    return done(draft, `begin ${name}`)
   },
 })

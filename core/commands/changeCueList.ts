@@ -23,7 +23,7 @@ export const changeCueList = command({
     if (fields.take?.length === 0)
       return refuse('takes nothing', `${list.list.name} would take nothing any more. Leave one family on.`, 'take')
     const draft = new Draft(show).put('cueList', id, { ...list.list, ...givenOnly(fields) })
-    return done(draft.changes(), `change the list ${list.list.name}`)
+    return done(draft, `change the list ${list.list.name}`)
   },
 })
 
@@ -40,6 +40,6 @@ export const deleteCueList = command({
     for (const [run, { list: of }] of show.all.cueRun) if (of === id) draft.remove('cueRun', run)
     draft.remove('cueList', id)
     const count = list.cues.length
-    return done(draft.changes(), `take out the list ${list.list.name} (${count} ${count === 1 ? 'cue' : 'cues'})`)
+    return done(draft, `take out the list ${list.list.name} (${count} ${count === 1 ? 'cue' : 'cues'})`)
   },
 })

@@ -38,7 +38,7 @@ export const changeCues = command({
     const draft = new Draft(show)
     for (const { id, cue } of known) draft.put('cue', id, { ...cue, ...givenOnly(fields) })
     const what = FIELDS.filter((field) => fields[field] !== undefined)
-    return done(draft.changes(), `${listInWords(what)} of ${cuesNamed(show, ids)}`)
+    return done(draft, `${listInWords(what)} of ${cuesNamed(show, ids)}`)
   },
 })
 
@@ -87,7 +87,7 @@ export const moveCues = command({
     )
     for (const { id, number: next } of numbers) draft.set('cue', id, 'number', next).set('cue', id, 'list', listId)
     const what = known.length === 1 ? `cue ${known[0]?.cue.number ?? ''}` : `${known.length} cues`
-    return done(draft.changes(), `move ${what} to ${number}${leaving.length ? ` of ${list.list.name}` : ''}`)
+    return done(draft, `move ${what} to ${number}${leaving.length ? ` of ${list.list.name}` : ''}`)
   },
 })
 
@@ -128,7 +128,7 @@ export const copyCues = command({
         draft.put('cueTime', cueTimeId(copy, time.fixture, time.family), { ...time, cue: copy })
       for (const stored of copied(show, id, what)) putCueValue(draft, { ...stored, cue: copy }, stored)
     }
-    return done(draft.changes(), `copy ${cuesNamed(show, ids)} to ${number}`)
+    return done(draft, `copy ${cuesNamed(show, ids)} to ${number}`)
   },
 })
 
@@ -151,7 +151,7 @@ export const deleteCues = command({
     removeCues(show, draft, gone)
     const [only] = known
     const what = known.length === 1 && only ? `cue ${only.cue.number} ${only.cue.name}`.trim() : `${known.length} cues`
-    return done(draft.changes(), `take out ${what}`)
+    return done(draft, `take out ${what}`)
   },
 })
 
@@ -177,6 +177,6 @@ export const setCueTimes = command({
         else draft.put('cueTime', id, { cue, fixture, family, seconds, delay })
       }
     const of = [family, fixtures && `${fixtures.length} fixtures`].filter(Boolean).join(', ')
-    return done(draft.changes(), `times of ${of} in ${cuesNamed(show, ids)}`)
+    return done(draft, `times of ${of} in ${cuesNamed(show, ids)}`)
   },
 })

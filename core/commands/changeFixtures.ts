@@ -38,7 +38,7 @@ export const changeFixtures = command({
       show,
       changes.map((c) => c.fixture),
     )
-    return done(draft.changes(), `change ${listInWords(fields)} of ${who}`)
+    return done(draft, `change ${listInWords(fields)} of ${who}`)
   },
 })
 

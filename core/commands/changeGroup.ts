@@ -25,6 +25,6 @@ export const changeGroup = command({
     const spread = fixtures ? spreadAnew(show, draft, group, fixtures) : 0
     const what = [...Object.keys(fields), ...(fixtures ? ['members'] : [])]
     const along = spread === 0 ? '' : `, ${spread} ${spread === 1 ? 'palette' : 'palettes'} spread anew`
-    return done(draft.changes(), `change the ${listInWords(what)} of group ${known.name}${along}`)
+    return done(draft, `change the ${listInWords(what)} of group ${known.name}${along}`)
   },
 })

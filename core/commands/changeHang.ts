@@ -15,6 +15,6 @@ export const changeHang = command({
     if (refusal) return refusal
     const draft = new Draft(show).set('hang', hang, 'name', name).set('hang', hang, 'form', form)
     const label = name === known.name ? `make ${name} a ${form}` : `rename ${known.name} to ${name}`
-    return done(draft.changes(), label)
+    return done(draft, label)
   },
 })

@@ -21,6 +21,6 @@ export const changeLayer = command({
       name !== undefined
         ? `rename the layer ${known.name} to ${name}`
         : `${visible === undefined ? (locked ? 'lock' : 'unlock') : visible ? 'show' : 'hide'} the layer ${known.name}`
-    return done(draft.changes(), verb)
+    return done(draft, verb)
   },
 })

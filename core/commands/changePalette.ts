@@ -23,6 +23,6 @@ export const changePalette = command({
       return refuse('takes nothing', `${known.name} would take nothing any more. Leave one family on.`, 'take')
     const draft = new Draft(show).put('palette', palette, { ...known, ...givenOnly(fields) })
     const what = FIELDS.filter((field) => fields[field] !== undefined).map((field) => IN_WORDS[field] ?? field)
-    return done(draft.changes(), `change the ${listInWords([...new Set(what)])} of ${known.name}`)
+    return done(draft, `change the ${listInWords([...new Set(what)])} of ${known.name}`)
   },
 })

@@ -20,6 +20,6 @@ export const changeSetPiece = command({
     if (name !== undefined) draft.set('setPiece', setPiece, 'name', name)
     if (solids !== undefined) draft.set('setPiece', setPiece, 'solids', solids)
     if (layer !== undefined) draft.set('setPiece', setPiece, 'layer', layer)
-    return done(draft.changes(), `change ${name ?? known.name}`)
+    return done(draft, `change ${name ?? known.name}`)
   },
 })

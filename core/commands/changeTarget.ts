@@ -33,7 +33,7 @@ export const changeTarget = command({
       !tie(show, draft, placed, setPiece, form ?? known.form)
     )
       return refuse('unknown set piece', 'This set piece has no place in this venue.', 'setPiece')
-    return done(draft.changes(), `change ${name ?? known.name}`)
+    return done(draft, `change ${name ?? known.name}`)
   },
 })
 

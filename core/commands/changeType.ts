@@ -41,6 +41,6 @@ export const changeType = command({
     }
     for (const [i, { id, name, channels }] of modes.entries())
       draft.put('fixtureMode', id ?? newId(), { type, order: i + 1, name, channels })
-    return done(draft.changes(), `change the type ${fields.name}`)
+    return done(draft, `change the type ${fields.name}`)
   },
 })

@@ -36,6 +36,6 @@ export const changeValues = command({
       show,
       able.map(({ id }) => id),
     )
-    return done(draft.changes(), `${name} of ${who}`, change.how === 'by' ? `change ${attribute}` : undefined)
+    return done(draft, `${name} of ${who}`, change.how === 'by' ? `change ${attribute}` : undefined)
   },
 })

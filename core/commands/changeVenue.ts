@@ -21,7 +21,7 @@ export const changeVenue = command({
     if (fields.levels !== undefined) draft.set('venue', venue, 'levels', fields.levels)
     const [only, second] = Object.keys(fields)
     const what = only !== undefined && second === undefined ? (FIELD_NAMES[only] ?? only) : 'drawing'
-    return done(draft.changes(), `change the ${what} of ${known.name}`)
+    return done(draft, `change the ${what} of ${known.name}`)
   },
 })
 

@@ -25,6 +25,6 @@ export const clearHand = command({
     }
     if (cleared.size === 0) return refuse('nothing in hand', 'There is nothing in hand to clear.')
     const what = FAMILIES.filter((family) => cleared.has(family))
-    return done(draft.changes(), `clear ${listInWords(what)} in hand`)
+    return done(draft, `clear ${listInWords(what)} in hand`)
   },
 })

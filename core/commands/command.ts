@@ -6,6 +6,7 @@
 import type { z } from 'zod'
 import { issueInWords } from '../show/faults'
 import type { ChangeSet } from '../show/changes'
+import type { Draft } from '../show/draft'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 
@@ -25,9 +26,17 @@ export interface Refusal {
   readonly field?: string | undefined
 }
 
-export type Outcome =
-  | { readonly ok: true; readonly changes: ChangeSet; readonly label: string; readonly mergeKey?: string | undefined }
-  | { readonly ok: false; readonly refusal: Refusal }
+/** What a command does. */
+export interface Done {
+  readonly ok: true
+  readonly changes: ChangeSet
+  /** The show as it leaves it. */
+  readonly after: () => Show
+  readonly label: string
+  readonly mergeKey?: string | undefined
+}
+
+export type Outcome = Done | { readonly ok: false; readonly refusal: Refusal }
 
 export interface CommandDefinition<Input> {
   readonly input: z.ZodType<Input>
@@ -58,8 +67,8 @@ export function command<Input>(definition: CommandDefinition<Input>): Command<In
   }
 }
 
-export function done(changes: ChangeSet, label: string, mergeKey?: string): Outcome {
-  return { ok: true, changes, label, mergeKey }
+export function done(draft: Draft, label: string, mergeKey?: string): Done {
+  return { ok: true, changes: draft.changes(), after: () => draft.result(), label, mergeKey }
 }
 
 export function refuse(code: string, message: string, field?: string): Outcome {

@@ -46,7 +46,7 @@ export function copiedHang(show: Show, copy: Copy, images: Images): Outcome {
     draft.put('fixture', key, { ...fixture, number, universe: null, address: null })
     draft.put('fixturePlace', placeId(venue, key), { ...images.ofFixture(on, place), fixture: key, hang: id })
   }
-  return done(draft.changes(), copy.label.replace('%s', known.name))
+  return done(draft, copy.label.replace('%s', known.name))
 }
 
 function fixturesOn(show: Show, venue: string, hang: HangId) {

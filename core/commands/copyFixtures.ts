@@ -36,6 +36,6 @@ export const copyFixtures = command({
       draft.put('fixture', copy, { ...known, number: numberFrom + i, universe: null, address: null })
       draft.put('fixturePlace', placeId(venue, copy), { ...place, fixture: copy, hang, along: place.along + by })
     }
-    return done(draft.changes(), `copy ${fixturesInWords(show, fixtures)}`)
+    return done(draft, `copy ${fixturesInWords(show, fixtures)}`)
   },
 })

@@ -25,6 +25,6 @@ export const copyPalette = command({
     }
     const rule = show.all.paletteSpread.get(palette)
     if (rule) draft.put('paletteSpread', id, { ...rule, palette: id })
-    return done(draft.changes(), `copy ${known.name} to ${number} ${name}`)
+    return done(draft, `copy ${known.name} to ${number} ${name}`)
   },
 })

@@ -41,6 +41,6 @@ export const copyValues = command({
         'families',
       )
     const label = `copy ${listInWords(families)} of fixture ${source.fixture.number} to ${fixturesInWords(show, to)}`
-    return done(draft.changes(), label)
+    return done(draft, label)
   },
 })

@@ -71,7 +71,7 @@ export const setNumberInCues = command({
     const settings = into.flatMap((cue) => able.map((fixture): Setting => ({ cue, fixture, attribute, value })))
     const draft = new Draft(show)
     setInCues(show, draft, settings, where)
-    return done(draft.changes(), `${attribute} of ${fixturesInWords(show, able)} in ${cuesNamed(show, into)}`)
+    return done(draft, `${attribute} of ${fixturesInWords(show, able)} in ${cuesNamed(show, into)}`)
   },
 })
 
@@ -93,7 +93,7 @@ export const setPaletteInCues = command({
       return refuse('serves none', `${known.name} holds nothing for these fixtures.`, 'palette')
     const draft = new Draft(show)
     setInCues(show, draft, settings, where)
-    return done(draft.changes(), `${known.name} for ${fixturesInWords(show, whose)} in ${cuesNamed(show, into)}`)
+    return done(draft, `${known.name} for ${fixturesInWords(show, whose)} in ${cuesNamed(show, into)}`)
   },
 })
 
@@ -110,7 +110,7 @@ function onCells(
   const changed = change(draft)
   if (changed === 0) return refuse('nothing there', nothing, 'cues')
   const what = count(changed, 'value', 'values')
-  return done(draft.changes(), `${doing} ${what} (${cuesNamed(show, choice.cues)})`)
+  return done(draft, `${doing} ${what} (${cuesNamed(show, choice.cues)})`)
 }
 
 /** Takes values out of their cues; returns how many. */
@@ -194,7 +194,7 @@ export const copyInCues = command({
     const draft = new Draft(show)
     for (const cue of to) if (cue !== from) for (const stored of values) putCueValue(draft, { ...stored, cue })
     return done(
-      draft.changes(),
+      draft,
       `copy ${count(values.length, 'value', 'values')} of cue ${source.number} into ${cuesNamed(show, to)}`,
     )
   },

@@ -13,6 +13,6 @@ export const deleteFixtures = command({
     const there = fixtures.filter((id) => show.all.fixture.has(id))
     const draft = new Draft(show)
     takeOutFixtures(show, draft, new Set(there))
-    return done(draft.changes(), `take out ${fixturesInWords(show, there)}`)
+    return done(draft, `take out ${fixturesInWords(show, there)}`)
   },
 })

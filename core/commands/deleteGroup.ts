@@ -13,6 +13,6 @@ export const deleteGroup = command({
     const draft = new Draft(show).remove('group', group)
     for (const [id, member] of show.all.groupMember) if (member.group === group) draft.remove('groupMember', id)
     for (const [id, rule] of show.all.paletteSpread) if (rule.group === group) draft.remove('paletteSpread', id)
-    return done(draft.changes(), `take out group ${known.name}`)
+    return done(draft, `take out group ${known.name}`)
   },
 })

@@ -45,6 +45,6 @@ export const deleteHang = command({
     } else takeOutFixtures(show, draft, new Set(on.map(([, place]) => place.fixture)))
     for (const [id, place] of show.all.hangPlace) if (place.hang === hang) draft.remove('hangPlace', id)
     draft.remove('hang', hang)
-    return done(draft.changes(), `take out ${known.name}`)
+    return done(draft, `take out ${known.name}`)
   },
 })

@@ -14,6 +14,6 @@ export const deleteLayer = command({
     const draft = new Draft(show)
     for (const [id, piece] of show.all.setPiece) if (piece.layer === layer) draft.set('setPiece', id, 'layer', null)
     draft.remove('layer', layer)
-    return done(draft.changes(), `take out the layer ${known.name}`)
+    return done(draft, `take out the layer ${known.name}`)
   },
 })

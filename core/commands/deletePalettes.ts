@@ -35,7 +35,7 @@ export const deletePalettes = command({
     const draft = new Draft(show)
     removePalettes(show, draft, ids, links.how === 'links' ? links : { how: 'loose' })
     const heir = links.how === 'links' ? `, links to ${show.all.palette.get(links.to)?.name ?? ''}` : ''
-    return done(draft.changes(), `delete ${names}${heir}`)
+    return done(draft, `delete ${names}${heir}`)
   },
 })
 
@@ -51,7 +51,7 @@ export const mergePalettes = command({
       return refuse('not alike', `${namesOf(show, [unlike])} does not hold the same as ${kept.name}.`, 'others')
     const draft = new Draft(show)
     removePalettes(show, draft, new Set(others), { how: 'links', to: keep })
-    return done(draft.changes(), `merge ${namesOf(show, others)} into ${kept.name}`)
+    return done(draft, `merge ${namesOf(show, others)} into ${kept.name}`)
   },
 })
 

@@ -36,7 +36,7 @@ export const deleteSetPiece = command({
     for (const [id] of places) draft.remove('setPiecePlace', id)
     draft.remove('setPiece', setPiece)
     const label = freed === 0 ? '' : `; ${freed === 1 ? 'its target stays' : `its ${freed} targets stay`} free`
-    return done(draft.changes(), `take out ${known.name}${label}`)
+    return done(draft, `take out ${known.name}${label}`)
   },
 })
 

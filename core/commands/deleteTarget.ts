@@ -39,6 +39,6 @@ export const deleteTarget = command({
     for (const [id, place] of show.all.targetPlace) if (place.target === target) draft.remove('targetPlace', id)
     for (const [id, rule] of show.all.paletteSpread) if (rule.target === target) draft.remove('paletteSpread', id)
     draft.remove('target', target)
-    return done(draft.changes(), `take out the target ${known.name}`)
+    return done(draft, `take out the target ${known.name}`)
   },
 })

@@ -35,6 +35,6 @@ export const deleteType = command({
     for (const [id, value] of show.all.paletteValue) if (value.fixtureType === type) draft.remove('paletteValue', id)
     for (const { id } of modesOf(show, type)) draft.remove('fixtureMode', id)
     draft.remove('fixtureType', type)
-    return done(draft.changes(), `take out the type ${known.name}`)
+    return done(draft, `take out the type ${known.name}`)
   },
 })

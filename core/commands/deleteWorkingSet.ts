@@ -13,6 +13,6 @@ export const deleteWorkingSet = command({
     const draft = new Draft(show).remove('workingSet', workingSet)
     for (const [id, member] of show.all.workingSetMember)
       if (member.workingSet === workingSet) draft.remove('workingSetMember', id)
-    return done(draft.changes(), `take out the working set ${known.name}`)
+    return done(draft, `take out the working set ${known.name}`)
   },
 })

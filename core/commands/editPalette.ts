@@ -42,7 +42,7 @@ export const openPalette = command({
             arrival: null,
           })
       }
-    return done(draft.changes(), `open ${known.name} in the hand`)
+    return done(draft, `open ${known.name} in the hand`)
   },
 })
 
@@ -64,7 +64,7 @@ export const keepPalette = command({
     for (const [id] of held) draft.remove('handValue', id)
     const fixtures = [...new Set(changed.map(({ fixture }) => fixture))]
     return done(
-      draft.changes(),
+      draft,
       changed.length > 0 ? `edit ${known.name} (${fixturesInWords(show, fixtures)})` : `close ${known.name} unchanged`,
     )
   },
@@ -78,7 +78,7 @@ export const dropPalette = command({
     if (!palette) return refuse('none open', 'No palette is open in the hand.')
     const draft = new Draft(show).set('person', person, 'editing', null)
     for (const [id] of handOfPerson(show, person)) draft.remove('handValue', id)
-    return done(draft.changes(), `drop the changes to ${show.all.palette.get(palette)?.name ?? 'a palette'}`)
+    return done(draft, `drop the changes to ${show.all.palette.get(palette)?.name ?? 'a palette'}`)
   },
 })
 

@@ -31,6 +31,6 @@ export const extendToGroup = command({
     }
     if (draft.changes().length === 0)
       return refuse('nothing to extend', `Everything chosen holds something for all of ${known.name} already.`)
-    return done(draft.changes(), `extend to all of ${known.name}`)
+    return done(draft, `extend to all of ${known.name}`)
   },
 })

@@ -44,7 +44,7 @@ export const fanAims = command({
       show,
       places.map(({ fixture }) => fixture),
     )
-    return done(draft.changes(), `spread ${who} along ${spread.name}`)
+    return done(draft, `spread ${who} along ${spread.name}`)
   },
 })
 

@@ -39,7 +39,7 @@ export const fanValues = command({
       show,
       fanned.map(({ rigged }) => rigged.id),
     )
-    return done(draft.changes(), `fan ${nameOf(of)} of ${who}`)
+    return done(draft, `fan ${nameOf(of)} of ${who}`)
   },
 })
 

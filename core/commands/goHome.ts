@@ -16,6 +16,6 @@ export const goHome = command({
     const what = listInWords(families)
     if (draft.changes().length === 0)
       return refuse('home already', `There is no ${what} to bring home: these fixtures have none, or are there.`)
-    return done(draft.changes(), `${what} of ${fixturesInWords(show, fixtures)} home`)
+    return done(draft, `${what} of ${fixturesInWords(show, fixtures)} home`)
   },
 })

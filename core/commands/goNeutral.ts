@@ -27,6 +27,6 @@ export const goNeutral = command({
       )
     if (known?.neutralOnce)
       draft.set('person', person, 'neutral', [...FIRST_NEUTRAL]).set('person', person, 'neutralOnce', false)
-    return done(draft.changes(), `${listInWords(taken)} of ${fixturesInWords(show, fixtures)} neutral`)
+    return done(draft, `${listInWords(taken)} of ${fixturesInWords(show, fixtures)} neutral`)
   },
 })

@@ -21,6 +21,6 @@ export const goToCue = command({
     if (target && target.list !== listId) return refuse('other list', 'This cue stands in another list.', 'cue')
     const draft = new Draft(show)
     startCue(show, draft, list, cue, { now, seconds, newId })
-    return done(draft.changes(), target ? `go to cue ${target.number}` : `take ${list.list.name} off the stage`)
+    return done(draft, target ? `go to cue ${target.number}` : `take ${list.list.name} off the stage`)
   },
 })

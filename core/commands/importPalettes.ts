@@ -63,7 +63,7 @@ export const importPalettes = command({
     )
     if (loop) return refuse('loop', `A palette of the sheet would be made of itself: ${loop}.`)
     const count = `${placed.length} ${placed.length === 1 ? 'palette' : 'palettes'}`
-    return done(draft.changes(), `import ${count}`)
+    return done(draft, `import ${count}`)
   },
 })
 

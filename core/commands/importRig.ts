@@ -48,7 +48,7 @@ export const importRig = command({
       draft.put('target', id, { name, form: { kind: 'point' }, setPiece: null, local: null })
       draft.put('targetPlace', placeId(venue, id), { venue, target: id, position })
     }
-    return done(draft.changes(), `import ${hangs.length} hangs, ${fixtures.length} fixtures, ${targets.length} targets`)
+    return done(draft, `import ${hangs.length} hangs, ${fixtures.length} fixtures, ${targets.length} targets`)
   },
 })
 

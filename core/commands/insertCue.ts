@@ -14,6 +14,6 @@ export const insertCue = command({
     const refusal = cueNumberTaken(list, input.number)
     if (refusal) return refusal
     const draft = new Draft(show).put('cue', cueId.parse(newId()), { ...input, note: '' })
-    return done(draft.changes(), `insert cue ${input.number} ${input.name}`.trim())
+    return done(draft, `insert cue ${input.number} ${input.name}`.trim())
   },
 })

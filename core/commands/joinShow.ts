@@ -8,7 +8,7 @@ export const joinShow = command({
   input: personSchema.pick({ name: true }),
   undoable: false,
   run(show, { name }, { person }) {
-    if (show.all.person.has(person)) return done([], `${name} is in`)
+    if (show.all.person.has(person)) return done(new Draft(show), `${name} is in`)
     const draft = new Draft(show).put('person', person, {
       name,
       take: [...FIRST_TAKE],
@@ -20,6 +20,6 @@ export const joinShow = command({
       blind: false,
       highlight: 'off',
     })
-    return done(draft.changes(), `${name} joins`)
+    return done(draft, `${name} joins`)
   },
 })

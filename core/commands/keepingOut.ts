@@ -1,7 +1,6 @@
 /** Runs a change of the stage or of palettes with some of what would follow it held as it was. */
 import { z } from 'zod'
 import { holdKept, keepsAnything } from '../refocus/keepOut'
-import { applyChanges } from '../show/changes'
 import { Draft } from '../show/draft'
 import { FAMILIES } from '../show/families'
 import { cueId, fixtureId } from '../show/ids'
@@ -33,9 +32,9 @@ export function keepingOutOf(
       if (!outcome.ok || !keepsAnything(keepOut)) return outcome
       const draft = new Draft(show)
       for (const { register, after } of outcome.changes) draft.write(register, after)
-      const held = holdKept(draft, applyChanges(show, outcome.changes), keepOut)
+      const held = holdKept(draft, outcome.after(), keepOut)
       const words = held === 0 ? '' : held === 1 ? '; 1 value held as it was' : `; ${held} values held as they were`
-      return done(draft.changes(), `${outcome.label}${words}`)
+      return done(draft, `${outcome.label}${words}`)
     },
   })
 }

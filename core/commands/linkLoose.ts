@@ -31,11 +31,11 @@ export const linkLoose = command({
         )
       putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
     }
-    const changes = draft.changes()
-    if (changes.length === 0) return refuse('nothing loose', 'These values are linked already, or gone.', 'links')
+    const { length } = draft.changes()
+    if (length === 0) return refuse('nothing loose', 'These values are linked already, or gone.', 'links')
     const names = new Set(links.map(({ palette }) => show.all.palette.get(palette)?.name ?? ''))
     const to = names.size === 1 ? [...names].join('') : `${names.size} palettes`
-    return done(changes, `link ${changes.length} ${changes.length === 1 ? 'value' : 'values'} to ${to}`)
+    return done(draft, `link ${length} ${length === 1 ? 'value' : 'values'} to ${to}`)
   },
 })
 
@@ -49,13 +49,13 @@ export const followAgain = command({
       const palette = stored?.mark === 'held' ? stored.source : null
       if (stored && palette !== null) putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
     }
-    const changes = draft.changes()
-    if (changes.length === 0)
+    const { length } = draft.changes()
+    if (length === 0)
       return refuse(
         'nothing to follow',
         'These values were not held away from a palette that is still there.',
         'values',
       )
-    return done(changes, `let ${changes.length} held ${changes.length === 1 ? 'value' : 'values'} follow again`)
+    return done(draft, `let ${length} held ${length === 1 ? 'value' : 'values'} follow again`)
   },
 })

@@ -50,7 +50,7 @@ export const makePalettesFromTargets = command({
       if (group === null) putReaching(show, draft, id, [anyAt(target), ...zoom], 'replace')
       else putForGroup(show, draft, id, target, group, zoom)
     }
-    return done(draft.changes(), `make ${wanted.length} ${wanted.length === 1 ? 'palette' : 'palettes'} from targets`)
+    return done(draft, `make ${wanted.length} ${wanted.length === 1 ? 'palette' : 'palettes'} from targets`)
   },
 })
 
@@ -124,6 +124,6 @@ export const makePalettesFromType = command({
     }
     const chosen = offered.flatMap((palette) => palette.chosen)
     const told = chosen.length ? ` (${chosenInWords(show, chosen)})` : ''
-    return done(draft.changes(), `make ${offered.length} palettes from ${known.name}${told}`)
+    return done(draft, `make ${offered.length} palettes from ${known.name}${told}`)
   },
 })

@@ -29,9 +29,9 @@ export const moveHang = command({
     if (rise !== undefined) draft.set('hangPlace', id, 'rise', rise)
     if (length !== undefined) draft.set('hangPlace', id, 'length', length)
     const by = offsetInWords(subtract(origin, place.origin))
-    if (by) return done(draft.changes(), `move ${known.name} ${by}`)
+    if (by) return done(draft, `move ${known.name} ${by}`)
     const isTurned = (yaw ?? place.yaw) !== place.yaw || (rise ?? place.rise) !== place.rise
     const change = isTurned ? 'turn' : 'change the length of'
-    return done(draft.changes(), `${change} ${known.name}`)
+    return done(draft, `${change} ${known.name}`)
   },
 })

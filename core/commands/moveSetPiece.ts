@@ -21,6 +21,6 @@ export const moveSetPiece = command({
     if (locked) return locked
     const draft = new Draft(show).set('setPiecePlace', id, 'position', position).set('setPiecePlace', id, 'yaw', yaw)
     const by = offsetInWords(subtract(position, place.position)) || `${Math.round(yaw - place.yaw)}° round`
-    return done(draft.changes(), `move ${piece.name} ${by}`)
+    return done(draft, `move ${piece.name} ${by}`)
   },
 })

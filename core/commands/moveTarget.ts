@@ -26,6 +26,6 @@ export const moveTarget = command({
       draft.set('target', target, 'local', turnLevel(subtract(position, piece.position), -piece.yaw))
     }
     const by = offsetInWords(subtract(position, placed.position))
-    return done(draft.changes(), `move ${name} ${by}`)
+    return done(draft, `move ${name} ${by}`)
   },
 })

@@ -36,6 +36,6 @@ export const nudgeAim = command({
     }
     if (draft.changes().length === 0)
       return refuse('no aim', 'None of these fixtures is aimed at a place. Drop them on a target first.', 'fixtures')
-    return done(draft.changes(), `nudge ${fixturesInWords(show, fixtures)} ${offsetInWords(by)}`, 'nudge aim')
+    return done(draft, `nudge ${fixturesInWords(show, fixtures)} ${offsetInWords(by)}`, 'nudge aim')
   },
 })

@@ -19,6 +19,6 @@ export const orderGroups = command({
       return refuse('unknown group', 'One of these groups is no longer in the show.', 'groups')
     const draft = new Draft(show)
     for (const [i, id] of groups.entries()) draft.set('group', id, 'number', numbers[i] ?? 0)
-    return done(draft.changes(), 'reorder groups')
+    return done(draft, 'reorder groups')
   },
 })

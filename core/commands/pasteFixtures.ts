@@ -27,6 +27,6 @@ export const pasteFixtures = command({
       ...(changed > 0 ? [`change ${changed}`] : []),
       ...(changed < rows.length ? [`add ${rows.length - changed}`] : []),
     ]
-    return done(draft.changes(), `${parts.join(' and ')} ${rows.length === 1 ? 'fixture' : 'fixtures'} from a paste`)
+    return done(draft, `${parts.join(' and ')} ${rows.length === 1 ? 'fixture' : 'fixtures'} from a paste`)
   },
 })

@@ -36,6 +36,6 @@ export const patchFixtures = command({
     const draft = new Draft(show)
     for (const { fixture, universe, address } of autoPatch(wishes, rule, taken))
       draft.set('fixture', fixture, 'universe', universe).set('fixture', fixture, 'address', address)
-    return done(draft.changes(), `patch ${fixturesInWords(show, there)} from ${rule.universe}.${rule.address}`)
+    return done(draft, `patch ${fixturesInWords(show, there)} from ${rule.universe}.${rule.address}`)
   },
 })

@@ -51,6 +51,6 @@ export const placeFixtures = command({
     }
     const name = show.all.hang.get(hang)?.name ?? ''
     const who = count === 1 ? `fixture ${numberFrom}` : `${numberFrom} to ${numberFrom + count - 1}`
-    return done(draft.changes(), `place ${who} on ${name}`)
+    return done(draft, `place ${who} on ${name}`)
   },
 })

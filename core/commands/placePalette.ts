@@ -20,6 +20,6 @@ export const placePalette = command({
     draft.set('palette', palette, 'number', number)
     const label =
       there && how === 'swap' ? `swap ${known.name} and ${there[1].name}` : `move ${known.name} to ${number}`
-    return done(draft.changes(), label)
+    return done(draft, label)
   },
 })

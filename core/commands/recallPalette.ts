@@ -60,7 +60,7 @@ export const recallPalette = command({
     if (served.length === 0)
       return refuse('serves none', `${stored.name} holds nothing for the selected fixtures.`, 'fixtures')
     const loosely = as === 'loose' ? ', loose' : ''
-    return done(draft.changes(), `recall ${stored.name} for ${fixturesInWords(show, served)}${loosely}`)
+    return done(draft, `recall ${stored.name} for ${fixturesInWords(show, served)}${loosely}`)
   },
 })
 
@@ -79,6 +79,6 @@ export const takeOffPalette = command({
       off.add(held.fixture)
     }
     if (off.size === 0) return refuse('not in hand', `${stored.name} is not in hand for these fixtures.`, 'fixtures')
-    return done(draft.changes(), `take ${stored.name} off ${fixturesInWords(show, [...off])}`)
+    return done(draft, `take ${stored.name} off ${fixturesInWords(show, [...off])}`)
   },
 })

@@ -52,6 +52,6 @@ export const recordCue = command({
     spendMask(show, draft, person)
     const stands = cueListOf(after, input.list)
     if (stands) startCue(after, draft, stands, id, { now, seconds: 0, newId })
-    return done(draft.changes(), `record cue ${input.number} (${fixturesInWords(show, fixtures)})`)
+    return done(draft, `record cue ${input.number} (${fixturesInWords(show, fixtures)})`)
   },
 })

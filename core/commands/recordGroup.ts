@@ -19,6 +19,6 @@ export const recordGroup = command({
     const id = groupId.parse(newId())
     const draft = new Draft(show).put('group', id, { number, name, colour, pattern })
     putGroupMembers(show, draft, id, fixtures)
-    return done(draft.changes(), `record group ${name} (${fixturesInWords(show, fixtures)})`)
+    return done(draft, `record group ${name} (${fixturesInWords(show, fixtures)})`)
   },
 })

@@ -61,9 +61,6 @@ export const recordPalette = command({
       putInHand(draft, person, fixture, attribute, { kind: 'link', palette: id })
     spendMask(show, draft, person)
     const told = chosen.length ? `; ${chosenInWords(show, chosen)}` : ''
-    return done(
-      draft.changes(),
-      `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)}${told})`,
-    )
+    return done(draft, `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)}${told})`)
   },
 })

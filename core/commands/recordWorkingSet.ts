@@ -26,6 +26,6 @@ export const recordWorkingSet = command({
     for (const [key, member] of show.all.workingSetMember)
       if (member.workingSet === id && !members.has(member.fixture)) draft.remove('workingSetMember', key)
     for (const fixture of members) draft.put('workingSetMember', `${id}.${fixture}`, { workingSet: id, fixture })
-    return done(draft.changes(), `working set ${name} (${fixturesInWords(show, [...members])})`)
+    return done(draft, `working set ${name} (${fixturesInWords(show, [...members])})`)
   },
 })

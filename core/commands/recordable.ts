@@ -6,9 +6,7 @@ import type { CueList } from '../show/entities'
 import type { FixtureId, PersonId, WorkingSetId } from '../show/ids'
 import { lets } from '../show/masks'
 import type { Show } from '../show/show'
-import type { Attribute } from '../show/families'
-import type { Value } from '../show/values'
-import { chosenValues } from './takeValues'
+import { eachOf, type FixtureValue } from './takeValues'
 import { takenFromHand } from './taken'
 import { workingSetMembersOf } from '../show/workingSets'
 
@@ -16,7 +14,7 @@ export const RECORD_FROM = ['hand', 'stage'] as const
 export type RecordFrom = (typeof RECORD_FROM)[number]
 
 export interface Recordable {
-  readonly values: readonly { readonly fixture: FixtureId; readonly attribute: Attribute; readonly value: Value }[]
+  readonly values: readonly FixtureValue[]
   readonly fixtures: readonly FixtureId[]
   readonly families: readonly Family[]
   readonly heldBack: readonly Family[]
@@ -38,11 +36,12 @@ export function recordable(
   }
   const mask = show.all.person.get(person) ?? { take: [], heldBack: [] }
   const within = workingSet === null ? null : workingSetMembersOf(show).get(workingSet)
-  const shown = new Map([...playedBack(show), ...handOf(show, person)])
-  const all = chosenValues(
-    [...shown].map(([key, value]) => ({ key, value })),
-    { families: FAMILIES, fixtures: null, as: 'link' },
-  ).filter(({ fixture }) => workingSet === null || within?.has(fixture))
+  const hand = handOf(show, person)
+  const shown = [
+    ...eachOf(playedBack(show)).filter(({ fixture, attribute }) => !hand.get(fixture)?.has(attribute)),
+    ...eachOf(hand),
+  ]
+  const all = shown.filter(({ fixture }) => workingSet === null || within?.has(fixture))
   const values = all.filter(({ attribute }) => lets(mask, attribute) && lets(list, attribute))
   const inFamilies = (of: typeof all) => FAMILIES.filter((f) => of.some(({ attribute }) => familyOf(attribute) === f))
   const families = inFamilies(values)

@@ -43,6 +43,6 @@ export const removeFromPalette = command({
     const loose = keepUnserved(draft, palette)
     const what = attributes ? listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute])) : 'everything'
     const whose = fixtures ? ` of ${fixturesInWords(show, fixtures)}` : ''
-    return done(draft.changes(), `remove ${what}${whose} from ${known.name}${looseInWords(loose)}`)
+    return done(draft, `remove ${what}${whose} from ${known.name}${looseInWords(loose)}`)
   },
 })

@@ -23,6 +23,6 @@ export const renumberFixtures = command({
       if (!show.all.fixture.has(id)) return gone('fixture', 'fixtures')
       draft.set('fixture', id, 'number', numbers[i] ?? 0)
     }
-    return done(draft.changes(), `number ${fixturesInWords(show, fixtures)} from ${numberFrom}`)
+    return done(draft, `number ${fixturesInWords(show, fixtures)} from ${numberFrom}`)
   },
 })

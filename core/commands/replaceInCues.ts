@@ -53,7 +53,7 @@ export const replacePaletteInCues = command({
       )
     const stay = left > 0 ? `; ${left} stay, for which ${after.name} holds nothing` : ''
     return done(
-      draft.changes(),
+      draft,
       `put ${after.name} where ${before.name} stood (${replaced} ${replaced === 1 ? 'value' : 'values'})${stay}`,
     )
   },
@@ -81,7 +81,7 @@ export const replaceFixture = command({
     const angles = moveValues(show, draft, from, rigged)
     moveMemberships(show, draft, from, to)
     const raw = angles > 0 ? `; ${angles} raw angles stay as they are and will point elsewhere` : ''
-    return done(draft.changes(), `put fixture ${after.number} in the place of ${before.number}${raw}`)
+    return done(draft, `put fixture ${after.number} in the place of ${before.number}${raw}`)
   },
 })
 

@@ -35,7 +35,7 @@ export const restoreShow = command({
       draft.set('cueList', id, 'pausedAt', null).set('cueList', id, 'level', list.level)
     }
     sweep(draft)
-    return done(draft.changes(), `restore ${name}`)
+    return done(draft, `restore ${name}`)
   },
 })
 

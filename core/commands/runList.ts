@@ -22,12 +22,12 @@ export const goOn = command({
     const draft = new Draft(show)
     if (pausedAt !== null) {
       resume(show, draft, list, now)
-      return done(draft.changes(), `run ${name} on`)
+      return done(draft, `run ${name} on`)
     }
     const next = list.cues[onStage === null ? 0 : (placeOfCue(show, onStage)?.at ?? -1) + 1]
     if (!next) return refuse('at the end', `${name} is at its last cue.`, 'list')
     startCue(show, draft, list, next.id, { now, seconds: null, newId })
-    return done(draft.changes(), `go: cue ${next.cue.number}`)
+    return done(draft, `go: cue ${next.cue.number}`)
   },
 })
 
@@ -43,7 +43,7 @@ export const goBack = command({
     if (!before || onStage === null) return refuse('at the start', `${name} is at its first cue.`, 'list')
     const draft = new Draft(show)
     startCue(show, draft, list, before.id, { now, seconds: lengthOf(show, onStage), newId })
-    return done(draft.changes(), `back: cue ${before.cue.number}`)
+    return done(draft, `back: cue ${before.cue.number}`)
   },
 })
 
@@ -54,8 +54,8 @@ export const pauseList = command({
   run(show, { list: id }, { now }) {
     const list = cueListOf(show, id)
     if (!list) return noList()
-    if (list.list.pausedAt !== null) return done([], `pause ${list.list.name}`)
-    return done(new Draft(show).set('cueList', list.id, 'pausedAt', now).changes(), `pause ${list.list.name}`)
+    if (list.list.pausedAt !== null) return done(new Draft(show), `pause ${list.list.name}`)
+    return done(new Draft(show).set('cueList', list.id, 'pausedAt', now), `pause ${list.list.name}`)
   },
 })
 
@@ -71,7 +71,7 @@ export const followOn = command({
       return refuse('nothing due', `Nothing follows in ${list.list.name} now.`, 'after')
     const draft = new Draft(show)
     startCue(show, draft, list, follower.cue, { now: follower.at, seconds: null, newId })
-    return done(draft.changes(), `follow: cue ${show.all.cue.get(follower.cue)?.number ?? ''}`)
+    return done(draft, `follow: cue ${show.all.cue.get(follower.cue)?.number ?? ''}`)
   },
 })
 
@@ -83,6 +83,6 @@ export const setMaster = command({
     const list = cueListOf(show, id)
     if (!list) return noList()
     const draft = new Draft(show).set('cueList', list.id, 'level', level)
-    return done(draft.changes(), `master of ${list.list.name} at ${Math.round(level * 100)} %`, `master ${id}`)
+    return done(draft, `master of ${list.list.name} at ${Math.round(level * 100)} %`, `master ${id}`)
   },
 })

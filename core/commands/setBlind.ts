@@ -9,6 +9,6 @@ export const setBlind = command({
   run(show, { blind }, { person }) {
     if (!show.all.person.has(person)) return refuse('unknown person', 'Open the show again: you are not in it yet.')
     const draft = new Draft(show).set('person', person, 'blind', blind)
-    return done(draft.changes(), blind ? 'work blind' : 'show the hand on stage')
+    return done(draft, blind ? 'work blind' : 'show the hand on stage')
   },
 })

@@ -15,6 +15,6 @@ export const setHighlight = command({
     for (const [id, { person: whose, fixture }] of show.all.highlighted)
       if (whose === person && !wanted.has(fixture)) draft.remove('highlighted', id)
     for (const fixture of wanted) draft.put('highlighted', `${person}.${fixture}`, { person, fixture })
-    return done(draft.changes(), highlight === 'off' ? 'highlight off' : 'highlight')
+    return done(draft, highlight === 'off' ? 'highlight off' : 'highlight')
   },
 })

@@ -19,6 +19,6 @@ export const setNeutral = command({
       )
       .set('person', person, 'neutralOnce', once)
     const what = families.length === 0 ? 'nothing' : listInWords(FAMILIES.filter((f) => families.includes(f)))
-    return done(draft.changes(), `neutral sets ${what}${once ? ' once' : ''}`)
+    return done(draft, `neutral sets ${what}${once ? ' once' : ''}`)
   },
 })

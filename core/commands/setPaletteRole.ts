@@ -13,6 +13,6 @@ export const setPaletteRole = command({
     if (known === undefined) return gone('palette', 'palette')
     const draft = new Draft(show).set('show', show.id, role, palette)
     const what = role === 'rest' ? 'the resting state' : 'what highlight shows'
-    return done(draft.changes(), known ? `${known.name} is ${what}` : `${what} is plain`)
+    return done(draft, known ? `${known.name} is ${what}` : `${what} is plain`)
   },
 })

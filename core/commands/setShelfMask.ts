@@ -13,6 +13,6 @@ export const setShelfMask = command({
     if (take.length === 0)
       return refuse('takes nothing', `The ${shelf} shelf would take nothing. Leave one family on.`, 'take')
     const draft = new Draft(show).put('shelfMask', shelf, { take, heldBack })
-    return done(draft.changes(), `the ${shelf} shelf takes ${maskInWords({ take, heldBack })}`)
+    return done(draft, `the ${shelf} shelf takes ${maskInWords({ take, heldBack })}`)
   },
 })

@@ -18,7 +18,7 @@ export const setTake = command({
     const draft = new Draft(show)
     if ('once' in input) {
       draft.set('person', person, 'takeOnce', input.once)
-      return done(draft.changes(), input.once ? 'take switches for once' : 'take switches until changed')
+      return done(draft, input.once ? 'take switches for once' : 'take switches until changed')
     }
     const mask =
       'family' in input
@@ -26,6 +26,6 @@ export const setTake = command({
         : withAttribute(known, input.attribute, input.take)
     draft.set('person', person, 'take', [...mask.take]).set('person', person, 'heldBack', [...mask.heldBack])
     const what = 'family' in input ? input.family : ATTRIBUTE_NAMES[input.attribute]
-    return done(draft.changes(), input.take ? `take ${what}` : `hold ${what} back`)
+    return done(draft, input.take ? `take ${what}` : `hold ${what} back`)
   },
 })

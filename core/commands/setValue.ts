@@ -37,6 +37,6 @@ export const setValue = command({
       putInHand(draft, person, id, attribute, value)
     }
     const shown = value.kind === 'pool' ? `pool ${value.diameter.toFixed(2)} m` : attribute
-    return done(draft.changes(), `${shown} for ${fixturesInWords(show, able)}`, `set ${attribute}`)
+    return done(draft, `${shown} for ${fixturesInWords(show, able)}`, `set ${attribute}`)
   },
 })

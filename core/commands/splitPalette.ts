@@ -48,7 +48,7 @@ export const splitPalette = command({
     redirect(show, draft, palette, moved)
     if (isEmptied(draft, palette)) draft.remove('paletteSpread', palette).remove('palette', palette)
     const made = new Set(moved.values()).size
-    return done(draft.changes(), `split ${known.name} into ${made} ${made === 1 ? 'palette' : 'palettes'}`)
+    return done(draft, `split ${known.name} into ${made} ${made === 1 ? 'palette' : 'palettes'}`)
   },
 })
 

@@ -22,7 +22,7 @@ export const spreadPalette = command({
       return refuse('a point', `${along.name} is a point. Choose a line or a ring.`, 'target')
     const draft = new Draft(show).put('paletteSpread', palette, { palette, group, target, lay })
     putSpread(show, draft, { palette, target, lay }, membersOf(show).get(group) ?? [])
-    return done(draft.changes(), `spread ${whom.name} along ${along.name} in ${known.name}`)
+    return done(draft, `spread ${whom.name} along ${along.name} in ${known.name}`)
   },
 })
 
@@ -33,6 +33,6 @@ export const freeSpread = command({
     const known = show.all.palette.get(palette)
     if (!known) return gone('palette', 'palette')
     const draft = new Draft(show).remove('paletteSpread', palette)
-    return done(draft.changes(), `keep the places in ${known.name} without their rule`)
+    return done(draft, `keep the places in ${known.name} without their rule`)
   },
 })

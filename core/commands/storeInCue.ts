@@ -38,6 +38,6 @@ export const storeInCue = command({
     for (const { fixture, attribute } of values) draft.remove('handValue', handValueId(person, fixture, attribute))
     spendMask(show, draft, person)
     const doing = { merge: 'merge into', replace: 'replace', remove: 'take out of' }[how]
-    return done(draft.changes(), `${doing} cue ${cue.number} (${fixturesInWords(show, fixtures)})`)
+    return done(draft, `${doing} cue ${cue.number} (${fixturesInWords(show, fixtures)})`)
   },
 })

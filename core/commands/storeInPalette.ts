@@ -54,6 +54,6 @@ export const storeInPalette = command({
     const fixtures = [...new Set(stored.map(({ fixture }) => fixture))]
     const what = `${listInWords(families)} of ${fixturesInWords(show, fixtures)}`
     const verb = how === 'merge' ? `merge ${what} into` : `replace with ${what} what is in`
-    return done(draft.changes(), `${verb} ${known.name}${looseInWords(loose)}`)
+    return done(draft, `${verb} ${known.name}${looseInWords(loose)}`)
   },
 })

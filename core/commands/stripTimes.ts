@@ -14,6 +14,6 @@ export const stripTimes = command({
     const draft = new Draft(show)
     for (const id of timed) draft.set('palette', id, 'time', null)
     const what = timed.length === 1 ? (show.all.palette.get(only)?.name ?? '') : `${timed.length} palettes`
-    return done(draft.changes(), `take the time out of ${what}`)
+    return done(draft, `take the time out of ${what}`)
   },
 })

@@ -10,6 +10,6 @@ export const switchVenue = command({
   run(show, { venue }) {
     const known = show.all.venue.get(venue)
     if (!known) return refuse('unknown venue', 'This venue is no longer in the show.', 'venue')
-    return done(new Draft(show).set('show', show.id, 'venue', venue).changes(), `play at ${known.name}`)
+    return done(new Draft(show).set('show', show.id, 'venue', venue), `play at ${known.name}`)
   },
 })

@@ -14,12 +14,12 @@ export const takeFromCue = command({
     const cue = show.all.cue.get(id)
     const list = cue && listsInOrder(show).find((other) => other.id === cue.list)
     if (!cue || !list) return refuse('unknown cue', 'This cue is no longer in the show.', 'cue')
-    const values = [...stateAt(show, list, id)].map(([key, { value }]) => ({ key, value }))
+    const values = [...stateAt(show, list, id).values()]
     const draft = new Draft(show)
     const fixtures = putTaken(show, draft, person, values, choice)
     const what = listInWords(choice.families)
     if (fixtures.length === 0)
       return refuse('nothing there', `Cue ${cue.number} holds no ${what} of these fixtures.`, 'families')
-    return done(draft.changes(), `take ${what} of ${fixturesInWords(show, fixtures)} from cue ${cue.number}`)
+    return done(draft, `take ${what} of ${fixturesInWords(show, fixtures)} from cue ${cue.number}`)
   },
 })

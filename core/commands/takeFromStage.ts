@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { playedBack } from '../cues/playback'
 import { Draft } from '../show/draft'
 import { command, done, refuse } from './command'
-import { putTaken, takeChoice } from './takeValues'
+import { eachOf, putTaken, takeChoice } from './takeValues'
 import { fixturesInWords, listInWords } from './wording'
 
 export const takeFromStage = command({
@@ -11,13 +11,9 @@ export const takeFromStage = command({
   undoable: true,
   run(show, choice, { person }) {
     const draft = new Draft(show)
-    const values = [...playedBack(show)].map(([key, value]) => ({ key, value }))
-    const fixtures = putTaken(show, draft, person, values, choice)
+    const fixtures = putTaken(show, draft, person, eachOf(playedBack(show)), choice)
     if (fixtures.length === 0)
       return refuse('nothing there', `The cues show no ${listInWords(choice.families)} of these fixtures.`, 'families')
-    return done(
-      draft.changes(),
-      `take ${listInWords(choice.families)} of ${fixturesInWords(show, fixtures)} from stage`,
-    )
+    return done(draft, `take ${listInWords(choice.families)} of ${fixturesInWords(show, fixtures)} from stage`)
   },
 })

@@ -1,10 +1,11 @@
 /** Values of cues taken into the hand: which, of whom, and as what. */
 import { z } from 'zod'
+import type { ValueMap } from '../cues/playback'
 import { putInHand } from '../hand/put'
 import { resolveValue } from '../palettes/resolve'
 import type { Draft } from '../show/draft'
-import { ATTRIBUTES, FAMILIES, familyOf, type Family } from '../show/families'
-import { asFixtureId, fixtureId, type FixtureId, type PersonId } from '../show/ids'
+import { FAMILIES, familyOf, type Attribute, type Family } from '../show/families'
+import { fixtureId, type FixtureId, type PersonId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
@@ -22,21 +23,25 @@ interface TakeChoice {
   readonly as: 'link' | 'loose'
 }
 
-/** A value by `fixture attribute`. */
-export interface KeyedValue {
-  readonly key: string
+/** A value of a fixture, wherever it stands. */
+export interface FixtureValue {
+  readonly fixture: FixtureId
+  readonly attribute: Attribute
   readonly value: Value
 }
 
-/** The values a choice lets through, by fixture. */
-export function chosenValues(values: readonly KeyedValue[], { families, fixtures }: TakeChoice) {
-  const wanted = fixtures && new Set<string>(fixtures)
-  return values.flatMap(({ key, value }) => {
-    const [fixture = '', name] = key.split(' ')
-    const attribute = ATTRIBUTES.find((known) => known === name)
-    if (!attribute || !families.includes(familyOf(attribute))) return []
-    return wanted && !wanted.has(fixture) ? [] : [{ fixture: asFixtureId(fixture), attribute, value }]
-  })
+/** Values one by one. */
+export function eachOf(values: ValueMap): FixtureValue[] {
+  return [...values].flatMap(([fixture, ofFixture]) =>
+    [...ofFixture].map(([attribute, value]) => ({ fixture, attribute, value })),
+  )
+}
+
+function chosenValues(values: readonly FixtureValue[], { families, fixtures }: TakeChoice) {
+  const wanted = fixtures && new Set(fixtures)
+  return values.filter(
+    ({ fixture, attribute }) => families.includes(familyOf(attribute)) && (!wanted || wanted.has(fixture)),
+  )
 }
 
 /** Puts them in hand; returns whose. */
@@ -44,7 +49,7 @@ export function putTaken(
   show: Show,
   draft: Draft,
   person: PersonId,
-  values: readonly KeyedValue[],
+  values: readonly FixtureValue[],
   choice: TakeChoice,
 ): FixtureId[] {
   const taken = new Set<FixtureId>()

@@ -39,7 +39,7 @@ export const turnHeads = command({
     }
     const axes = pan && tilt ? 'pan and tilt' : pan ? 'pan' : 'tilt'
     const isRelative = pan?.how === 'by' || tilt?.how === 'by'
-    return done(draft.changes(), `${axes} of ${fixturesInWords(show, fixtures)}`, isRelative ? 'turn heads' : undefined)
+    return done(draft, `${axes} of ${fixturesInWords(show, fixtures)}`, isRelative ? 'turn heads' : undefined)
   },
 })
 

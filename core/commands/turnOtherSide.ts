@@ -32,7 +32,7 @@ export const turnOtherSide = command({
         'fixtures',
       )
     const who = fixturesInWords(show, fixtures)
-    return done(draft.changes(), how === 'other' ? `${who} to the other side` : `${who} the quickest way round`)
+    return done(draft, how === 'other' ? `${who} to the other side` : `${who} the quickest way round`)
   },
 })
 

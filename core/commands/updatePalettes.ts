@@ -38,6 +38,6 @@ export const updatePalettes = command({
     const name = show.all.palette.get(first[0])?.name ?? ''
     const others = adjusted.length - 1
     const what = others === 0 ? name : `${name} and ${others} more`
-    return done(draft.changes(), `update ${what} (${fixturesInWords(show, fixtures)})`)
+    return done(draft, `update ${what} (${fixturesInWords(show, fixtures)})`)
   },
 })

@@ -5,7 +5,7 @@ import type { Attribute } from '../show/families'
 import type { FixtureId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { handOf } from './onStage'
-import { listsMoveUntil, movingFixtures, valueKey, type MovingFixture } from './playback'
+import { listsMoveUntil, movingFixtures, type MovingFixture } from './playback'
 import type { Track } from './tracks'
 
 type Arrivals = ReadonlyMap<FixtureId, ReadonlyMap<Attribute, Track>>
@@ -51,7 +51,7 @@ export function arrivalsOf(show: Show, person: PersonId): Arrivals {
 export function heldTrack(show: Show, person: PersonId, fixture: FixtureId, attribute: Attribute): Track | null {
   const coming = arrivalsOf(show, person).get(fixture)?.get(attribute)
   if (coming) return coming
-  const value = handOf(show, person).get(valueKey(fixture, attribute))
+  const value = handOf(show, person).get(fixture)?.get(attribute)
   return value ? { value, move: null } : null
 }
 

@@ -3,7 +3,7 @@ import type { Attribute } from '../show/families'
 import { asPersonId, type FixtureId, type PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { bringingOut, cueLookup, handOf, seenLookup, type Lookup, type StageFixture } from './onStage'
-import { valueKey } from './playback'
+import type { ValueMap } from './playback'
 import { heldTrack } from './arrivals'
 import type { Track } from './tracks'
 
@@ -26,16 +26,17 @@ export function houseView(show: Show): HouseView {
   const people = [...show.all.person].filter(([, { blind }]) => !blind).map(([id]) => asPersonId(id))
   const hands = people.map((person) => handOf(show, person))
   const cues = cueLookup(show)
-  const held = (key: string) => hands.findLast((hand) => hand.has(key))?.get(key)
-  const holder = (key: string) => people[hands.findLastIndex((hand) => hand.has(key))]
-  const lookup: Lookup = (fixture, attribute) => held(valueKey(fixture, attribute)) ?? cues(fixture, attribute)
+  const holds = (fixture: FixtureId, attribute: Attribute) => (hand: ValueMap) => hand.get(fixture)?.has(attribute)
+  const held: Lookup = (fixture, attribute) =>
+    hands.findLast(holds(fixture, attribute))?.get(fixture)?.get(attribute) ?? null
+  const lookup: Lookup = (fixture, attribute) => held(fixture, attribute) ?? cues(fixture, attribute)
   const sights = people.map((person) => bringingOut(show, person, lookup))
   return {
     people,
     lookup,
     seen: people.reduce<Lookup>((seen, person) => seenLookup(show, person, seen), lookup),
     held: (fixture, attribute) => {
-      const person = holder(valueKey(fixture, attribute))
+      const person = people[hands.findLastIndex(holds(fixture, attribute))]
       return person ? heldTrack(show, person, fixture, attribute) : null
     },
     see: (plain) => sights.reduce((seen, sight) => sight(seen), plain),

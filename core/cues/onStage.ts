@@ -4,7 +4,7 @@
 import { beamAt, type Beam } from '../kinematics/forward'
 import { HOME, type Pose } from '../kinematics/head'
 import { zoomRange } from '../light/optics'
-import { paletteValueFor, resolveValue } from '../palettes/resolve'
+import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derived } from '../show/derived'
 import { restingNumber, type Attribute } from '../show/families'
@@ -13,7 +13,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import type { PlainValue, Value } from '../show/values'
-import { playedBack, valueKey, type ValueMap } from './playback'
+import { playedBack, putValue, type GrowingValues, type ValueMap } from './playback'
 
 /** What is left of the light of the others while some are brought out. */
 const DIMMED = 0.2
@@ -34,11 +34,11 @@ function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intens
 
 /** What a person has in hand, by fixture and attribute. */
 export const handsOf = derived(['handValue'], (show): ReadonlyMap<string, ValueMap> => {
-  const hands = new Map<string, Map<string, Value>>()
+  const hands = new Map<string, GrowingValues>()
   for (const { person, fixture, attribute, value } of show.all.handValue.values()) {
-    const hand = hands.get(person) ?? new Map<string, Value>()
+    const hand = hands.get(person) ?? new Map()
     hands.set(person, hand)
-    hand.set(valueKey(fixture, attribute), value)
+    putValue(hand, fixture, attribute, value)
   }
   return hands
 })
@@ -86,6 +86,7 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, ref
   const resolved = resolve('position')
   const positionValue = resolved?.value ?? null
   const zoomValue = resolve('zoom')?.value ?? null
+  const intensity = level('intensity')
   const position = solvePosition(rigged.mount, targetsOf(show), positionValue, reference)
   return {
     rigged,
@@ -94,18 +95,48 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, ref
     positionValue,
     zoom: solveZoom(rigged, zoomValue, position.throwMetres),
     zoomValue,
-    intensity: level('intensity'),
-    seen: level('intensity'),
+    intensity,
+    seen: intensity,
     colour: { red: level('red'), green: level('green'), blue: level('blue') },
     palette: resolved?.through[0] ?? null,
   }
+}
+
+/** What a picture shows. */
+const SHOWN = ['position', 'zoom', 'intensity', 'red', 'green', 'blue'] as const satisfies readonly Attribute[]
+
+/** The newest picture of a fixture, and all that it was worked out from. */
+interface Remembered {
+  readonly contents: ReturnType<typeof contentsOf>
+  readonly targets: ReturnType<typeof targetsOf>
+  readonly values: readonly (Value | null)[]
+  readonly picture: StageFixture
+}
+const remembered = new WeakMap<RiggedFixture, Remembered>()
+
+/** The picture of a fixture, the same object as last time where nothing it depends on has changed. */
+function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
+  const [contents, targets] = [contentsOf(show), targetsOf(show)]
+  const values = SHOWN.map((attribute) => lookup(rigged.id, attribute))
+  const known = remembered.get(rigged)
+  if (known?.contents === contents && known.targets === targets && isSame(known.values, values)) return known.picture
+  const picture = pictureOf(show, rigged, lookup)
+  remembered.set(rigged, { contents, targets, values, picture })
+  return picture
+}
+
+function isSame(before: readonly (Value | null)[], now: readonly (Value | null)[]): boolean {
+  return now.every((value, i) => {
+    const other = before[i]
+    return value === other || (value?.kind === 'link' && other?.kind === 'link' && value.palette === other.palette)
+  })
 }
 
 /** The hand of a person over the cues, over the palette everything rests at. */
 export function stageLookup(show: Show, person: PersonId): Lookup {
   const hand = handOf(show, person)
   const cues = cueLookup(show)
-  return (fixture, attribute) => hand.get(valueKey(fixture, attribute)) ?? cues(fixture, attribute)
+  return (fixture, attribute) => hand.get(fixture)?.get(attribute) ?? cues(fixture, attribute)
 }
 
 /** What the cues alone put on stage, over the palette everything rests at. */
@@ -113,7 +144,7 @@ export function cueLookup(show: Show): Lookup {
   const cues = playedBack(show)
   const { rest } = showRecordOf(show)
   const atRest = rest === null ? null : paletteLookup(show, rest)
-  return (fixture, attribute) => cues.get(valueKey(fixture, attribute)) ?? atRest?.(fixture, attribute) ?? null
+  return (fixture, attribute) => cues.get(fixture)?.get(attribute) ?? atRest?.(fixture, attribute) ?? null
 }
 
 /** Links to a palette, for whom it serves. */
@@ -159,7 +190,7 @@ function picturesBy(show: Show, lookup: Lookup, person: PersonId, fixtures: Iter
   const picture = new Map<FixtureId, StageFixture>()
   for (const id of fixtures) {
     const rigged = rig.get(id)
-    if (rigged) picture.set(id, bringOut(pictureOf(show, rigged, lookup)))
+    if (rigged) picture.set(id, bringOut(rememberedPicture(show, rigged, lookup)))
   }
   return picture
 }

@@ -8,8 +8,13 @@ import { playedBack } from './playback'
 export function palettesInUse(show: Show, person: PersonId): { inHand: Set<PaletteId>; onStage: Set<PaletteId> } {
   const hand = handOf(show, person)
   const inHand = new Set<PaletteId>()
-  for (const value of hand.values()) if (value.kind === 'link') inHand.add(value.palette)
+  for (const values of hand.values())
+    for (const value of values.values()) if (value.kind === 'link') inHand.add(value.palette)
   const onStage = new Set(inHand)
-  for (const [key, value] of playedBack(show)) if (value.kind === 'link' && !hand.has(key)) onStage.add(value.palette)
+  for (const [fixture, values] of playedBack(show)) {
+    const held = hand.get(fixture)
+    for (const [attribute, value] of values)
+      if (value.kind === 'link' && !held?.has(attribute)) onStage.add(value.palette)
+  }
   return { inHand, onStage }
 }

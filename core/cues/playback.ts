@@ -74,9 +74,18 @@ export function trackOf(tracks: readonly ListTrack[]): Track {
   return tracks.reduce<Track>((under, track) => over(track, under), { value: null, move: null })
 }
 
-/** Values by `fixture attribute`. */
-export type ValueMap = ReadonlyMap<string, Value>
+/** Values by fixture, then by attribute. */
+export type ValueMap = ReadonlyMap<FixtureId, ReadonlyMap<Attribute, Value>>
+/** One in the making. */
+export type GrowingValues = Map<FixtureId, Map<Attribute, Value>>
 
+export function putValue(values: GrowingValues, fixture: FixtureId, attribute: Attribute, value: Value): void {
+  const known = values.get(fixture)
+  if (known) known.set(attribute, value)
+  else values.set(fixture, new Map([[attribute, value]]))
+}
+
+/** The key of a track. */
 export function valueKey(fixture: string, attribute: Attribute): string {
   return `${fixture} ${attribute}`
 }
@@ -97,10 +106,13 @@ export const playedBack = derived(
     'show',
   ],
   (show): ValueMap => {
-    const values = new Map<string, Value>()
-    for (const [key, tracks] of playing(show)) {
-      const value = tracks[0]?.attribute === 'intensity' ? endLevel(show, tracks) : trackOf(tracks).value
-      if (value !== null) values.set(key, value)
+    const values: GrowingValues = new Map()
+    for (const tracks of playing(show).values()) {
+      const [first] = tracks
+      if (!first) continue
+      const { fixture, attribute } = first
+      const value = attribute === 'intensity' ? endLevel(show, tracks) : trackOf(tracks).value
+      if (value !== null) putValue(values, fixture, attribute, value)
     }
     return values
   },

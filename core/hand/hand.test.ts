@@ -3,7 +3,6 @@ import { distance, ORIGIN, vec3 } from '../geometry/vector'
 import { beamAt, missDistance } from '../kinematics/forward'
 import { moveTime } from '../kinematics/motorTime'
 import { handOf, stageWithoutHand } from '../cues/onStage'
-import { valueKey } from '../cues/playback'
 import { FAMILIES } from '../show/families'
 import { targetsOf } from '../show/targets'
 import { Desk } from '../../tests/support/smallShow'
@@ -20,10 +19,10 @@ const aimed = (entry: string, target = 'Bow') => {
   return desk
 }
 const held = (desk: Desk, number: number, attribute: 'position' | 'zoom' | 'intensity' | 'edge' | 'gobo') =>
-  handOf(desk.show, desk.person).get(valueKey(desk.fixture(number), attribute))
+  handOf(desk.show, desk.person).get(desk.fixture(number))?.get(attribute)
 const numbers = (desk: Desk, entry: string, attribute: 'zoom' | 'intensity' | 'edge') =>
   desk.fixtures(entry).map((id) => {
-    const value = handOf(desk.show, desk.person).get(valueKey(id, attribute))
+    const value = handOf(desk.show, desk.person).get(id)?.get(attribute)
     return value?.kind === 'number' ? value.number : null
   })
 

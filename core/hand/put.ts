@@ -1,6 +1,6 @@
 /** Writing into a person's hand, and reading what a fixture shows. */
 import { handValueId, type Lookup } from '../cues/onStage'
-import { playedBack, valueKey } from '../cues/playback'
+import { playedBack } from '../cues/playback'
 import { resolveValue } from '../palettes/resolve'
 import { solveZoom } from '../palettes/solve'
 import type { Draft } from '../show/draft'
@@ -27,7 +27,7 @@ export function putInHand(draft: Draft, person: PersonId, fixture: FixtureId, at
 function sourceOf(show: Show, person: PersonId, fixture: FixtureId, attribute: Attribute): PaletteId | null {
   const held = show.all.handValue.get(handValueId(person, fixture, attribute))
   if (held) return held.value.kind === 'link' ? held.value.palette : held.source
-  const played = playedBack(show).get(valueKey(fixture, attribute))
+  const played = playedBack(show).get(fixture)?.get(attribute)
   return played?.kind === 'link' ? played.palette : null
 }
 

@@ -38,10 +38,15 @@ export interface RegisterParts {
   readonly field: string
 }
 
+const KIND_NAMED: ReadonlyMap<string, Kind> = new Map(KINDS.map((kind) => [kind, kind]))
+
 /** The parts of a register; throws RangeError for a name that is none. */
 export function partsOf(register: string): RegisterParts {
-  const [kind, id, field] = register.split('/')
-  const known = KINDS.find((k) => k === kind)
+  const afterKind = register.indexOf('/')
+  const beforeField = register.lastIndexOf('/')
+  const known = KIND_NAMED.get(register.slice(0, afterKind))
+  const id = register.slice(afterKind + 1, beforeField)
+  const field = register.slice(beforeField + 1)
   if (!known || !id || !field) throw new RangeError(`not a register: ${register}`)
   return { kind: known, id, field }
 }
@@ -71,11 +76,18 @@ function isJson(value: unknown): value is Json {
 
 const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
 
+/** What a kind keeps of what was written to one of its entities. */
+export type MakeEntity = <K extends Kind>(kind: K, id: string, written: unknown) => EntityOf[K]
+
+/** Throws ZodError for what does not fit its kind. */
+export const checkedEntity: MakeEntity = (kind, _id, written) => SCHEMAS[kind].parse(written)
+
 /**
  * The show after a change set, in one pass a kind. Throws ZodError when a write does not fit its
- * kind: a programmer's fault, since commands check what people send.
+ * kind: a programmer's fault, since commands check what people send. `make` is how a draft hands
+ * over what typed code put in it, which needs no check.
  */
-export function applyChanges(show: Show, changes: ChangeSet): Show {
+export function applyChanges(show: Show, changes: ChangeSet, make: MakeEntity = checkedEntity): Show {
   if (changes.length === 0) return show
   const byKind = new Map<Kind, Map<string, Write[]>>()
   for (const write of changes) {
@@ -87,16 +99,16 @@ export function applyChanges(show: Show, changes: ChangeSet): Show {
     else ofKind.set(id, [write])
   }
   let all: Collections = show.all
-  for (const [kind, writes] of byKind) all = { ...all, [kind]: applyToKind(all, kind, writes) }
+  for (const [kind, writes] of byKind) all = { ...all, [kind]: applyToKind(all, kind, writes, make) }
   return { id: show.id, all }
 }
 
-function applyToKind<K extends Kind>(all: Collections, kind: K, writes: Map<string, Write[]>) {
+function applyToKind<K extends Kind>(all: Collections, kind: K, writes: Map<string, Write[]>, make: MakeEntity) {
   const next = new Map<string, EntityOf[K]>(all[kind])
   for (const [id, ofEntity] of writes) {
     const changed = isWholeKind(kind) ? ofEntity[0]?.after : changedRecord(next.get(id), ofEntity)
     if (changed === undefined) next.delete(id)
-    else next.set(id, SCHEMAS[kind].parse(changed))
+    else next.set(id, make(kind, id, changed))
   }
   return next
 }

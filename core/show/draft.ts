@@ -3,13 +3,26 @@
  * drops what changes nothing.
  */
 import equal from 'fast-deep-equal'
-import { applyChanges, EXISTENCE, readRegister, registerOf, toJson, type ChangeSet, type Json } from './changes'
+import {
+  applyChanges,
+  checkedEntity,
+  EXISTENCE,
+  readRegister,
+  registerOf,
+  toJson,
+  type ChangeSet,
+  type Json,
+  type MakeEntity,
+} from './changes'
 import { isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
-import type { Show } from './show'
+import { emptyCollections, type Show } from './show'
 
 export class Draft {
   readonly #show: Show
   readonly #after = new Map<string, Json | undefined>()
+  /** What was put whole. */
+  readonly #put = emptyCollections()
+  #changes: ChangeSet | null = null
 
   constructor(show: Show) {
     this.#show = show
@@ -22,6 +35,7 @@ export class Draft {
 
   /** Makes an entity or replaces it whole. */
   put<K extends Kind>(kind: K, id: string, entity: EntityOf[K]): this {
+    this.#put[kind].set(id, entity)
     if (isWholeKind(kind)) return this.write(registerOf(kind, id, EXISTENCE), toJson(entity))
     this.write(registerOf(kind, id, EXISTENCE), true)
     for (const [field, value] of Object.entries(entity)) this.write(registerOf(kind, id, field), toJson(value))
@@ -51,11 +65,16 @@ export class Draft {
   /** Writes one register by name. */
   write(register: string, after: Json | undefined): this {
     this.#after.set(register, after)
+    this.#changes = null
     return this
   }
 
   /** The change set so far. */
   changes(): ChangeSet {
+    return (this.#changes ??= this.#different())
+  }
+
+  #different(): ChangeSet {
     const changes = []
     for (const [register, after] of this.#after) {
       const before = readRegister(this.#show, register)
@@ -66,6 +85,12 @@ export class Draft {
 
   /** The show as it would be. */
   result(): Show {
-    return applyChanges(this.#show, this.changes())
+    return applyChanges(this.#show, this.changes(), this.#make)
+  }
+
+  /** What was written after it was put is another object, and checked. */
+  readonly #make: MakeEntity = (kind, id, written) => {
+    const put = this.#put[kind].get(id)
+    return put !== undefined && put === written ? put : checkedEntity(kind, id, written)
   }
 }

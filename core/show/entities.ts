@@ -98,8 +98,10 @@ export const WHOLE_KINDS = [
 export type WholeKind = (typeof WHOLE_KINDS)[number]
 export type RecordKind = Exclude<Kind, WholeKind>
 
+const WHOLE: ReadonlySet<Kind> = new Set(WHOLE_KINDS)
+
 export function isWholeKind(kind: Kind): kind is WholeKind {
-  return WHOLE_KINDS.some((whole) => whole === kind)
+  return WHOLE.has(kind)
 }
 
 export type FixtureType = EntityOf['fixtureType']

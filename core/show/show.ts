@@ -12,42 +12,46 @@ export interface Show {
   readonly all: Collections
 }
 
+/** Collections in the making. */
+export type GrowingCollections = { readonly [K in Kind]: Map<string, EntityOf[K]> }
+
+export function emptyCollections(): GrowingCollections {
+  return {
+    show: new Map(),
+    person: new Map(),
+    fixtureType: new Map(),
+    fixtureMode: new Map(),
+    venue: new Map(),
+    hang: new Map(),
+    hangPlace: new Map(),
+    fixture: new Map(),
+    fixturePlace: new Map(),
+    layer: new Map(),
+    setPiece: new Map(),
+    setPiecePlace: new Map(),
+    target: new Map(),
+    targetPlace: new Map(),
+    group: new Map(),
+    groupMember: new Map(),
+    palette: new Map(),
+    paletteValue: new Map(),
+    paletteSpread: new Map(),
+    shelfMask: new Map(),
+    cueList: new Map(),
+    cue: new Map(),
+    cueValue: new Map(),
+    cueTime: new Map(),
+    cueRun: new Map(),
+    handValue: new Map(),
+    highlighted: new Map(),
+    workingSet: new Map(),
+    workingSetMember: new Map(),
+  }
+}
+
 /** A show with nothing in it. */
 export function emptyShow(id: ShowId): Show {
-  return {
-    id,
-    all: {
-      show: new Map(),
-      person: new Map(),
-      fixtureType: new Map(),
-      fixtureMode: new Map(),
-      venue: new Map(),
-      hang: new Map(),
-      hangPlace: new Map(),
-      fixture: new Map(),
-      fixturePlace: new Map(),
-      layer: new Map(),
-      setPiece: new Map(),
-      setPiecePlace: new Map(),
-      target: new Map(),
-      targetPlace: new Map(),
-      group: new Map(),
-      groupMember: new Map(),
-      palette: new Map(),
-      paletteValue: new Map(),
-      paletteSpread: new Map(),
-      shelfMask: new Map(),
-      cueList: new Map(),
-      cue: new Map(),
-      cueValue: new Map(),
-      cueTime: new Map(),
-      cueRun: new Map(),
-      handValue: new Map(),
-      highlighted: new Map(),
-      workingSet: new Map(),
-      workingSetMember: new Map(),
-    },
-  }
+  return { id, all: emptyCollections() }
 }
 
 /** The one entity of an id; throws RangeError when a caller is sure and wrong. */

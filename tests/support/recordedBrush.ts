@@ -3,7 +3,7 @@ import type { Brush } from '../../app/drawing/brush'
 
 /** A piece of a path: its kind, and the numbers it was made with. */
 export interface Piece {
-  readonly kind: 'arc' | 'ellipse' | 'line' | 'move' | 'rect' | 'close'
+  readonly kind: 'arc' | 'curve' | 'line' | 'move' | 'rect' | 'close'
   readonly numbers: readonly number[]
 }
 
@@ -56,8 +56,8 @@ export class RecordedBrush implements Brush {
   arc(x: number, y: number, radius: number) {
     this.#path.push({ kind: 'arc', numbers: [x, y, radius] })
   }
-  ellipse(x: number, y: number, long: number, short: number, turn: number) {
-    this.#path.push({ kind: 'ellipse', numbers: [x, y, long, short, turn] })
+  bezierCurveTo(...numbers: number[]) {
+    this.#path.push({ kind: 'curve', numbers })
   }
   closePath() {
     this.#path.push({ kind: 'close', numbers: [] })

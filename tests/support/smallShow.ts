@@ -4,6 +4,7 @@ import type { Outcome } from '#core/commands/command'
 import { handOf, stagePicture, type StageFixture } from '#core/cues/onStage'
 import { vec3 } from '#core/geometry/vector'
 import { applyChanges } from '#core/show/changes'
+import type { Attribute } from '#core/show/families'
 import { commandId, personId, type FixtureId, type PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { Value } from '#core/show/values'
@@ -145,8 +146,8 @@ export class Desk {
   }
 
   /** What is in hand for a fixture by number. */
-  held(number: number, attribute: string): Value | undefined {
-    return handOf(this.show, this.person).get(`${this.fixtures(String(number))[0] ?? ''} ${attribute}`)
+  held(number: number, attribute: Attribute): Value | undefined {
+    return handOf(this.show, this.person).get(this.fixture(number))?.get(attribute)
   }
 
   /** What the stage shows of a fixture by number. */

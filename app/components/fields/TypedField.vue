@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A value that is typed, or changed by so much: `50`, `+5`, `-10 %`. Nonsense is said and not kept. */
-import { ref } from 'vue'
+import { useTimeoutFn } from '@vueuse/core'
+import { ref, watch } from 'vue'
 import type { NumberChange } from '#core/hand/change'
 
 const props = defineProps<{
@@ -11,10 +12,20 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ keep: [change: NumberChange] }>()
 const text = ref<string | null>(null)
+/** What was typed stands until it is told what came of it, which is a frame later: milliseconds at most. */
+const SOON = 300
+const kept = ref<string | null>(null)
+const { start: waitForAnswer, stop: stopWaiting } = useTimeoutFn(forget, SOON, { immediate: false })
+watch(() => props.shown, forget)
+function forget() {
+  stopWaiting()
+  kept.value = null
+}
 const isWrong = ref(false)
 const field = ref<HTMLInputElement | null>(null)
 
 async function begin() {
+  forget()
   text.value = props.shown
   field.value?.select()
 }
@@ -26,7 +37,11 @@ function keep() {
   isWrong.value = !isSame && change === null
   if (isWrong.value) return
   text.value = null
-  if (change) emit('keep', change)
+  if (change) {
+    kept.value = typed
+    waitForAnswer()
+    emit('keep', change)
+  }
   field.value?.blur()
 }
 
@@ -46,7 +61,7 @@ function typing() {
     <input
       ref="field"
       class="field px-1.5 py-0.5 text-right"
-      :value="text ?? shown"
+      :value="text ?? kept ?? shown"
       :aria-label="label"
       :aria-invalid="isWrong"
       :disabled="disabled"

@@ -24,7 +24,7 @@ import FloatingPanel from '../shell/FloatingPanel.vue'
 import FamilyRow from './FamilyRow.vue'
 import RecordForm from './RecordForm.vue'
 
-defineProps<{ show: Show }>()
+const props = defineProps<{ show: Show }>()
 const store = useShow()
 const desk = useDesk()
 const selection = useSelection()
@@ -46,7 +46,7 @@ function sourcesOf(family: Family): string {
   if (none.value) return ''
   if (family === 'beam' && zoom.value.pool !== null) return `pool ${metresInWords(zoom.value.pool)} from every fixture`
   const names = heldOf(family).map(({ value }) =>
-    value.kind === 'link' ? (store.view?.all.palette.get(value.palette)?.name ?? '') : 'set by hand',
+    value.kind === 'link' ? (props.show.all.palette.get(value.palette)?.name ?? '') : 'set by hand',
   )
   return [...new Set(names)].join(', ')
 }

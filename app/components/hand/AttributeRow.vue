@@ -4,9 +4,10 @@
  * and its home. Dragging changes every fixture by the same; with Shift, or drawn off the track, by a tenth of it.
  */
 import { EllipsisVertical } from '@lucide/vue'
-import { computed, shallowRef } from 'vue'
+import { computed, nextTick, shallowRef } from 'vue'
 import { typedChange, type NumberChange } from '#core/hand/change'
 import type { HandAttribute } from '../../composables/useHandAttributes'
+import { afterNextFrame } from '../../session/afterNextFrame'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -80,8 +81,10 @@ function dragTo(part: number) {
 }
 
 function end() {
-  if (drag.value && drag.value.amount !== 0) void desk.keepTrial()
-  drag.value = null
+  const ended = drag.value
+  if (ended && ended.amount !== 0) void desk.keepTrial()
+  // What it came to is told a frame later.
+  void nextTick(() => afterNextFrame(() => drag.value === ended && (drag.value = null)))
 }
 
 function cancel() {

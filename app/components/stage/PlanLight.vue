@@ -22,10 +22,11 @@ const props = defineProps<{
 const plan = usePlan()
 
 function draw(brush: Brush, inks: Inks) {
-  const outline = props.venue.outline.map(plan.toScreen)
+  const sight = plan.sight.value
+  const outline = props.venue.outline.map(sight.toScreen)
   for (const look of ['lit', 'ghost', 'chosen'] as const) {
     const marks = props[look].map((fixture) =>
-      planLightMark(fixture, props.spots.get(fixture.rigged.id), plan, props.atFloor),
+      planLightMark(fixture, props.spots.get(fixture.rigged.id), sight, props.atFloor),
     )
     drawPlanLight(brush, inks, marks, look, outline)
   }

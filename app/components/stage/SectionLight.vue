@@ -16,11 +16,12 @@ const props = defineProps<{
 const plan = usePlan()
 
 function draw(brush: Brush, inks: Inks) {
+  const sight = plan.sight.value
   for (const look of ['lit', 'ghost', 'chosen'] as const)
     drawSectionLight(
       brush,
       inks,
-      props[look].map((fixture) => sectionLightMark(fixture, plan)),
+      props[look].map((fixture) => sectionLightMark(fixture, sight)),
       look,
     )
 }
