@@ -4,7 +4,7 @@ import { vec3 } from '#core/geometry/vector'
 import { Desk } from '../../tests/support/smallShow'
 import { drawnHangs, drawnSpots, type DrawnHang } from './fixtureSpots'
 import { FRONT, PLAN, SIDE } from './projections'
-import { sectionHangs, sectionSpots } from './sectionHangs'
+import { SECTION_HANGS, sectionSpots } from './sectionHangs'
 
 const hangNamed = (hangs: readonly DrawnHang[], name: string): DrawnHang => {
   const found = hangs.find(({ hang }) => hang.hang.name === name)
@@ -57,15 +57,15 @@ describe('hangs in plan', () => {
 describe('hangs in a section', () => {
   it('draw fixtures seen behind each other once, with their numbers as a range', () => {
     const desk = new Desk()
-    const side = hangNamed(sectionHangs(desk.show, SIDE), 'Bar')
+    const side = hangNamed(SECTION_HANGS.side(desk.show), 'Bar')
     expect(side.fixtures.map(({ label, members }) => [label, members.length])).toEqual([['11–14', 4]])
-    const front = hangNamed(sectionHangs(desk.show, FRONT), 'Bar')
+    const front = hangNamed(SECTION_HANGS.front(desk.show), 'Bar')
     expect(front.fixtures.map(({ label }) => label)).toEqual(['11', '12', '13', '14'])
   })
 
   it('leave a boom as tall as it is, each fixture at its own height', () => {
     const desk = withBoom()
-    const hangs = sectionHangs(desk.show, FRONT)
+    const hangs = SECTION_HANGS.front(desk.show)
     const boom = hangNamed(hangs, 'Boom')
     expect(boom.to.z - boom.from.z).toBeCloseTo(3, 9)
     expect(new Set(boom.fixtures.map(({ at }) => at.z.toFixed(3))).size).toBe(3)

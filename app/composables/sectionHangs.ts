@@ -4,16 +4,23 @@
  */
 import { hangDirection } from '#core/geometry/frame'
 import { add, scale } from '#core/geometry/vector'
+import { derived } from '#core/show/derived'
 import type { FixtureId } from '#core/show/ids'
-import { hangsOf, untypedOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import { hangsOf, RIG_KINDS, untypedOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { isStanding, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
-import type { Projection } from './projections'
+import { FRONT, SIDE, type Projection } from './projections'
 
 /** Nearer than this on the drawing, two fixtures are drawn as one; metres. */
 const ONE_SPOT = 0.2
 
-export function sectionHangs(show: Show, { project }: Projection): readonly DrawnHang[] {
+/** The hangs of the venue in play from either side; the same ones as long as the rig is. */
+export const SECTION_HANGS = {
+  side: derived(RIG_KINDS, (show) => hangsSeen(show, SIDE)),
+  front: derived(RIG_KINDS, (show) => hangsSeen(show, FRONT)),
+} as const
+
+function hangsSeen(show: Show, { project }: Projection): readonly DrawnHang[] {
   return hangsOf(show).map((hang) => {
     const { origin, length } = hang.place
     const half = scale(hangDirection(hang.place), length / 2)

@@ -8,6 +8,7 @@ import { patternGroupsOf } from '#core/groups/groups'
 import { alike, inverted, ordered, type Order } from '#core/selection/order'
 import { subsetsOf } from '#core/selection/patterns'
 import type { Pattern } from '#core/show/patterns'
+import type { Show } from '#core/show/show'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { useMessages } from './messages'
@@ -21,6 +22,11 @@ const ONE_BY_ONE: Pattern = { kind: 'single' }
 /** The same list as before while it says the same: who watches it hears only of true changes. */
 function kept(before: readonly FixtureId[] | undefined, now: readonly FixtureId[]): readonly FixtureId[] {
   return before?.length === now.length && before.every((id, i) => id === now[i]) ? before : now
+}
+
+/** Those that are in the show, and in the working set if one is on. */
+function touchable(ids: readonly FixtureId[], show: Show | null, members: ReadonlySet<FixtureId> | null) {
+  return ids.filter((id) => show?.all.fixture.has(id) && (members === null || members.has(id)))
 }
 
 export const useSelection = defineStore('selection', () => {
@@ -38,14 +44,9 @@ export const useSelection = defineStore('selection', () => {
 
   const rig = computed(() => (show.view ? rigOf(show.view) : new Map<never, never>()))
   /** The whole selection without fixtures that have gone or may not be touched. */
-  const whole = computed<readonly FixtureId[]>((before) => {
-    const there = show.view?.all.fixture
-    const { members } = workingSet
-    return kept(
-      before,
-      chosen.value.filter((id) => there?.has(id) && (members === null || members.has(id))),
-    )
-  })
+  const whole = computed<readonly FixtureId[]>((before) =>
+    kept(before, touchable(chosen.value, show.view, workingSet.members)),
+  )
   const subsets = computed(() =>
     show.view && pattern.value ? subsetsOf(pattern.value, whole.value, patternGroupsOf(show.view)) : [],
   )

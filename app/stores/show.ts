@@ -10,6 +10,7 @@ import type { CommandInput, CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
 import { commandId, windowId, type CommandId, type PersonId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { framePainted } from '../session/afterNextFrame'
 import { openShow } from '../session/openShow'
 import { begun, confirmedBy, outcomeOf, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
@@ -110,7 +111,8 @@ export const useShow = defineStore('show', () => {
     if (!outcome.ok) return outcome.refusal
     if (outcome.changes.length === 0) return null
     pending.value = [...pending.value, begun(view.value, asked, outcome)]
-    const posted = post('commands', { id, name, input })
+    // What it does is seen already: sending it need not keep its frame waiting.
+    const posted = framePainted().then(() => post('commands', { id, name, input }))
     underWay.add(posted)
     return posted.finally(() => underWay.delete(posted))
   }

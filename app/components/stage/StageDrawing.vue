@@ -72,7 +72,11 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
       <template v-if="view.width.value > 0">
         <svg class="absolute inset-0 size-full"><slot name="ground" :pointer="pointer" /></svg>
         <slot name="light" />
-        <!-- Where nothing is drawn on the upper sheet, the pointer reaches the lower one. -->
+        <!-- Hundreds of fixtures, which stay as they are when light moves and something of the targets changes. -->
+        <svg class="pointer-events-none absolute inset-0 size-full">
+          <g class="pointer-events-auto"><slot name="rig" :pointer="pointer" /></g>
+        </svg>
+        <!-- Where nothing is drawn on an upper sheet, the pointer reaches the lower one. -->
         <svg class="pointer-events-none absolute inset-0 size-full">
           <g class="pointer-events-auto"><slot :pointer="pointer" /></g>
           <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" />

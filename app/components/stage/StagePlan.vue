@@ -31,6 +31,8 @@ const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, m
 )
 const hangs = computed(() => drawnHangs(props.show))
 const spots = computed(() => drawnSpots(props.show))
+/** As they hang, without what is proposed. */
+const standing = computed(() => drawnHangs(store.view ?? props.show))
 const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
 
 /** Kept free around what is compared, metres. */
@@ -58,7 +60,7 @@ function comparedExtent(): Extent | null {
 function wholeExtent(): Extent {
   const half = venue.value.opening.width / 2 + 1.2
   const points = [...venue.value.outline, ...venue.value.keepClear.flatMap((zone) => zone.outline)]
-  const ends = drawnHangs(store.view ?? props.show).flatMap((hang) => [hang.from, hang.to])
+  const ends = standing.value.flatMap((hang) => [hang.from, hang.to])
   const xs = [...points, ...ends].map((p) => p.x)
   const ys = [...points, ...ends].map((p) => p.y)
   return {
@@ -103,7 +105,7 @@ defineExpose({
     <template #light>
       <PlanLight :lit="lit" :ghost="ghost" :chosen="chosen" :spots="spots" :venue="venue" :at-floor="poolsAtFloor" />
     </template>
-    <template #default="{ pointer }">
+    <template #rig="{ pointer }">
       <PlanRig
         :hangs="hangs"
         :marked="marked"
@@ -113,6 +115,8 @@ defineExpose({
         @pick="pointer.onFixture"
         @grab-hang="pointer.onHang"
       />
+    </template>
+    <template #default="{ pointer }">
       <PlanTargets
         :targets="targets"
         :before="targetsBefore"

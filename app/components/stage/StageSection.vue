@@ -2,7 +2,7 @@
 /** The stage cut upright: from stage left, or from the house. Heights are true here. */
 import { computed, useTemplateRef } from 'vue'
 import { FRONT, SIDE } from '../../composables/projections'
-import { sectionHangs, sectionSpots } from '../../composables/sectionHangs'
+import { SECTION_HANGS, sectionSpots } from '../../composables/sectionHangs'
 import { useStageLayers, type Picture } from '../../composables/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
@@ -27,8 +27,10 @@ const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, m
   () => props.picture ?? 'worked on',
 )
 const projection = computed(() => (desk.section === 'side' ? SIDE : FRONT))
-const hangs = computed(() => sectionHangs(props.show, projection.value))
+const hangs = computed(() => SECTION_HANGS[desk.section](props.show))
 const spots = computed(() => sectionSpots(hangs.value))
+/** As they hang, without what is proposed. */
+const standing = computed(() => SECTION_HANGS[desk.section](store.view ?? props.show))
 const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
 
 /** Kept free below the floor and above the opening, metres. */
@@ -38,7 +40,7 @@ const extent = computed(() => {
   const { opening, outline } = venue.value
   const points = [
     ...outline.map((p) => ({ ...p, z: 0 })),
-    ...sectionHangs(store.view ?? props.show, projection.value).flatMap(({ from, to }) => [from, to]),
+    ...standing.value.flatMap(({ from, to }) => [from, to]),
     { x: opening.width / 2, y: 0, z: opening.height },
   ].map((p) => projection.value.project(p))
   const across = points.map((p) => p.across)
@@ -78,7 +80,7 @@ defineExpose({
       />
     </template>
     <template #light><SectionLight :lit="lit" :ghost="ghost" :chosen="chosen" /></template>
-    <template #default="{ pointer }">
+    <template #rig="{ pointer }">
       <PlanRig
         :hangs="hangs"
         :marked="marked"
@@ -88,6 +90,8 @@ defineExpose({
         @pick="pointer.onFixture"
         @grab-hang="pointer.onHang"
       />
+    </template>
+    <template #default="{ pointer }">
       <PlanTargets
         :targets="targets"
         :before="targetsBefore"
