@@ -11,6 +11,7 @@ import { targetsOf } from '#core/show/targets'
 import { useCompared } from '../stores/compared'
 import { useDesk } from '../stores/desk'
 import { useProposal } from '../stores/proposal'
+import { useReading } from '../stores/reading'
 import { useSelection } from '../stores/selection'
 import { useShow } from '../stores/show'
 import { steady } from './steady'
@@ -46,9 +47,11 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     const { order } = selection
     return [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !order.has(rigged.id))
   })
+  /** What the marks over the light show, its handle and its targets: with a drag at once, else a frame after the light. */
+  const handled = useReading(chosen, () => (desk.isTrying ? 'at once' : 'after the light'))
   const litTargets = steady<ReadonlySet<string>>(() => {
     const aimedAt = new Set<string>()
-    for (const { positionValue } of chosen.value)
+    for (const { positionValue } of handled.value)
       if (positionValue?.kind === 'aim' && positionValue.target) aimedAt.add(positionValue.target)
     return aimedAt
   })
@@ -85,5 +88,5 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     return layer === null || show().all.layer.get(layer)?.visible !== false
   }
 
-  return { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked }
+  return { venue, pieces, targets, targetsBefore, chosen, lit, handled, litTargets, ghost, marked }
 }

@@ -140,6 +140,7 @@ export const useDesk = defineStore('desk', () => {
     const outcome = trial.value?.attempt()
     return outcome?.ok ? outcome.after() : null
   })
+  const isTrying = computed(() => tried.value !== null)
   /** The fixtures something is tried out on: only what changes is worked out anew. */
   const dragged = computed<Picture>(() => {
     if (!tried.value || !show.person) return new Map()
@@ -177,8 +178,8 @@ export const useDesk = defineStore('desk', () => {
     standing: standing.value,
   }))
   const reading = useReading(latest, (now, before) => {
-    if (before.show?.id !== now.show?.id) return 'other'
-    return tried.value !== null || now.standing !== settled.value ? 'moving' : 'changed'
+    if (before.show?.id !== now.show?.id) return 'at once'
+    return isTrying.value || now.standing !== settled.value ? 'now and then' : 'after the light'
   })
 
   /** What the panels tell of a fixture: as the stage shows it, a frame later, or a few while it moves. */
@@ -222,6 +223,7 @@ export const useDesk = defineStore('desk', () => {
     keepTrial,
     endTrial,
     standing,
+    isTrying,
     seen,
     told,
     dropAim,

@@ -22,13 +22,13 @@ function read(pace: Pace) {
 
 describe('what is read', () => {
   it('is there at once where it is something else', async () => {
-    const { reading, change } = read('other')
+    const { reading, change } = read('at once')
     await change(1)
     expect(reading.value).toBe(1)
   })
 
   it('waits for the frame with the light to be painted, and is the newest then', async () => {
-    const { reading, change } = read('changed')
+    const { reading, change } = read('after the light')
     await change(1)
     await change(2)
     expect(reading.value).toBe(0)
@@ -37,7 +37,7 @@ describe('what is read', () => {
   })
 
   it('is read at first and every now and then while it moves, and ends at the last', async () => {
-    const { reading, change } = read('moving')
+    const { reading, change } = read('now and then')
     const seen = new Set<number>()
     for (let to = 1; to <= 20; to++) {
       await change(to)

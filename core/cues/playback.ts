@@ -82,7 +82,7 @@ export type GrowingValues = Map<FixtureId, Map<Attribute, Value>>
 export function putValue(values: GrowingValues, fixture: FixtureId, attribute: Attribute, value: Value): void {
   const known = values.get(fixture)
   if (known) known.set(attribute, value)
-  else values.set(fixture, new Map([[attribute, value]]))
+  else values.set(fixture, new Map<Attribute, Value>().set(attribute, value))
 }
 
 /** The key of a track. */

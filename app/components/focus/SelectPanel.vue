@@ -34,7 +34,7 @@ defineExpose({ startWith: (key: string) => entry.value?.startWith(key) })
       <EntryField ref="entry" :show="show" />
       <SelectionBar :show="show" />
     </div>
-    <div class="flex min-h-0 flex-1 flex-col gap-2 overflow-y-auto px-3 pb-2">
+    <div class="flex min-h-0 flex-1 flex-col gap-2 isolate overflow-y-auto px-3 pb-2">
       <div v-if="hangs.length === 0" class="rounded-md border border-dashed border-rule-2 p-3 text-mist">
         <p>Hangs and their fixtures belong here. Bring them in from a table.</p>
         <button type="button" class="chip mt-2" @click="dialogs.open = 'import'">Import a rig</button>

@@ -25,7 +25,7 @@ const desk = useDesk()
 const compared = useCompared()
 const things = useChosen()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
-const { venue, pieces, targets, targetsBefore, chosen, lit, litTargets, ghost, marked } = useStageLayers(
+const { venue, pieces, targets, targetsBefore, chosen, lit, handled, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
   () => props.picture ?? 'worked on',
 )
@@ -127,7 +127,7 @@ defineExpose({
         @grab="pointer.onTarget"
       />
       <LensMark v-if="desk.tool === 'lens'" :targets="targets" />
-      <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="chosen" @grab="pointer.onHandle" />
+      <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>
 </template>
