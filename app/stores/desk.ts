@@ -150,9 +150,7 @@ export const useDesk = defineStore('desk', () => {
   /** Shows a change of the hand without doing it, instead of what was tried out before. */
   function tryOut<N extends HandChange>(fixtures: readonly FixtureId[], name: N, input: CommandInput<N>): Trial {
     if (name !== 'fanValues' && name !== 'fanAims') disarmFan()
-    const begun = { fixtures, attempt: () => show.attempt(name, input), send: () => show.send(name, input) }
-    trial.value = begun
-    return begun
+    return (trial.value = { fixtures, attempt: () => show.attempt(name, input), send: () => show.send(name, input) })
   }
 
   /** Does what was tried out. */

@@ -32,25 +32,22 @@ function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intens
   return (fixture, intensity) => (isOut(fixture) && !shown?.(fixture, 'intensity') ? 1 : intensity)
 }
 
-/** What a person has in hand, by fixture and attribute. */
-export const handsOf = derived(['handValue'], (show): ReadonlyMap<string, ValueMap> => {
-  const hands = new Map<string, GrowingValues>()
-  for (const { person, fixture, attribute, value } of show.all.handValue.values()) {
-    const hand = hands.get(person) ?? new Map()
-    hands.set(person, hand)
-    putValue(hand, fixture, attribute, value)
-  }
-  return hands
-})
+/** The hands that were looked into. */
+const hands = derived(['handValue'], (): Map<PersonId, ValueMap> => new Map())
 
 export function handValueId(person: string, fixture: string, attribute: string): string {
   return `${person}.${fixture}.${attribute}`
 }
 
-const EMPTY: ValueMap = new Map()
-
+/** What a person has in hand. */
 export function handOf(show: Show, person: PersonId): ValueMap {
-  return handsOf(show).get(person) ?? EMPTY
+  const known = hands(show).get(person)
+  if (known) return known
+  const hand: GrowingValues = new Map()
+  for (const { person: holder, fixture, attribute, value } of show.all.handValue.values())
+    if (holder === person) putValue(hand, fixture, attribute, value)
+  hands(show).set(person, hand)
+  return hand
 }
 
 /** One fixture's part of the stage picture. */
