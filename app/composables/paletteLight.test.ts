@@ -2,6 +2,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { vec3 } from '#core/geometry/vector'
 import { wheelOf } from '#core/hand/attributes'
+import { useFakeFrames } from '../../tests/support/fakeFrames'
 import { openStores } from '../../tests/support/openStores'
 import { Desk } from '../../tests/support/smallShow'
 import { usePaletteDesk } from '../stores/paletteDesk'
@@ -9,6 +10,7 @@ import { useShow } from '../stores/show'
 import { usePaletteLight } from './usePaletteLight'
 
 let desk: Desk
+useFakeFrames()
 beforeEach(() => {
   desk = new Desk()
   openStores(desk)

@@ -1,10 +1,9 @@
 /** What every drawing of the stage shows of the show: set, targets, and the light of those lit, chosen or looked at. */
 import { computed } from 'vue'
-import { pictureOf, stageLookup, type StageFixture } from '#core/cues/onStage'
-import { paletteLight } from '#core/cues/paletteLight'
-import { attributesServed, paletteValueFor } from '#core/palettes/resolve'
-import type { FixtureId, PaletteId } from '#core/show/ids'
-import { rigOf, type RiggedFixture } from '#core/show/rig'
+import type { StageFixture } from '#core/cues/onStage'
+import { paletteGhost } from '#core/cues/paletteGhost'
+import type { FixtureId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
@@ -59,28 +58,18 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   const ghost = computed<readonly StageFixture[]>(() => {
     if (compared.pictures) return compared.pictures.before
     const palette = desk.hoveredPalette
-    if (!palette || isStage()) return []
-    const rig = rigOf(show())
-    const ids: readonly FixtureId[] = selection.fixtures.length > 0 ? selection.fixtures : [...rig.keys()]
-    const placed = new Map(paletteLight(show(), palette).map((fixture) => [fixture.rigged.id, fixture]))
+    if (!palette || !store.person || isStage()) return []
     const { seen } = desk
-    return ids.flatMap((id) => {
-      const rigged = rig.get(id)
-      if (!rigged) return []
-      const isSeen = (seen(id)?.seen ?? 0) > DARK || selection.order.has(id)
-      return placed.get(id) ?? (isSeen ? (inPlace(rigged, palette) ?? []) : [])
-    })
-  })
-  /** A palette without a place on a fixture where it stands: what it leaves alone stays. */
-  function inPlace(rigged: RiggedFixture, palette: PaletteId): StageFixture | null {
-    if (!store.person || attributesServed(show(), palette, rigged).length === 0) return null
-    const stands = stageLookup(show(), store.person)
-    return pictureOf(
+    const { fixtures, order } = selection
+    const isInLight = (id: FixtureId) => order.has(id) || (seen(id)?.seen ?? 0) > DARK
+    return paletteGhost(
       show(),
-      rigged,
-      (of, attribute) => paletteValueFor(show(), palette, rigged, attribute) ?? stands(of, attribute),
+      store.person,
+      palette,
+      fixtures.length > 0 ? fixtures : [...rigOf(show()).keys()],
+      isInLight,
     )
-  }
+  })
   /** Those who lose their place by what is proposed. */
   const marked = computed(() => new Set(proposal.current?.effects.losingReach ?? []))
 

@@ -8,6 +8,7 @@ import { Desk } from '../../tests/support/smallShow'
 import type { StagePoint } from '../composables/projections'
 import { traceEllipse, type Ellipse } from './brush'
 import { drawFrontPicture } from './frontPicture'
+import { outermost } from './outermost'
 import { drawPlanLight, planLightMark } from './planLight'
 import { drawSectionLight, sectionLightMark } from './sectionLight'
 
@@ -65,6 +66,41 @@ describe('an ellipse', () => {
         }
       }),
     )
+  })
+})
+
+describe('the outermost of many ellipses', () => {
+  const size = fc.integer({ min: 4, max: 60 })
+  const ellipse = fc.record({
+    x: fc.integer({ min: 0, max: 100 }),
+    y: fc.integer({ min: 0, max: 100 }),
+    long: size,
+    short: size,
+    turn: fc.double({ min: 0, max: 3, noNaN: true }),
+  })
+  /** How far out of an ellipse a place is: 1 on its rim. */
+  const outOf = ({ x, y, long, short, turn }: Ellipse, px: number, py: number) => {
+    const [c, s, dx, dy] = [Math.cos(turn), Math.sin(turn), px - x, py - y]
+    return Math.hypot((dx * c + dy * s) / long, (dy * c - dx * s) / short)
+  }
+  it('are some of them, and cover what all of them cover', () => {
+    fc.assert(
+      fc.property(fc.array(ellipse, { maxLength: 12 }), (all) => {
+        const found = outermost(all)
+        expect(all).toEqual(expect.arrayContaining(found))
+        for (const left of all.filter((one) => !found.includes(one)))
+          expect(
+            found.some((one) => outOf(one, left.x, left.y) < 1 && one.long * one.short >= left.long * left.short),
+          ).toBe(true)
+        for (const { x, y } of all) expect(found.some((one) => outOf(one, x, y) < 1)).toBe(true)
+      }),
+    )
+  })
+  it('is the one where others lie in it, and both where they only cross', () => {
+    const large = { x: 0, y: 0, long: 50, short: 30, turn: 0.5 }
+    const within = { x: 5, y: 2, long: 10, short: 8, turn: 2 }
+    const across = { x: 0, y: 0, long: 45, short: 10, turn: 2 }
+    expect(outermost([within, large, within, across])).toEqual([large, across])
   })
 })
 

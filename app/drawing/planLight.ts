@@ -6,6 +6,7 @@ import type { StageFixture } from '#core/cues/onStage'
 import { add, scale, type Vec3 } from '#core/geometry/vector'
 import { poolOnLevel, type ClosedPool } from '#core/light/pool'
 import type { ScreenPoint, Sight } from '../composables/usePlanView'
+import { outermost } from './outermost'
 import { strokeAll, traceEllipse, traceLine, traceRing, type Brush, type Ellipse, type LightLook } from './brush'
 import type { Inks } from './inks'
 
@@ -103,7 +104,7 @@ function fillPools(brush: Brush, inks: Inks, marks: readonly PlanLightMark[], lo
 function fillAsOne(brush: Brush, marks: readonly PlanLightMark[]) {
   brush.globalAlpha = STRENGTH.chosen
   brush.beginPath()
-  for (const { pool } of marks) if (pool) traceEllipse(brush, pool)
+  for (const pool of outermost(marks.flatMap(({ pool }) => pool ?? []))) traceEllipse(brush, pool)
   brush.fill()
 }
 
