@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** A value that is typed, or changed by so much: `50`, `+5`, `-10 %`. Nonsense is said and not kept. */
-import { useTimeoutFn } from '@vueuse/core'
 import { ref, watch } from 'vue'
 import type { NumberChange } from '#core/hand/change'
+import { afterNextFrame } from '../../session/afterNextFrame'
 
 const props = defineProps<{
   label: string
@@ -12,21 +12,15 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ keep: [change: NumberChange] }>()
 const text = ref<string | null>(null)
-/** What was typed stands until it is told what came of it, which is a frame later: milliseconds at most. */
-const SOON = 300
+/** What was typed stands until it is told what came of it, which is a frame later. */
 const kept = ref<string | null>(null)
-const { start: waitForAnswer, stop: stopWaiting } = useTimeoutFn(forget, SOON, { immediate: false })
+const forget = () => (kept.value = null)
 watch(() => props.shown, forget)
-function forget() {
-  stopWaiting()
-  kept.value = null
-}
 const isWrong = ref(false)
 const field = ref<HTMLInputElement | null>(null)
 
 async function begin() {
-  forget()
-  text.value = props.shown
+  text.value = kept.value ?? props.shown
   field.value?.select()
 }
 
@@ -39,7 +33,7 @@ function keep() {
   text.value = null
   if (change) {
     kept.value = typed
-    waitForAnswer()
+    afterNextFrame(() => afterNextFrame(forget))
     emit('keep', change)
   }
   field.value?.blur()
