@@ -104,6 +104,7 @@ export const useShow = defineStore('show', () => {
 
   /** Carries a command out; resolves to the refusal, if there was one, for whoever asked to show it. */
   async function ask<N extends CommandName>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
+    const opened = confirmed.value
     if (!view.value || !person.value) return NOT_OPEN
     const id = commandId.parse(crypto.randomUUID())
     const asked = { id, name, input, now: clock.read() }
@@ -112,7 +113,7 @@ export const useShow = defineStore('show', () => {
     if (outcome.changes.length === 0) return null
     pending.value = [...pending.value, begun(view.value, asked, outcome)]
     // What it does is seen already: sending it need not keep its frame waiting.
-    const posted = framePainted().then(() => post('commands', { id, name, input }))
+    const posted = framePainted().then(() => post('commands', { id, name, input }, opened))
     underWay.add(posted)
     return posted.finally(() => underWay.delete(posted))
   }
@@ -129,12 +130,15 @@ export const useShow = defineStore('show', () => {
     return refusal === null
   }
 
-  /** Sends a command or an undo and takes the answer in; resolves to the refusal, if there was one. */
+  /**
+   * Sends a command or an undo for the show that is open, or was when it was asked for, and takes the
+   * answer in; resolves to the refusal, if there was one.
+   */
   async function post(
     route: 'commands' | 'undo' | `versions/${string}/restore`,
     body: PostBody,
+    show: Show | null = confirmed.value,
   ): Promise<Refusal | null> {
-    const show = confirmed.value
     if (!show) return NOT_OPEN
     const path = `/api/shows/${show.id}/${route}`
     const answered = await request(path, answer, { ...body, window: thisWindow, seenRevision: revision.value })
