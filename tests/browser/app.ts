@@ -80,6 +80,13 @@ export function aimOf(page: Page, fixture: number): Locator {
     .first()
 }
 
+/** Waits until what is read a frame after the light has been read. */
+export async function numbersFollowed(page: Page): Promise<void> {
+  await page.evaluate(
+    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))),
+  )
+}
+
 /** The middle of something on the screen. */
 export async function middle(of: Locator): Promise<{ x: number; y: number }> {
   const box = await of.boundingBox()

@@ -1,5 +1,17 @@
 import type { Page } from '@playwright/test'
-import { aimOf, drag, expect, expectAccessible, expectSelected, middle, record, select, targetMark, test } from './app'
+import {
+  aimOf,
+  drag,
+  expect,
+  expectAccessible,
+  expectSelected,
+  middle,
+  numbersFollowed,
+  record,
+  select,
+  targetMark,
+  test,
+} from './app'
 
 const fixture = (page: Page, number: number) =>
   page.getByRole('group', { name: 'Stage plan' }).getByRole('img', { name: new RegExp(`^Fixture ${number}(,|$)`) })
@@ -74,6 +86,7 @@ test('drags the light by its handle, with the numbers following before the drop'
   await dragIt()
   await desk.mouse.up()
   await expect(desk.getByRole('button', { name: /^Undo: aim 6 fixtures at Dory bow/ })).toBeEnabled()
+  await numbersFollowed(desk)
   const after = await aimOf(desk, 12).innerText()
   expect(after).not.toBe(before)
   await desk.keyboard.press('Control+z')

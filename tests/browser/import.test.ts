@@ -53,21 +53,19 @@ test('builds a show from tables made elsewhere, and one trim carries through its
     await expect(desk.getByRole('group', { name: 'Cue on stage' })).toContainText(`${i + 1} To the ${target}`)
   }
   await select(desk, '113')
+  const lit = desk.getByRole('complementary', { name: 'In hand' }).getByRole('row', { name: /113/ })
+  const untouched = await lit.innerText()
   await desk.getByRole('button', { name: /^Trim height of Bar B/ }).click()
   await desk.keyboard.type('5.3')
   await desk.keyboard.press('Enter')
   const proposal = desk.getByRole('region', { name: 'Proposed change' })
   await expect(proposal.getByRole('status')).toHaveText('Move Bar B 0.60 m down: 3 palettes, 3 cues follow')
-  const before = await desk
-    .getByRole('complementary', { name: 'In hand' })
-    .getByRole('row', { name: /113/ })
-    .innerText()
+  // The numbers follow just after the proposal is seen.
+  await expect(lit).not.toHaveText(untouched, { useInnerText: true })
+  const proposed = await lit.innerText()
   await proposal.getByRole('button', { name: /Keep/ }).click()
   await expect(desk.getByRole('button', { name: 'Trim height of Bar B, 5.30 metres' })).toBeVisible()
-  await expect(desk.getByRole('complementary', { name: 'In hand' }).getByRole('row', { name: /113/ })).toHaveText(
-    before,
-    { useInnerText: true },
-  )
+  await expect(lit).toHaveText(proposed, { useInnerText: true })
 
   await desk.getByRole('tab', { name: 'Position' }).click()
   const download = desk.waitForEvent('download')
