@@ -1,20 +1,26 @@
-/** Which palettes the stage shows now. */
+/** Which palettes are in use now. */
+import { ATTRIBUTES } from '../show/families'
 import type { PaletteId, PersonId } from '../show/ids'
+import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import { handOf } from './onStage'
-import { playedBack } from './playback'
+import { cueLookup, handOf, stageLookup } from './onStage'
 
-/** Palettes that hold something on stage: by cues, where the hand does not lie over them, or in the hand. */
+/**
+ * The palettes a person has in hand, and those of which something is on stage as that person sees
+ * it: in hand unless they work blind, in the cues where the hand does not lie over them, or as what
+ * everything rests at.
+ */
 export function palettesInUse(show: Show, person: PersonId): { inHand: Set<PaletteId>; onStage: Set<PaletteId> } {
-  const hand = handOf(show, person)
   const inHand = new Set<PaletteId>()
-  for (const values of hand.values())
+  for (const values of handOf(show, person).values())
     for (const value of values.values()) if (value.kind === 'link') inHand.add(value.palette)
-  const onStage = new Set(inHand)
-  for (const [fixture, values] of playedBack(show)) {
-    const held = hand.get(fixture)
-    for (const [attribute, value] of values)
-      if (value.kind === 'link' && !held?.has(attribute)) onStage.add(value.palette)
-  }
+  const isBlind = show.all.person.get(person)?.blind === true
+  const lookup = isBlind ? cueLookup(show) : stageLookup(show, person)
+  const onStage = new Set<PaletteId>()
+  for (const fixture of rigOf(show).keys())
+    for (const attribute of ATTRIBUTES) {
+      const value = lookup(fixture, attribute)
+      if (value?.kind === 'link') onStage.add(value.palette)
+    }
   return { inHand, onStage }
 }

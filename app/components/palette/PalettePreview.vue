@@ -19,7 +19,7 @@ const changed = computed(() => props.lines.filter(({ before, after }) => before 
       </caption>
       <thead class="sticky top-0 bg-deck text-left text-haze">
         <tr>
-          <th class="w-[54px] px-1.5 py-0.5 font-normal">serves</th>
+          <th class="px-1.5 py-0.5 font-normal" :class="isNew ? 'w-[92px]' : 'w-[72px]'">serves</th>
           <th class="w-[52px] px-1 font-normal">what</th>
           <th v-if="!isNew" class="px-1 font-normal">before</th>
           <th class="px-1 font-normal">{{ isNew ? 'value' : 'after' }}</th>

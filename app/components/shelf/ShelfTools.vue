@@ -55,7 +55,7 @@ const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2'
       <span>none, dimmed</span>
     </p>
     <FloatingPanel
-      button-class="chip max-w-44 truncate py-0.5 max-[1100px]:hidden"
+      button-class="chip min-w-0 max-w-72 truncate py-0.5 max-[1100px]:hidden"
       panel-class="w-72 p-2.5"
       :label="`The ${shelf} shelf takes ${words}`"
     >

@@ -13,7 +13,7 @@ function act(message: Message, run: () => void) {
 
 <template>
   <div
-    class="pointer-events-none fixed bottom-44 left-1/2 z-40 flex w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2"
+    class="pointer-events-none fixed bottom-44 left-1/2 z-30 flex w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2"
   >
     <div
       v-for="message in messages.list"
