@@ -1,6 +1,7 @@
 /** What a palette's light looks like: where it falls, its colour, or its values in words. */
 import { computed, onUnmounted, ref } from 'vue'
 import { paletteLight } from '#core/cues/paletteLight'
+import { beamLook } from '#core/palettes/beamLook'
 import { attributesServed, paletteValueFor, resolveValue } from '#core/palettes/resolve'
 import { glanceAt, servedBy } from '#core/palettes/use'
 import { wheelOf } from '#core/hand/attributes'
@@ -68,11 +69,13 @@ export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
       ),
   )
 
+  const beam = computed(() => beamLook(values.value))
+
   const pattern = computed(() => {
     const gobo = values.value.find(({ attribute }) => attribute === 'gobo' || attribute === 'gobo2')
     if (gobo?.value.kind !== 'number' || (gobo.attribute !== 'gobo' && gobo.attribute !== 'gobo2')) return null
     return wheelOf(gobo.type, gobo.attribute)?.slots[gobo.value.number]?.pattern ?? null
   })
 
-  return { venue, lights, isPlaced, swatch, pattern, words, outOfReach }
+  return { venue, lights, isPlaced, swatch, pattern, beam, words, outOfReach }
 }

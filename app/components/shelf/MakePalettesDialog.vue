@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
 import { groupsInOrder } from '#core/groups/groups'
+import { beamLook } from '#core/palettes/beamLook'
 import { palettesOfType, TYPE_PARTS } from '#core/palettes/fromType'
 import { chosenInWords } from '#core/palettes/meanings'
 import { asFixtureTypeId, asTargetId, type GroupId, type TargetId } from '#core/show/ids'
@@ -14,6 +15,7 @@ import { useShow } from '../../stores/show'
 import RadioChips from '../fields/RadioChips.vue'
 import PlainDialog from '../shell/PlainDialog.vue'
 import GoboPicture from '../types/GoboPicture.vue'
+import BeamPicture from './BeamPicture.vue'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -45,7 +47,11 @@ const types = computed(() => [...props.show.all.fixtureType].map(([id, { name }]
 const parts = computed(() =>
   TYPE_PARTS.filter((name) => type.value && palettesOfType(props.show, asFixtureTypeId(type.value), name).length > 0),
 )
-const offered = computed(() => (type.value ? palettesOfType(props.show, asFixtureTypeId(type.value), part.value) : []))
+const offered = computed(() => {
+  if (!type.value) return []
+  const palettes = palettesOfType(props.show, asFixtureTypeId(type.value), part.value)
+  return palettes.map((palette) => ({ ...palette, beam: beamLook(palette.values) }))
+})
 
 watch(
   () => props.open,
@@ -204,7 +210,8 @@ async function make() {
                 :checked="!left.includes(i)"
                 @change="left = toggle(left, i)"
               />
-              <GoboPicture v-if="palette.pattern" :pattern="palette.pattern" class="size-8 shrink-0 text-brass" />
+              <BeamPicture v-if="palette.beam" :look="palette.beam" class="h-8 w-[70px] shrink-0" />
+              <GoboPicture v-else-if="palette.pattern" :pattern="palette.pattern" class="size-8 shrink-0 text-brass" />
               <span
                 v-else-if="palette.swatch"
                 class="size-6 shrink-0 rounded-full border border-rule-2"

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 /** What a gobo lets through, drawn small. */
+import { useId } from 'vue'
 import type { GOBO_PATTERNS } from '#core/show/entities'
 
 defineProps<{ pattern: (typeof GOBO_PATTERNS)[number] }>()
+const opening = useId()
 const RIPPLES = [-8, -4, 0, 4, 8]
 const DOTS = [
   [-5, -5],
@@ -34,8 +36,14 @@ const SPOKES = Array.from({ length: 10 }, (_, i) => {
     <path v-else-if="pattern === 'bars'" class="stroke-brass" stroke-width="2.4" d="M-6-8V8M-2-10V10M2-10V10M6-8V8" />
     <circle v-else-if="pattern === 'ring'" r="6.500" class="fill-none stroke-brass" stroke-width="2.5" />
     <path v-else-if="pattern === 'window'" class="fill-brass" d="M-6-8h5v7h-5zM1-8h5v7H1zM-6 1h5v7h-5zM1 1h5v7H1z" />
-    <g v-else-if="pattern === 'ripples'" class="fill-none stroke-brass" stroke-width="1.5">
-      <path v-for="y in RIPPLES" :key="y" :d="`M-9 ${y}q2.500-3 5 0t5 0t5 0t4 0`" clip-path="circle(10px at 0 0)" />
+    <g
+      v-else-if="pattern === 'ripples'"
+      class="fill-none stroke-brass"
+      stroke-width="1.5"
+      :clip-path="`url(#${opening})`"
+    >
+      <clipPath :id="opening"><circle r="10" /></clipPath>
+      <path v-for="y in RIPPLES" :key="y" :d="`M-10 ${y}q2.500-3 5 0t5 0t5 0t5 0`" />
     </g>
     <polygon v-else-if="pattern === 'star'" :points="SPOKES" class="fill-brass" />
     <path
