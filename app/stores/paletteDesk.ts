@@ -4,6 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { adjustedInHand, type Adjusted } from '#core/palettes/update'
 import { palettesInUse } from '#core/cues/palettesInUse'
+import { servedBy } from '#core/palettes/use'
 import type { Shelf } from '#core/show/families'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
 import { useDesk } from './desk'
@@ -71,6 +72,14 @@ export const usePaletteDesk = defineStore('paletteDesk', () => {
     return show.send('recallPalette', { palette, fixtures, as, seconds })
   }
 
+  /** Opens a palette in the hand to be changed in place; its fixtures are selected where none are. */
+  async function edit(palette: PaletteId) {
+    const isOpen = await show.send('openPalette', { palette })
+    if (!isOpen || !show.view) return
+    looked.value = null
+    if (selection.fixtures.length === 0) selection.set(servedBy(show.view, palette).map(({ id }) => id))
+  }
+
   return {
     shelf,
     size,
@@ -86,5 +95,6 @@ export const usePaletteDesk = defineStore('paletteDesk', () => {
     adjusted,
     editing,
     recall,
+    edit,
   }
 })

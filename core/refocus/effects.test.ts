@@ -72,12 +72,26 @@ describe('the effects of a change', () => {
     expect(effectsInWords(effects)).toContain('1 value stays behind')
   })
 
+  it('of a palette that is given and taken fixtures: who comes in and who is taken out', () => {
+    const desk = programmed()
+    const palette = desk.choose.palette(1)
+    const ids = desk.fixtures('12, 14')
+    const effects = after(desk, (d) => {
+      d.do('removeFromPalette', { palette, fixtures: desk.fixtures('12'), attributes: null })
+      d.aim('14', 'Mark')
+      d.do('storeInPalette', { palette, how: 'merge', reach: 'own' })
+    })
+    expect(effects.members).toEqual([{ palette, joining: [ids[1]], leaving: [ids[0]] }])
+    expect(effectsInWords(effects)).toContain('1 fixture comes in; 1 fixture is taken out')
+  })
+
   it('of anything else: nothing', () => {
     const desk = programmed()
     const effects = after(desk, (d) => d.level('13', 'intensity', 0.3))
     expect(effects).toEqual({
       palettes: [],
       changed: [],
+      members: [],
       cues: [],
       losingReach: [],
       staysBehind: [],

@@ -15,6 +15,7 @@ import { targetsOf, type PlacedTarget } from '../show/targets'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { bothIn, changedValues, type CueEffect, type ValueEffect } from './changedValues'
 import { changedLooks, type LookEffect } from './cueLooks'
+import { changedMembers, type MembersEffect } from './members'
 import type { CueValue } from '../show/entities'
 import type { Show } from '../show/show'
 import type { PlainValue, Value } from '../show/values'
@@ -48,6 +49,8 @@ export interface Effects {
   readonly palettes: readonly PaletteEffect[]
   /** Palettes that give another level, zoom, colour, gobo or shutter. */
   readonly changed: readonly ValueEffect[]
+  /** Palettes that come to serve others than before, by what is put in or taken out. */
+  readonly members: readonly MembersEffect[]
   readonly cues: readonly CueEffect[]
   readonly losingReach: readonly FixtureId[]
   readonly staysBehind: readonly StayingBehind[]
@@ -152,6 +155,7 @@ export function effectsOf(before: Show, after: Show): Effects {
   return {
     palettes,
     changed: changed.palettes,
+    members: changedMembers(before, after),
     cues,
     losingReach: [...losing],
     staysBehind: behind,

@@ -132,9 +132,7 @@ async function setTime(text: string): Promise<string | null> {
         <p class="text-sm text-mist">Serves {{ served }} here: {{ reaches || 'nobody' }}.</p>
       </section>
       <div class="grid grid-cols-2 gap-1.5 border-b border-rule px-3 py-2.5">
-        <button type="button" class="main-button py-1.5" @click="store.send('openPalette', { palette: id })">
-          Edit in the hand
-        </button>
+        <button type="button" class="main-button py-1.5" @click="shelves.edit(id)">Edit in the hand</button>
         <PaletteParts :id="id" :show="show" :palette="palette" />
       </div>
       <PaletteContents :id="id" :show="show" />

@@ -11,6 +11,7 @@ import { usePaletteLight } from '../../composables/usePaletteLight'
 import { usePaletteDesk, type SHELF_SIZES } from '../../stores/paletteDesk'
 import { useWorkingSet } from '../../stores/workingSet'
 import GoboPicture from '../types/GoboPicture.vue'
+import BeamPicture from './BeamPicture.vue'
 import PaletteMenu from './PaletteMenu.vue'
 import StagePicture from './StagePicture.vue'
 import { COLOUR_GROUND } from './paletteColours'
@@ -26,12 +27,19 @@ const workingSet = useWorkingSet()
 const shelves = usePaletteDesk()
 const emit = defineEmits<{ recall: [event: MouseEvent]; look: [isOver: boolean] }>()
 
-const { venue, lights, isPlaced, swatch, pattern, words, outOfReach } = usePaletteLight(
+const { venue, lights, isPlaced, swatch, pattern, beam, words, outOfReach } = usePaletteLight(
   () => props.show,
   () => props.id,
 )
 /** The menu is made when it is wanted: hundreds of them would weigh on scrolling. */
 const isApproached = ref(false)
+/** Told by events: what is styled as hovered stays so when a menu closes under the pointer. */
+const isOver = ref(false)
+function look(over: boolean) {
+  isApproached.value ||= over
+  isOver.value = over
+  emit('look', over)
+}
 const isCoarse = useMediaQuery('(pointer: coarse)')
 const served = computed(() => servedBy(props.show, props.id))
 const servedIds = computed(() => new Set(served.value.map((rigged) => rigged.id)))
@@ -42,6 +50,12 @@ const serving = computed(() => props.selected.filter((id) => servedIds.value.has
 const reach = computed(() => (props.selected.length === 0 ? 1 : serving.value / props.selected.length))
 const isInHand = computed(() => shelves.use.inHand.has(props.id))
 const isOnStage = computed(() => shelves.use.onStage.has(props.id))
+/** Where it is in use now; the hand of who works blind is not seen on stage. */
+const standing = computed(() => {
+  if (shelves.editing === props.id) return 'open in hand'
+  if (!isInHand.value) return isOnStage.value ? 'on stage' : null
+  return isOnStage.value ? 'in hand' : 'in hand, blind'
+})
 const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
 const glance = computed(() => glanceAt(props.show, props.id))
 
@@ -60,7 +74,7 @@ const marks = computed(() => {
 })
 const name = computed(
   () =>
-    `Palette ${props.palette.number} ${props.palette.name}${isInHand.value ? ', in hand' : isOnStage.value ? ', on stage' : ''}${isShutOut.value ? ', outside the working set' : ''}`,
+    `Palette ${props.palette.number} ${props.palette.name}${standing.value ? `, ${standing.value}` : ''}${isShutOut.value ? ', outside the working set' : ''}`,
 )
 /** All of it in words, whatever the size leaves out. */
 const inWords = computed(() => {
@@ -91,8 +105,8 @@ const whom = computed(() => {
       isInHand ? 'border-coral' : isOnStage ? 'border-brass/70' : 'border-rule',
       size === 'list' ? 'flex h-[27px] shrink-0' : 'flex flex-1 flex-col',
     ]"
-    @pointerenter="((isApproached = true), emit('look', true))"
-    @pointerleave="emit('look', false)"
+    @pointerenter="look(true)"
+    @pointerleave="look(false)"
     @focusin="isApproached = true"
   >
     <button
@@ -138,14 +152,21 @@ const whom = computed(() => {
         <div v-else-if="swatch" class="grid h-full place-items-center">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />
         </div>
-        <GoboPicture v-else-if="pattern" :pattern="pattern" class="mx-auto h-full max-h-16 py-1 text-brass" />
+        <GoboPicture v-else-if="pattern" :pattern="pattern" class="mx-auto h-full w-auto py-1.5 text-brass" />
+        <template v-else-if="beam">
+          <BeamPicture :look="beam" class="h-full w-full px-2 pt-3 pb-1.5" />
+          <p class="absolute inset-x-1.5 top-0.5 truncate text-right text-[10px] text-mist">{{ words.join(', ') }}</p>
+        </template>
         <p v-else class="grid h-full place-content-center px-2 text-center text-sm text-mist">
           <span v-for="word in words" :key="word">{{ word }}</span>
         </p>
         <p class="absolute bottom-0.5 left-1.5 flex gap-1 text-[10px] text-mist">
-          <span v-if="isOnStage" class="rounded bg-night/80 px-0.5" :class="isInHand ? 'text-coral' : 'text-brass'">{{
-            isInHand ? 'in hand' : 'on stage'
-          }}</span>
+          <span
+            v-if="standing"
+            class="rounded bg-night/80 px-0.5"
+            :class="standing === 'on stage' ? 'text-brass' : 'text-coral'"
+            >{{ standing }}</span
+          >
           <span
             v-for="mark in marks"
             :key="mark"
@@ -176,8 +197,8 @@ const whom = computed(() => {
     <PaletteMenu
       v-if="isApproached || isCoarse"
       :id="id"
-      class="absolute top-1 right-1"
-      :class="size === 'list' ? 'top-0.5' : ''"
+      class="absolute top-1 right-1 opacity-0 group-focus-within:opacity-100 pointer-coarse:opacity-100"
+      :class="[size === 'list' ? 'top-0.5' : '', isOver ? '!opacity-100' : '']"
       :palette="palette"
     />
   </article>

@@ -25,7 +25,7 @@ const palette = computed(() => ({ palette: props.id }))
 <template>
   <FloatingPanel
     :label="`More for palette ${props.palette.number}`"
-    button-class="rounded bg-deck/90 p-0.5 text-mist opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100 aria-expanded:opacity-100"
+    button-class="rounded bg-deck/90 p-0.5 text-mist hover:text-sail"
     panel-class="w-60"
   >
     <template #button><EllipsisVertical :size="14" aria-hidden="true" /></template>
@@ -53,9 +53,7 @@ const palette = computed(() => ({ palette: props.id }))
       >
         Take it off again
       </button>
-      <button type="button" :class="item" @click="(store.send('openPalette', palette), close())">
-        Edit it in the hand
-      </button>
+      <button type="button" :class="item" @click="(shelves.edit(id), close())">Edit it in the hand</button>
       <a
         v-if="store.view"
         :class="['block', item]"

@@ -1,25 +1,31 @@
 <script setup lang="ts">
 /** Says on every room that a palette is open in the hand, and what keeping it would do. */
 import { PenLine } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { effectsOf } from '#core/refocus/effects'
 import { effectsInWords } from '#core/refocus/words'
+import { useDesk } from '../../stores/desk'
 import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useShow } from '../../stores/show'
 import { useProposal } from '../../stores/proposal'
 
 const store = useShow()
+const desk = useDesk()
 const shelves = usePaletteDesk()
 const proposal = useProposal()
 
 const palette = computed(() => (shelves.editing ? store.view?.all.palette.get(shelves.editing) : undefined))
-const words = computed(() => {
+/** What keeping it would do; told after the light, which it would keep waiting. */
+const words = shallowRef('')
+watch([() => desk.reading.show, palette], () => (words.value = keepingInWords()), { immediate: true })
+
+function keepingInWords(): string {
   if (!palette.value || !store.view) return ''
   const after = store.preview('keepPalette', {})
   return after && after.all.paletteValue !== store.view.all.paletteValue
-    ? `${effectsInWords(effectsOf(store.view, after))}.`
+    ? `When it is kept: ${effectsInWords(effectsOf(store.view, after))}.`
     : 'Nothing is changed yet.'
-})
+}
 </script>
 
 <template>

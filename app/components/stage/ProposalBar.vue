@@ -3,38 +3,28 @@
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
 import { listInWords } from '#core/commands/wording'
-import type { Effects, PaletteEffect } from '#core/refocus/effects'
+import type { Effects } from '#core/refocus/effects'
 import { keepsAnything } from '#core/refocus/keepOut'
 import { looseLeftBehind } from '#core/refocus/looseBehind'
 import { ATTRIBUTE_NAMES } from '#core/show/families'
-import { palettesWithOtherContents } from '#core/refocus/paletteLines'
+import { furthestTurn } from '#core/refocus/poolMoves'
 import { effectsInWords, metresInWords } from '#core/refocus/words'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
-import ContentsPreview from '../palette/ContentsPreview.vue'
+import PaletteChange from '../palette/PaletteChange.vue'
 import CueChips from './CueChips.vue'
 import KeepOutTools from './KeepOutTools.vue'
 
 const proposal = useProposal()
 const store = useShow()
 
-/** The most any head of a palette turns on one axis, degrees. */
-function turnOf({ fixtures }: PaletteEffect): number {
-  return Math.max(
-    ...fixtures.flatMap(({ before, after }) => [
-      Math.abs(before.pose.pan - after.pose.pan),
-      Math.abs(before.pose.tilt - after.pose.tilt),
-    ]),
-  )
-}
-
 const named = computed(() => {
   const current = proposal.current
   const show = store.view
   if (!current || !show) return null
-  const { palettes, changed, cues, losingReach, staysBehind, looks, held } = current.effects
+  const { palettes, changed, members, cues, losingReach, staysBehind, looks, held } = current.effects
   const nameOf = (palette: string) => show.all.palette.get(palette)?.name ?? ''
   const behind = new Set(
     staysBehind.map(({ palette, cue }) =>
@@ -50,7 +40,7 @@ const named = computed(() => {
       .filter((palette) => palette.shiftMetres >= SAME_PLACE)
       .map(
         (palette) =>
-          `${nameOf(palette.palette)} moves ${metresInWords(palette.shiftMetres)}, turns ${turnOf(palette).toFixed(1)}°`,
+          `${nameOf(palette.palette)} moves ${metresInWords(palette.shiftMetres)}, turns ${furthestTurn(palette).toFixed(1)}°`,
       )
       .join(', '),
     inPlace: palettes
@@ -63,6 +53,8 @@ const named = computed(() => {
         return `${nameOf(palette)}: ${what} of ${fixtures.length}`
       })
       .join('; '),
+    joining: membersInWords(show, members, 'joining'),
+    leaving: membersInWords(show, members, 'leaving'),
     set: cues.filter((cue) => cue.how === 'set').map((cue) => cue.cue),
     carried: cues.filter((cue) => cue.how === 'carried').map((cue) => cue.cue),
     looks: looks.map(({ cue }) => cue),
@@ -95,13 +87,17 @@ function linkLeft() {
   )
   void store.send('linkLoose', { links })
 }
-/** Palettes that hold something else afterwards: not those that only follow what they aim at. */
-const others = computed(() => {
-  const { current } = proposal
-  return current?.settled && store.view ? palettesWithOtherContents(store.view, current.after) : []
-})
 /** Keeping something out has a meaning where cues follow. */
 const canKeepOut = computed(() => (proposal.current?.effects.cues.length ?? 0) > 0 || keepsAnything(proposal.kept))
+
+/** "Dory bow: 11, 18; Jetty end: 11". */
+function membersInWords(show: Show, members: Effects['members'], side: 'joining' | 'leaving'): string {
+  const numberOf = (fixture: string) => show.all.fixture.get(fixture)?.number ?? '?'
+  return members
+    .filter((palette) => palette[side].length > 0)
+    .map((palette) => `${show.all.palette.get(palette.palette)?.name ?? ''}: ${palette[side].map(numberOf).join(', ')}`)
+    .join('; ')
+}
 
 /** "3 in cue 12; 11, 12 in cues 14, 15". */
 function heldInWords(show: Show, held: Effects['held']): string {
@@ -144,6 +140,14 @@ function heldInWords(show: Show, held: Effects['held']): string {
             <dt class="text-haze">Values</dt>
             <dd class="text-mist">{{ named.changed }}</dd>
           </template>
+          <template v-if="named.joining">
+            <dt class="text-haze">Come in</dt>
+            <dd class="text-mist">{{ named.joining }}</dd>
+          </template>
+          <template v-if="named.leaving">
+            <dt class="text-haze">Taken out</dt>
+            <dd class="text-mist">{{ named.leaving }}</dd>
+          </template>
           <template v-if="named.set.length">
             <dt class="text-haze">Set in cues</dt>
             <dd class="text-mist"><CueChips :show="store.view" :cues="named.set" /></dd>
@@ -184,12 +188,12 @@ function heldInWords(show: Show, held: Effects['held']): string {
         </dl>
         <KeepOutTools v-if="canKeepOut && proposal.current.settled" class="mt-1.5" :show="store.view" />
       </div>
-      <ContentsPreview
-        v-if="others.length"
+      <PaletteChange
+        v-if="proposal.current.settled"
         class="w-[440px] shrink-0 max-[1100px]:w-[320px]"
         :before="store.view"
         :after="proposal.current.after"
-        :palettes="others"
+        :effects="proposal.current.effects"
       />
       <div v-if="proposal.current.settled" class="flex shrink-0 gap-2">
         <button type="button" class="quiet-button py-1.5" @click="proposal.putBack()">

@@ -1,0 +1,39 @@
+/** How far each pool of a palette moves, and how far its head turns for it. */
+import type { FixtureId } from '../show/ids'
+import type { Show } from '../show/show'
+import type { FixtureEffect, PaletteEffect } from './effects'
+
+/** One fixture's part of what a change does to a palette. */
+export interface PoolMove {
+  readonly fixture: FixtureId
+  readonly number: number
+  /** From where the light lands to where it will, metres; null where it lands nowhere or cannot be turned to. */
+  readonly shiftMetres: number | null
+  /** What the head turns on its axes, degrees, signed as pan and tilt are. */
+  readonly panDegrees: number
+  readonly tiltDegrees: number
+  readonly losesReach: boolean
+}
+
+/** The pools of a palette by fixture number. */
+export function poolMoves(show: Show, { fixtures }: PaletteEffect): PoolMove[] {
+  return fixtures
+    .map((effect) => ({ ...moveOf(effect), number: show.all.fixture.get(effect.fixture)?.number ?? 0 }))
+    .sort((a, b) => a.number - b.number)
+}
+
+function moveOf({ fixture, before, after, shiftMetres, losesReach }: FixtureEffect): Omit<PoolMove, 'number'> {
+  return {
+    fixture,
+    shiftMetres: before.point && after.point && !losesReach ? shiftMetres : null,
+    panDegrees: after.pose.pan - before.pose.pan,
+    tiltDegrees: after.pose.tilt - before.pose.tilt,
+    losesReach,
+  }
+}
+
+/** The most any head of a palette turns on one axis, degrees. */
+export function furthestTurn({ fixtures }: PaletteEffect): number {
+  const turns = fixtures.map(moveOf).flatMap(({ panDegrees, tiltDegrees }) => [panDegrees, tiltDegrees])
+  return Math.max(0, ...turns.map(Math.abs))
+}
