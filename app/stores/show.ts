@@ -15,6 +15,7 @@ import { openShow } from '../session/openShow'
 import { begun, confirmedBy, outcomeOf, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
 import { listenToShow } from '../session/stream'
+import { UnderWay } from '../session/underWay'
 import { answer, type UndoState } from '../session/wire'
 import { useClock } from './clock'
 import { useMessages } from './messages'
@@ -37,8 +38,10 @@ export const useShow = defineStore('show', () => {
   const trouble = ref<string | null>(null)
   const connected = ref(false)
   const thisWindow = windowId.parse(crypto.randomUUID())
-  const underWay = new Set<Promise<Refusal | null>>()
+  const underWay = new UnderWay()
   let stopListening: () => void = () => undefined
+  /** The show that was asked for last. */
+  let wanted: ShowId | null = null
 
   /** The show with our own unconfirmed commands on top. */
   const view = computed<Show | null>(() => {
@@ -50,8 +53,11 @@ export const useShow = defineStore('show', () => {
 
   async function open(id: ShowId): Promise<void> {
     close()
+    wanted = id
     trouble.value = null
     const answered = await openShow(id)
+    // Another show was asked for meanwhile, or none.
+    if (wanted !== id) return
     if (!answered.ok) {
       trouble.value = answered.trouble
       return
@@ -72,6 +78,7 @@ export const useShow = defineStore('show', () => {
   }
 
   function close() {
+    wanted = null
     stopListening()
     confirmed.value = null
     pending.value = []
@@ -113,14 +120,7 @@ export const useShow = defineStore('show', () => {
     if (outcome.changes.length === 0) return null
     pending.value = [...pending.value, begun(view.value, asked, outcome)]
     // What it does is seen already: sending it need not keep its frame waiting.
-    const posted = framePainted().then(() => post('commands', { id, name, input }, opened))
-    underWay.add(posted)
-    return posted.finally(() => underWay.delete(posted))
-  }
-
-  /** Resolves when everything that is under way has been answered. */
-  async function answered(): Promise<void> {
-    await Promise.all(underWay)
+    return underWay.add(framePainted().then(() => post('commands', { id, name, input }, opened)))
   }
 
   /** Carries a command out. Refusals are told to the person; resolves to whether it was done. */
@@ -146,6 +146,8 @@ export const useShow = defineStore('show', () => {
       forget(body.id)
       return answered.refusal
     }
+    // Another show is open by now: what was done to this one is not its business.
+    if (confirmed.value?.id !== show.id) return null
     const { entry, note, undo } = answered.body
     if (entry) take(entry)
     else forget(body.id)
@@ -167,7 +169,7 @@ export const useShow = defineStore('show', () => {
     attempt,
     preview,
     ask,
-    answered,
+    answered: () => underWay.answered(),
     send,
     post,
   }

@@ -1,0 +1,99 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { z } from 'zod'
+import { runCommand } from '#core/commands/registry'
+import { commandId, showId, windowId, type ShowId } from '#core/show/ids'
+import { KINDS } from '#core/show/entities'
+import type { Show } from '#core/show/show'
+import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
+import { Desk } from '../../tests/support/smallShow'
+import { useShow } from './show'
+
+useFakeFrames()
+
+/** Answers of a server that has not let go of them yet, by path. */
+let held: Map<string, () => void>
+const desk = new Desk()
+const asked = z.object({ id: commandId, name: z.literal('setBlind'), input: z.unknown() })
+
+const shows = (id: ShowId): Show => ({ ...desk.show, id })
+const [first, second] = [showId.parse('first'), showId.parse('second')]
+
+function opened(id: ShowId) {
+  const all = Object.fromEntries(KINDS.map((kind) => [kind, [...desk.show.all[kind]]]))
+  return { id, revision: 0, person: desk.person, now: 0, undo: { undo: null, redo: null }, all }
+}
+
+function done(id: ShowId, body: string) {
+  const command = asked.parse(JSON.parse(body))
+  const outcome = runCommand(shows(id), command.name, command.input, command.id, { person: desk.person, now: 0 })
+  if (!outcome.ok) throw new Error(outcome.refusal.message)
+  const entry = {
+    id: command.id,
+    seq: 1,
+    person: desk.person,
+    window: windowId.parse('window'),
+    at: new Date(0).toISOString(),
+    kind: 'do',
+    group: command.id,
+    label: outcome.label,
+    undoable: true,
+    mergeKey: null,
+    changes: outcome.changes,
+  }
+  return { entry, note: null, undo: { undo: null, redo: null } }
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  held = new Map()
+  vi.stubGlobal('document', { hidden: false, addEventListener: () => undefined })
+  vi.stubGlobal('window', { addEventListener: () => undefined })
+  vi.stubGlobal(
+    'EventSource',
+    class {
+      addEventListener() {}
+      close() {}
+    },
+  )
+  vi.stubGlobal('fetch', (path: string, init?: { body: string }) => {
+    const id = showId.parse(path.split('/')[3])
+    const json = () => (init ? done(id, init.body) : opened(id))
+    return new Promise((resolve) => held.set(path, () => resolve(Response.json(json()))))
+  })
+})
+
+/** Lets an answer go and be read. */
+async function letGo(path: string) {
+  held.get(path)?.()
+  await paintFrame()
+}
+
+describe('a show that is left', () => {
+  it('takes an answer with it that comes after another was opened', async () => {
+    const store = useShow()
+    const opening = store.open(first)
+    await letGo('/api/shows/first')
+    await opening
+    const blind = store.send('setBlind', { blind: true })
+    await paintFrame()
+    const opensSecond = store.open(second)
+    await letGo('/api/shows/second')
+    await opensSecond
+    const ground = store.confirmed
+    await letGo('/api/shows/first/commands')
+    expect(await blind).toBe(true)
+    expect([store.confirmed, store.revision]).toEqual([ground, 0])
+    expect(store.view?.all.person.get(desk.person)?.blind).toBe(false)
+  })
+
+  it('does not come back when it is opened after the one that was asked for later', async () => {
+    const store = useShow()
+    const opening = store.open(first)
+    const opensSecond = store.open(second)
+    await letGo('/api/shows/second')
+    await letGo('/api/shows/first')
+    await Promise.all([opening, opensSecond])
+    expect(store.confirmed?.id).toBe(second)
+  })
+})
