@@ -20,7 +20,12 @@ export interface SeenFixture extends Omit<DrawnFixture, 'at'> {
   /** Whether there is room for its number. */
   readonly isNumbered: boolean
   readonly at: ScreenPoint
+  /** Of its sign, 1 where there is room. */
+  readonly size: number
 }
+
+/** Signs drawn smaller than this have no room for the order beside them. */
+const ORDERED = 0.8
 
 defineProps<{ fixtures: readonly SeenFixture[] }>()
 const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly FixtureId[]] }>()
@@ -41,6 +46,7 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       fixture.label,
       fixture.form,
       fixture.isStanding,
+      fixture.size,
     ]"
     class="cursor-pointer"
     role="img"
@@ -48,11 +54,18 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
     :data-fixture="fixture.number"
     @pointerdown="emit('pick', $event, fixture.members)"
   >
-    <rect :x="fixture.at.x - 12" :y="fixture.at.y - 20" width="24" height="32" fill="transparent" />
+    <rect
+      :x="fixture.at.x - 12 * fixture.size"
+      :y="fixture.at.y - 20 * fixture.size"
+      :width="24 * fixture.size"
+      :height="32 * fixture.size"
+      fill="transparent"
+    />
     <FixtureGlyph
       v-bind="fixture.at"
       :form="fixture.form"
       :is-standing="fixture.isStanding"
+      :scale="fixture.size"
       stroke-width="1.4"
       :class="SIGN_CLASS[fixture.look]"
     />
@@ -60,7 +73,7 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       v-if="fixture.isMeant"
       :cx="fixture.at.x"
       :cy="fixture.at.y"
-      r="12.500"
+      :r="12.5 * fixture.size"
       class="fill-none stroke-shoal"
       stroke-width="1.500"
     />
@@ -68,21 +81,21 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       v-if="fixture.isMarked"
       :cx="fixture.at.x"
       :cy="fixture.at.y"
-      r="11"
+      :r="11 * fixture.size"
       class="fill-none stroke-coral"
       stroke-dasharray="2 3"
     />
     <text
       v-if="fixture.isNumbered"
       :x="fixture.at.x"
-      :y="fixture.at.y - 12"
+      :y="fixture.at.y - 2 - 10 * fixture.size"
       text-anchor="middle"
       class="halo font-mono text-[11px]"
       :class="NUMBER_CLASS[fixture.look]"
     >
       {{ fixture.label }}
     </text>
-    <template v-if="fixture.order && fixture.isNumbered && fixture.members.length === 1">
+    <template v-if="fixture.order && fixture.isNumbered && fixture.members.length === 1 && fixture.size >= ORDERED">
       <circle :cx="fixture.at.x + 10" :cy="fixture.at.y + 8" r="6.500" class="fill-coral" />
       <text
         :x="fixture.at.x + 10"

@@ -5,6 +5,7 @@ import type { FixtureId, HangId } from '#core/show/ids'
 import type { DrawnHang } from '../../composables/fixtureSpots'
 import { useFixtureLook } from '../../composables/useFixtureLook'
 import { usePlan } from '../../composables/planKey'
+import { signSize } from '../../drawing/signSize'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
@@ -25,7 +26,7 @@ const emit = defineEmits<{
   pick: [event: PointerEvent, fixtures: readonly FixtureId[]]
   grabHang: [event: PointerEvent, hang: HangId]
 }>()
-const { toScreen } = usePlan()
+const { toScreen, scale } = usePlan()
 
 interface HangLabel {
   readonly x: number
@@ -64,6 +65,7 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
     return {
       ...fixture,
       at,
+      size: signSize(scale.value),
       isNumbered,
       order: selection.order.get(fixture.members.find((member) => selection.order.has(member)) ?? fixture.id),
       look: lookOf(fixture.members),

@@ -6,6 +6,7 @@ import type { TargetId } from '#core/show/ids'
 import type { Vec3 } from '#core/geometry/vector'
 import { usePlan } from '../../composables/planKey'
 import { NamePlaces } from '../../drawing/namePlaces'
+import { signSize } from '../../drawing/signSize'
 import type { Tool } from '../../stores/desk'
 import { pathOf } from './svgPath'
 
@@ -23,6 +24,8 @@ const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
 const { toScreen, scale } = usePlan()
 /** Drawn smaller than this, pixels a metre, only the names that matter are written. */
 const TOO_SMALL = 19
+/** From the middle of a target's sign to its corners, pixels. */
+const arm = computed(() => 6 * signSize(scale.value))
 /** Corners a ring is drawn with. */
 const RING = 48
 
@@ -115,7 +118,7 @@ const moved = computed(() => {
         pointer-events="none"
         :transform="`translate(${station.at.x.toFixed(1)} ${station.at.y.toFixed(1)})`"
       >
-        <circle r="2" class="fill-brass" />
+        <circle :r="arm / 3" class="fill-brass" />
         <text
           v-if="chosen === target.id || lit.has(target.id)"
           y="-5"
@@ -126,7 +129,7 @@ const moved = computed(() => {
       </g>
       <circle :cx="target.at.x" :cy="target.at.y" r="9" fill="transparent" />
       <path
-        :d="`M${target.at.x} ${target.at.y - 6}l6 6l-6 6l-6 -6Z`"
+        :d="`M${target.at.x} ${target.at.y - arm}l${arm} ${arm}l${-arm} ${arm}l${-arm} ${-arm}Z`"
         :class="[
           chosen === target.id ? 'stroke-coral' : 'stroke-brass',
           lit.has(target.id) ? 'fill-brass' : 'fill-night',
