@@ -105,7 +105,7 @@ const PICTURES: readonly Picture[] = [
     room: 'focus',
     prepare: async (page) => {
       await select(page, '12-17')
-      await page.getByRole('button', { name: 'Blind' }).click()
+      await page.getByRole('button', { name: 'Blind', exact: true }).click()
       await recall(page, /Palette 4 Jetty end/)
       await page.mouse.move(640, 20)
     },

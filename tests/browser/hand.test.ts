@@ -151,7 +151,7 @@ test('highlights what is worked on while stepping, without taking it in hand', a
 
 test('works blind beside what the stage shows, and the hand survives a reload', async ({ desk }) => {
   await select(desk, '12-14')
-  await hand(desk).getByRole('button', { name: 'Blind' }).click()
+  await hand(desk).getByRole('button', { name: 'Blind', exact: true }).click()
   await expect(desk.getByRole('group', { name: 'Stage plan, on stage' })).toBeVisible()
   await desk.getByRole('button', { name: /Palette 4 Jetty end/ }).click()
   await expect(desk.getByText('In hand: 3 fixtures').first()).toBeVisible()
