@@ -87,6 +87,20 @@ describe('a show that is left', () => {
     expect(store.view?.all.person.get(desk.person)?.blind).toBe(false)
   })
 
+  it('does not close the one that the next page has opened already', async () => {
+    const store = useShow()
+    const opening = store.open(first)
+    await letGo('/api/shows/first')
+    await opening
+    const opensSecond = store.open(second)
+    store.leave(first)
+    await letGo('/api/shows/second')
+    await opensSecond
+    expect(store.confirmed?.id).toBe(second)
+    store.leave(second)
+    expect(store.confirmed).toBeNull()
+  })
+
   it('does not come back when it is opened after the one that was asked for later', async () => {
     const store = useShow()
     const opening = store.open(first)

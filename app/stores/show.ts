@@ -52,16 +52,12 @@ export const useShow = defineStore('show', () => {
   })
 
   async function open(id: ShowId): Promise<void> {
-    close()
-    wanted = id
-    trouble.value = null
+    close(id)
     const answered = await openShow(id)
     // Another show was asked for meanwhile, or none.
     if (wanted !== id) return
-    if (!answered.ok) {
-      trouble.value = answered.trouble
-      return
-    }
+    trouble.value = answered.ok ? null : answered.trouble
+    if (!answered.ok) return
     const { opened } = answered
     clock.set(opened.now, answered.tookMilliseconds)
     confirmed.value = opened.show
@@ -77,11 +73,17 @@ export const useShow = defineStore('show', () => {
     })
   }
 
-  function close() {
-    wanted = null
+  function close(next: ShowId | null) {
+    wanted = next
     stopListening()
     confirmed.value = null
     pending.value = []
+    trouble.value = null
+  }
+
+  /** Closes a show, unless another was asked for since. */
+  function leave(id: ShowId) {
+    if (wanted === id) close(null)
   }
 
   /** Takes an entry in, in order; one that is not the next waits for the event stream to bring the gap. */
@@ -165,7 +167,7 @@ export const useShow = defineStore('show', () => {
     trouble,
     connected,
     open,
-    close,
+    leave,
     attempt,
     preview,
     ask,

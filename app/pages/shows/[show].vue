@@ -3,7 +3,7 @@
 import { useEventListener } from '@vueuse/core'
 import { onUnmounted, watch } from 'vue'
 import { movesUntil } from '#core/cues/arrivals'
-import { showId } from '#core/show/ids'
+import { showId, type ShowId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
 import { keyOf } from '../../keys/actions'
 import { useActions } from '../../composables/useActions'
@@ -22,11 +22,13 @@ const proposal = useProposal()
 const dialogs = useDialogs()
 const clock = useClock()
 
+let opened: ShowId | null = null
 watch(
   () => route.params.show,
   (id) => {
     const checked = showId.safeParse(id)
     if (!checked.success) return
+    opened = checked.data
     selection.clear()
     proposal.putBack()
     void store.open(checked.data)
@@ -39,7 +41,8 @@ watch(
   (until) => clock.runUntil(until),
   { immediate: true },
 )
-onUnmounted(() => store.close())
+/** By then the page of another show may have opened that. */
+onUnmounted(() => opened && store.leave(opened))
 useHead({ title: () => (store.view ? `${showRecordOf(store.view).name} · Rhopander` : 'Rhopander') })
 
 /** In a field too, but not over another dialog. */
