@@ -37,6 +37,15 @@ const isBeside = computed(() => blind.isBlind.value && besides.value && desk.vie
 useHighlightFollowing()
 /** The show as the panels tell it. */
 const told = computed(() => desk.reading.show)
+/** What the tool waits for, where that is not plain. */
+const hint = computed(() => {
+  if (desk.tool === 'line') return 'Draw the line on the stage to spread the light along; its ends catch on targets.'
+  if (desk.tool === 'move' && !proposal.current)
+    return 'Drag a target, set piece, hang or fixture; what leans on it is shown before it is done.'
+  if (desk.tool === 'aim' && selection.fixtures.length === 0)
+    return 'Select fixtures first; then press anywhere on the stage.'
+  return null
+})
 const poolsAtFloor = useLocalStorage('rhopander-pools-at-floor', false)
 const plan = useTemplateRef<InstanceType<typeof StageView>>('plan')
 const select = useTemplateRef<InstanceType<typeof SelectPanel>>('select')
@@ -98,23 +107,10 @@ useFocusKeys(
         </div>
       </div>
       <p
-        v-if="desk.tool === 'line'"
-        class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
+        v-if="hint"
+        class="pointer-events-none absolute right-28 bottom-3 left-3 w-fit rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
       >
-        Draw the line on the stage to spread the light along; its ends catch on targets.
-      </p>
-      <p
-        v-else-if="desk.tool === 'move'"
-        class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
-      >
-        Drag a target, a set piece, a hang, or a fixture along its hang. What palettes or cues lean on is shown before
-        it is done.
-      </p>
-      <p
-        v-else-if="desk.tool === 'aim' && selection.fixtures.length === 0"
-        class="pointer-events-none absolute bottom-3 left-3 rounded-md bg-deck/90 px-2 py-1 text-sm text-mist"
-      >
-        Select fixtures first; then press anywhere on the stage.
+        {{ hint }}
       </p>
     </section>
     <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="told" />
