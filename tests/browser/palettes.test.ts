@@ -1,7 +1,7 @@
 /** Palettes: found on their shelves, recorded with a mask, updated, edited in place, used, moved, made and taken out. */
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { aimOf, expect, expectAccessible, openDesk, record, select, test } from './app'
+import { aimOf, expect, expectAccessible, expectSelected, openDesk, record, select, test } from './app'
 
 const hand = (desk: Page) => desk.getByRole('complementary', { name: 'In hand' })
 const card = (desk: Page, name: RegExp) => desk.getByRole('button', { name })
@@ -76,6 +76,11 @@ test('updates what was changed in hand at its source; what follows is seen first
   await desk.getByRole('button', { name: 'See what follows' }).click()
   await expect(proposal(desk)).toContainText('Dory bow moves 0.10 m, turns 1.9°')
   await expect(proposal(desk)).toContainText('14, 19, 32')
+  await proposal(desk).getByRole('radio', { name: 'pools move' }).click()
+  const pools = proposal(desk).getByRole('table', { name: 'How far each pool moves' })
+  await expect(pools.getByRole('row')).toHaveCount(5)
+  await expect(pools.getByRole('row', { name: /^12 0\.10 m [+-]\d\.\d° [+-]\d\.\d°$/ })).toBeVisible()
+  await expectAccessible(desk)
   await proposal(desk).getByRole('button', { name: /^Keep/ }).click()
   await undone(desk, /^Undo: update Dory bow \(4 fixtures\)/)
   await expect(hand(desk).getByRole('button', { name: 'Update the palettes this came from' })).toBeHidden()
@@ -86,6 +91,12 @@ test('updates what was changed in hand at its source; what follows is seen first
 test('edits a palette in the hand, with a banner in every room, and keeps or drops it', async ({ desk }) => {
   await menu(desk, 1, 'Edit it in the hand')
   const banner = desk.getByRole('status', { name: 'Palette open in the hand' })
+  await expect(banner).toContainText('Nothing is changed yet.')
+  await expectSelected(desk, [12, 13, 14, 15, 16, 17])
+  await select(desk, '11')
+  await desk.keyboard.press('ArrowUp')
+  await expect(banner).toContainText('no cue follows; 1 fixture comes in.')
+  await desk.keyboard.press('Control+z')
   await expect(banner).toContainText('Nothing is changed yet.')
   await select(desk, '13')
   await desk.keyboard.press('ArrowUp')
