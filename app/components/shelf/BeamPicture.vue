@@ -6,7 +6,7 @@ import type { BeamLook } from '#core/palettes/beamLook'
 const props = defineProps<{ look: BeamLook }>()
 const id = useId()
 
-/** In units of the drawing: where the side view begins, how far it goes, the radius of the pool. */
+/** In units of the drawing: where the side view begins, and the radius of the pool. */
 const APEX = 8
 const RADIUS = 17
 
@@ -28,7 +28,8 @@ const radius = computed(() => RADIUS * (props.look.iris ?? 1))
 const fadeFrom = computed(() => 1 - 0.75 * (props.look.edge ?? 0))
 const rimOpacity = computed(() => ((props.look.edge ?? 0) > 0 ? 0 : 1))
 const brightness = computed(() => props.look.intensity ?? 1)
-const window = computed(() => {
+/** What the blades leave open. */
+const opening = computed(() => {
   const { top, right, bottom, left } = props.look.shutters
   const side = RADIUS * 2
   return {
@@ -51,7 +52,7 @@ const window = computed(() => {
         <stop :offset="fadeFrom" stop-color="currentColor" />
         <stop offset="1" stop-color="currentColor" :stop-opacity="rimOpacity" />
       </radialGradient>
-      <clipPath :id="`${id}-blades`"><rect v-bind="window" /></clipPath>
+      <clipPath :id="`${id}-blades`"><rect v-bind="opening" /></clipPath>
     </defs>
     <g v-if="isBeside">
       <path :d="cone" :fill="`url(#${id}-cone)`" stroke="currentColor" stroke-width="0.6" stroke-linejoin="round" />
