@@ -1,15 +1,24 @@
 /** Places for names on a drawing where they run into as little as possible. */
 import type { ScreenPoint } from '../composables/usePlanView'
 
-/** Pixels: a line of text, and a letter of it. */
+/** Pixels: a line of text, a letter of it, and how far letters reach over and under their base line. */
 const LINE = 13
 const LETTER = 6.1
+const ASCENT = 9
+const DESCENT = 2
 /** Two names over each other are worse than a name over a mark. */
 const OVER_NAME = 3
 const OVER_MARK = 1
 
-interface Taken extends ScreenPoint {
-  readonly width: number
+/** A part of the screen, pixels; y grows downwards. */
+export interface Box {
+  readonly left: number
+  readonly right: number
+  readonly top: number
+  readonly bottom: number
+}
+
+interface Taken extends Box {
   readonly cost: number
 }
 
@@ -17,36 +26,49 @@ interface Taken extends ScreenPoint {
 export class NamePlaces {
   readonly #lines = new Map<number, Taken[]>()
 
-  /** Takes a place that a name should keep clear of: its left end on its base line, and its width. */
-  mark(at: ScreenPoint, width: number) {
-    this.#take({ ...at, width, cost: OVER_MARK })
+  /** Takes a place that a name should keep clear of. */
+  mark(box: Box) {
+    this.#take({ ...box, cost: OVER_MARK })
   }
 
   /** Takes the best place beside a mark for a name, and returns its left end on its base line. */
   place(name: string, mark: ScreenPoint): ScreenPoint {
     const width = name.length * LETTER
-    const [first, ...others] = besides(mark, width).map((at) => ({ at, cost: this.#costOf(at, width) }))
+    const [first, ...others] = besides(mark, width).map((at) => ({ at, cost: this.#costOf(textBox(at, width)) }))
     if (!first) return mark
     const { at } = others.reduce((best, other) => (other.cost < best.cost ? other : best), first)
-    this.#take({ ...at, width, cost: OVER_NAME })
+    this.#take({ ...textBox(at, width), cost: OVER_NAME })
     return at
   }
 
   #take(taken: Taken) {
-    const line = Math.floor(taken.y / LINE)
-    const known = this.#lines.get(line)
-    if (known) known.push(taken)
-    else this.#lines.set(line, [taken])
+    for (const line of linesOf(taken)) {
+      const known = this.#lines.get(line)
+      if (known) known.push(taken)
+      else this.#lines.set(line, [taken])
+    }
   }
 
-  #costOf({ x, y }: ScreenPoint, width: number): number {
-    const line = Math.floor(y / LINE)
+  #costOf(box: Box): number {
+    const met = new Set(linesOf(box).flatMap((line) => this.#lines.get(line) ?? []))
     let cost = 0
-    for (const near of [line - 1, line, line + 1])
-      for (const other of this.#lines.get(near) ?? [])
-        if (Math.abs(other.y - y) < LINE && x + width >= other.x && other.x + other.width >= x) cost += other.cost
+    for (const taken of met) if (meets(taken, box)) cost += taken.cost
     return cost
   }
+}
+
+/** The numbers of the lines a box lies on. */
+function linesOf({ top, bottom }: Box): number[] {
+  const first = Math.floor(top / LINE)
+  return Array.from({ length: Math.floor(bottom / LINE) - first + 1 }, (_, i) => first + i)
+}
+
+function meets(a: Box, b: Box): boolean {
+  return a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
+}
+
+function textBox({ x, y }: ScreenPoint, width: number): Box {
+  return { left: x, right: x + width, top: y - ASCENT, bottom: y + DESCENT }
 }
 
 /** Beside the mark, on either side and at several heights; the best liked first. */
@@ -61,10 +83,11 @@ function besides({ x, y }: ScreenPoint, width: number): ScreenPoint[] {
     { x: right, y: base - LINE },
     { x: left, y: base + LINE },
     { x: left, y: base - LINE },
+    { x: x - width / 2, y: y + 19 },
+    { x: x - width / 2, y: y - 11 },
     { x: right, y: base + 2 * LINE },
     { x: left, y: base + 2 * LINE },
     { x: right, y: base - 2 * LINE },
-    { x: x - width / 2, y: y + 19 },
-    { x: x - width / 2, y: y - 11 },
+    { x: left, y: base - 2 * LINE },
   ]
 }

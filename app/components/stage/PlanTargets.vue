@@ -29,18 +29,18 @@ const arm = computed(() => 6 * signSize(scale.value))
 /** Corners a ring is drawn with. */
 const RING = 48
 
-/** Base lines, from a fixture's middle, of its number above and of its sign. */
-const NUMBER_BASE = -12
-const GLYPH_BASE = 6
+/** Half as wide as a fixture with its number is, and how far they reach over and under its middle, pixels. */
+const SPOT = { half: 9, over: 21, under: 8 }
 
 const drawn = computed(() => {
   const places = new NamePlaces()
   for (const spot of props.spots.values()) {
     const { x, y } = toScreen(spot)
-    for (const base of [NUMBER_BASE, GLYPH_BASE]) places.mark({ x: x - 9, y: y + base }, 18)
+    places.mark({ left: x - SPOT.half, right: x + SPOT.half, top: y - SPOT.over, bottom: y + SPOT.under })
   }
   const marks = [...props.targets.values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
-  for (const { at } of marks) places.mark({ x: at.x - 6, y: at.y + 4 }, 12)
+  for (const { at } of marks)
+    places.mark({ left: at.x - arm.value, right: at.x + arm.value, top: at.y - arm.value, bottom: at.y + arm.value })
   return marks
     .sort((a, b) => a.at.y - b.at.y)
     .map(({ placed, at }) => {
