@@ -22,9 +22,10 @@ interface Taken extends Box {
   readonly cost: number
 }
 
-/** The places taken so far, by lines of text so that only near ones are looked at. */
+/** The places taken so far, by the line of text they begin on so that only near ones are looked at. */
 export class NamePlaces {
   readonly #lines = new Map<number, Taken[]>()
+  #tallest = 0
 
   /** Takes a place that a name should keep clear of. */
   mark(box: Box) {
@@ -34,33 +35,33 @@ export class NamePlaces {
   /** Takes the best place beside a mark for a name, and returns its left end on its base line. */
   place(name: string, mark: ScreenPoint): ScreenPoint {
     const width = name.length * LETTER
-    const [first, ...others] = besides(mark, width).map((at) => ({ at, cost: this.#costOf(textBox(at, width)) }))
-    if (!first) return mark
-    const { at } = others.reduce((best, other) => (other.cost < best.cost ? other : best), first)
-    this.#take({ ...textBox(at, width), cost: OVER_NAME })
-    return at
+    let best = { at: mark, cost: Infinity }
+    for (const at of besides(mark, width)) {
+      const cost = this.#costOf(textBox(at, width))
+      if (cost < best.cost) best = { at, cost }
+      if (cost === 0) break
+    }
+    this.#take({ ...textBox(best.at, width), cost: OVER_NAME })
+    return best.at
   }
 
   #take(taken: Taken) {
-    for (const line of linesOf(taken)) {
-      const known = this.#lines.get(line)
-      if (known) known.push(taken)
-      else this.#lines.set(line, [taken])
-    }
+    this.#tallest = Math.max(this.#tallest, taken.bottom - taken.top)
+    const line = Math.floor(taken.top / LINE)
+    const known = this.#lines.get(line)
+    if (known) known.push(taken)
+    else this.#lines.set(line, [taken])
   }
 
   #costOf(box: Box): number {
-    const met = new Set(linesOf(box).flatMap((line) => this.#lines.get(line) ?? []))
+    const last = Math.floor(box.bottom / LINE)
     let cost = 0
-    for (const taken of met) if (meets(taken, box)) cost += taken.cost
+    for (let line = Math.floor((box.top - this.#tallest) / LINE); line <= last; line++) {
+      const near = this.#lines.get(line)
+      if (near) for (const taken of near) if (meets(taken, box)) cost += taken.cost
+    }
     return cost
   }
-}
-
-/** The numbers of the lines a box lies on. */
-function linesOf({ top, bottom }: Box): number[] {
-  const first = Math.floor(top / LINE)
-  return Array.from({ length: Math.floor(bottom / LINE) - first + 1 }, (_, i) => first + i)
 }
 
 function meets(a: Box, b: Box): boolean {
