@@ -1,6 +1,7 @@
 /** Undo and redo of this person's steps, in all their windows. Asked for by step, never optimistic. */
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
+import type { Refusal } from '#core/commands/command'
 import { commandId, type ChangeGroupId } from '#core/show/ids'
 import { useMessages } from './messages'
 import { useShow } from './show'
@@ -21,27 +22,29 @@ export const useUndo = defineStore('undo', () => {
   }
 
   /** What was done a moment ago may still be under way: it is the step that is meant. */
-  async function toggle(direction: 'undo' | 'redo', next: () => Step | null, done: string) {
+  async function toggle(direction: 'undo' | 'redo', next: () => Step | null) {
     await show.answered()
     const step = next()
     if (!step) return
     const refusal = await ask(direction, step.group, 'ask')
-    if (!refusal) messages.say(`${done}: ${step.label}.`)
-    else if (direction === 'undo' && (refusal.code === 'built on' || refusal.code === 'leaned on'))
-      offerWaysOn(step, refusal.message)
+    if (!refusal) return
+    if (refusal.code === 'harms others' || refusal.code === 'cannot stand')
+      offerWaysOn(direction, step, refusal)
     else messages.say(refusal.message, 'trouble')
   }
 
-  /** A step that others have built on would block the way back for ever without these. */
-  function offerWaysOn(step: Step, message: string) {
-    messages.say(message, 'trouble', [
-      { label: 'Leave it, go on', run: () => void ask('undo', step.group, 'waive') },
-      { label: 'Undo all the same', run: () => void ask('undo', step.group, 'anyway') },
-    ])
+  /** A step that others have built on would block the way for ever without these. */
+  function offerWaysOn(direction: 'undo' | 'redo', step: Step, { code, message }: Refusal) {
+    const leave = { label: 'Leave it, go on', run: () => void ask(direction, step.group, 'waive') }
+    const insist = {
+      label: `${direction === 'undo' ? 'Undo' : 'Redo'} all the same`,
+      run: () => void ask(direction, step.group, 'anyway'),
+    }
+    messages.say(message, 'trouble', code === 'harms others' ? [leave, insist] : [leave])
   }
 
-  const undo = () => toggle('undo', () => nextUndo.value, 'Undone')
-  const redo = () => toggle('redo', () => nextRedo.value, 'Redone')
+  const undo = () => toggle('undo', () => nextUndo.value)
+  const redo = () => toggle('redo', () => nextRedo.value)
 
   return { nextUndo, nextRedo, undo, redo }
 })

@@ -2,7 +2,7 @@
 import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { handValueId } from '../cues/onStage'
-import { loopMade } from '../palettes/links'
+import { loopMade } from '../show/links'
 import { putReaching, type FixtureValue } from '../palettes/reach'
 import { attributesServed, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { storable, updating } from '../palettes/update'

@@ -1,6 +1,6 @@
 /** Brings palettes in from a sheet: new ones, and instead of or beside those whose number is taken. */
 import { z } from 'zod'
-import { loopMade } from '../palettes/links'
+import { loopMade } from '../show/links'
 import { putReaching, type ReachingValue } from '../palettes/reach'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'

@@ -4,7 +4,7 @@
  */
 import { z } from 'zod'
 import { putInHand } from '../hand/put'
-import { loopMade } from '../palettes/links'
+import { loopMade } from '../show/links'
 import { completed } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
 import { keepUnserved } from '../palettes/unserved'

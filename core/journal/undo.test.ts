@@ -6,7 +6,8 @@ import { changeGroupId, commandId, personId, showId, windowId } from '../show/id
 import { emptyShow, type Show } from '../show/show'
 import type { JournalEntry } from './entry'
 import { groupToJoin, JournalIndex, nextRedo, nextUndo } from './journalIndex'
-import { planAnyway, planToggle } from './undo'
+import { planAnyway } from './anyway'
+import { planToggle } from './undo'
 
 const IDS = ['a', 'b', 'c']
 const base = (() => {
@@ -119,11 +120,11 @@ describe('undo with several people', () => {
     )
     desk.rename('ben', 'new', 'better')
     expect(desk.toggle('anna', made, 'dead')).toMatchObject({ ok: false, refusal: { code: 'built on', by: 'ben' } })
-    const anyway = applyChanges(desk.show, planAnyway(desk.show, desk.index, changeGroupId.parse(made)))
-    expect(anyway.all.group.has('new')).toBe(false)
+    const anyway = planAnyway(desk.show, desk.index, changeGroupId.parse(made), 'dead')
+    expect(applyChanges(desk.show, anyway?.changes ?? []).all.group.has('new')).toBe(false)
   })
 
-  it('refuses to bring back what someone has since taken the number of', () => {
+  it('refuses to bring back what someone has since taken the number of; all the same, it takes a free one', () => {
     const desk = new Desk()
     const make = (id: string) =>
       desk.change('anna', (draft) => draft.put('group', id, { number: 9, name: id, colour: 'brass', pattern: null }))
@@ -132,8 +133,10 @@ describe('undo with several people', () => {
     make('second')
     expect(desk.toggle('anna', made, 'live')).toMatchObject({
       ok: false,
-      refusal: { code: 'clashes', clash: { field: 'number', value: '9' } },
+      refusal: { code: 'unsound', fault: { code: 'clash', clash: { field: 'number', value: '9' } } },
     })
+    const anyway = planAnyway(desk.show, desk.index, changeGroupId.parse(made), 'live')
+    expect(applyChanges(desk.show, anyway?.changes ?? []).all.group.get('first')?.number).toBe(10)
   })
 
   it('takes back a removal with the fields as they were last', () => {

@@ -5,126 +5,128 @@
  * the journal knows). Undo marks a group dead and writes only where that value changes, so another
  * person's later work stays, a value already undone cannot come back, and the order of undoing does
  * not matter. Replaying inverses was rejected: one person's undo then overwrites another's later
- * value.
+ * value. What would be written is checked as a command's result is; what is not sound is refused.
  */
 import equal from 'fast-deep-equal'
-import { applyChanges, EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
-import { Draft } from '../show/draft'
-import { danglingReferences } from '../show/references'
-import { clashIn, type Clash } from '../show/uniqueness'
+import { EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
+import { fieldsOf } from '../show/entities'
+import { checkedChange, type Fault } from '../show/soundness'
 import type { ChangeGroupId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { JournalIndex, RegisterWrite } from './journalIndex'
+import type { ChangeGroup, JournalIndex, RegisterWrite } from './journalIndex'
+import { withoutRuns } from './running'
 
-/** A register that stays as someone left it later. */
+/** A register that stays: as someone left it later, or because what it belongs to is gone. */
 export interface Kept {
   readonly register: string
   readonly by: PersonId
+  readonly isGone: boolean
 }
 
 export type ToggleRefusal =
   | { readonly code: 'unknown' }
   | { readonly code: 'built on'; readonly register: string; readonly by: PersonId }
-  | { readonly code: 'clashes'; readonly clash: Clash }
-  | { readonly code: 'leaned on'; readonly kind: string; readonly id: string; readonly missing: string }
+  | { readonly code: 'unsound'; readonly fault: Fault }
 
 export type TogglePlan =
   | { readonly ok: true; readonly changes: ChangeSet; readonly kept: readonly Kept[] }
   | { readonly ok: false; readonly refusal: ToggleRefusal }
 
+export type Liveness = 'dead' | 'live'
+
 /** What undoing (`dead`) or redoing (`live`) a group would write, what it leaves, or why it may not. */
-export function planToggle(show: Show, index: JournalIndex, group: ChangeGroupId, to: 'dead' | 'live'): TogglePlan {
+export function planToggle(show: Show, index: JournalIndex, group: ChangeGroupId, to: Liveness): TogglePlan {
   const target = index.groups.get(group)
   if (!target) return { ok: false, refusal: { code: 'unknown' } }
+  const { changes, kept } = toggled(show, index, target, to)
+  const swept = withoutRuns(show, changes)
+  const refusal = builtOn(show, index, swept, target) ?? unsound(show, index, swept, target)
+  return refusal ? { ok: false, refusal } : { ok: true, changes: swept, kept }
+}
+
+/** What the registers of a group come to when it is dead or live, checked against nothing. */
+export function toggled(
+  show: Show,
+  index: JournalIndex,
+  target: ChangeGroup,
+  to: Liveness,
+): { readonly changes: ChangeSet; readonly kept: readonly Kept[] } {
   const changes: Write[] = []
   const kept: Kept[] = []
   for (const register of target.registers) {
     const writes = index.writes.get(register) ?? []
     const isLive = (write: RegisterWrite) =>
-      write.group === group ? to === 'live' : index.groups.get(write.group)?.live === true
+      write.group === target.id ? to === 'live' : index.groups.get(write.group)?.live === true
     const latest = writes.findLast(isLive)
     const before = readRegister(show, register)
     const after = latest ? latest.after : writes[0]?.before
     if (!equal(before, after)) changes.push({ register, before, after })
-    const overlaid = writes.findLast((write) => isLive(write) || write.group === group)
-    if (overlaid && overlaid.group !== group) kept.push({ register, by: overlaid.person })
+    const overlaid = writes.findLast((write) => isLive(write) || write.group === target.id)
+    if (overlaid && overlaid.group !== target.id) kept.push({
+        register,
+        by: overlaid.person,
+        isGone: readRegister(show, existenceOf(register)) === undefined,
+      })
   }
-  const swept = withoutRuns(show, changes)
-  const refusal = builtOn(show, index, swept, group) ?? unsound(show, swept)
-  return refusal ? { ok: false, refusal } : { ok: true, changes: swept, kept }
+  const made = new Set(changes.flatMap(({ register, after }) => (isExistence(register) && after ? [register] : [])))
+  const isOfGone = ({ register }: Write) => {
+    const whole = existenceOf(register)
+    return register !== whole && readRegister(show, whole) === undefined && !made.has(whole)
+  }
+  const left = changes.filter(isOfGone).map(({ register }): Kept => {
+    const taker = index.writes.get(existenceOf(register))?.findLast((w) => index.groups.get(w.group)?.live)
+    return { register, by: taker?.person ?? target.person, isGone: true }
+  })
+  return { changes: changes.filter((change) => !isOfGone(change)), kept: [...kept, ...left] }
 }
 
-/** Taking back a creation that someone has since edited would lose their work. */
-function builtOn(show: Show, index: JournalIndex, changes: ChangeSet, group: ChangeGroupId): ToggleRefusal | null {
+const isExistence = (register: string) => partsOf(register).field === EXISTENCE
+
+function existenceOf(register: string): string {
+  const { kind, id } = partsOf(register)
+  return registerOf(kind, id, EXISTENCE)
+}
+
+/** The latest live write to a register that came after a group and is not its own. */
+export function writtenSince(index: JournalIndex, register: string, target: ChangeGroup): RegisterWrite | undefined {
+  return index.writes
+    .get(register)
+    ?.findLast(({ group, seq }) => group !== target.id && seq > target.firstSeq && index.groups.get(group)?.live)
+}
+
+/** Taking out what someone has edited since would lose their work. */
+function builtOn(show: Show, index: JournalIndex, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
   for (const change of changes) {
     const { kind, id, field } = partsOf(change.register)
-    if (field !== EXISTENCE || change.after !== undefined) continue
-    for (const name of Object.keys(show.all[kind].get(id) ?? {})) {
-      const register = `${kind}/${id}/${name}`
-      const latest = index.writes.get(register)?.findLast((write) => index.groups.get(write.group)?.live)
-      if (latest && latest.group !== group) return { code: 'built on', register, by: latest.person }
-    }
+    if (field !== EXISTENCE || change.after !== undefined || !show.all[kind].has(id)) continue
+    const later = laterOf(index, kind, id, target)
+    if (later) return later
   }
   return null
 }
 
-/** What was running is no one's work: it goes with the cue it ran, and a list that stood in it stands in none. */
-function withoutRuns(show: Show, changes: ChangeSet): ChangeSet {
-  const gone = new Set(
-    changes.flatMap(({ register, after }) => {
-      const { kind, id, field } = partsOf(register)
-      return kind === 'cue' && field === EXISTENCE && after === undefined ? [id] : []
-    }),
-  )
-  if (gone.size === 0) return changes
-  const after = applyChanges(show, changes)
-  const draft = new Draft(after)
-  for (const [id, { cue, from }] of after.all.cueRun)
-    if (gone.has(cue ?? '') || gone.has(from ?? '')) draft.remove('cueRun', id)
-  for (const [id, { onStage }] of after.all.cueList)
-    if (gone.has(onStage ?? '')) draft.set('cueList', id, 'onStage', null)
-  const swept = draft.changes()
-  const registers = new Set(swept.map(({ register }) => register))
-  return [
-    ...changes.filter(({ register }) => !registers.has(register)),
-    ...swept.map((write) => ({ ...write, before: readRegister(show, write.register) })),
-  ]
+type Parts = ReturnType<typeof partsOf>
+
+function laterOf(index: JournalIndex, kind: Parts['kind'], id: string, target: ChangeGroup): ToggleRefusal | null {
+  for (const field of fieldsOf(kind)) {
+    const register = registerOf(kind, id, field)
+    const latest = writtenSince(index, register, target)
+    if (latest) return { code: 'built on', register, by: latest.person }
+  }
+  return null
 }
 
-/** What would be left pointing at nothing, or standing twice. */
-function unsound(show: Show, changes: ChangeSet): ToggleRefusal | null {
-  const after = applyChanges(show, changes)
-  const clash = clashIn(after, changes)
-  if (clash) return { code: 'clashes', clash }
-  if (!changes.some((change) => partsOf(change.register).field === EXISTENCE)) return null
-  const dangling = danglingReferences(after)[0]
-  if (!dangling) return null
-  return { code: 'leaned on', kind: dangling.kind, id: dangling.id, missing: dangling.missing }
+/** Why a change may not be: what others made of the record since, else what is wrong with it. */
+function unsound(show: Show, index: JournalIndex, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
+  const checked = checkedChange(show, changes)
+  const fault = checked.ok ? undefined : checked.faults[0]
+  if (!fault) return null
+  const record = recordOf(fault)
+  return (record && laterOf(index, record.kind, record.id, target)) ?? { code: 'unsound', fault }
 }
 
-/**
- * Undoing all the same: the group's writes taken back, records it made taken out whole, and with
- * them everything that leans on them. An ordinary change, so it can itself be undone.
- */
-export function planAnyway(show: Show, index: JournalIndex, group: ChangeGroupId): ChangeSet {
-  const target = index.groups.get(group)
-  if (!target) return []
-  const draft = new Draft(show)
-  for (const register of target.registers) {
-    const writes = index.writes.get(register) ?? []
-    const latest = writes.findLast((w) => w.group !== group && index.groups.get(w.group)?.live === true)
-    draft.write(register, latest ? latest.after : writes[0]?.before)
-  }
-  for (const register of target.registers) {
-    const { kind, id, field } = partsOf(register)
-    if (field === EXISTENCE && !draft.result().all[kind].has(id)) draft.remove(kind, id)
-  }
-  for (;;) {
-    const dangling = danglingReferences(draft.result())
-    if (dangling.length === 0) return draft.changes()
-    for (const { kind, id, field, weak } of dangling) {
-      if (weak) draft.write(registerOf(kind, id, field), null)
-      else draft.remove(kind, id)
-    }
-  }
+/** The record whose parts do not go together; null where it is about two things. */
+export function recordOf(fault: Fault): Pick<Parts, 'kind' | 'id'> | null {
+  if (fault.code === 'misfit') return fault
+  return fault.code === 'other mode' ? { kind: 'fixture', id: fault.fixture } : null
 }

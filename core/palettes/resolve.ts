@@ -4,6 +4,7 @@
  */
 import { derived } from '../show/derived'
 import { ATTRIBUTES, type Attribute } from '../show/families'
+import { DEEPEST_LINK } from '../show/links'
 import { asPaletteId, type PaletteId } from '../show/ids'
 import type { EntityOf, PaletteValue } from '../show/entities'
 import type { Show } from '../show/show'
@@ -72,9 +73,6 @@ export interface Resolved {
   readonly through: readonly PaletteId[]
   readonly broken: PaletteId | null
 }
-
-/** Links nest at most this deep; loops are refused when they would be made. */
-const DEEPEST_LINK = 32
 
 const DIRECT: readonly PaletteId[] = []
 

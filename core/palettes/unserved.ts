@@ -4,7 +4,7 @@ import type { Attribute } from '../show/families'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { PlainValue } from '../show/values'
-import { madeOf } from './links'
+import { madeOf } from '../show/links'
 import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
 
 /** How many values no longer come from the palette they were linked to. */

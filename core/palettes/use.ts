@@ -3,7 +3,7 @@ import { derived } from '../show/derived'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { asCueId, asPaletteId, type CueId, type PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import { linksOf, madeOf } from './links'
+import { linksOf, madeOf } from '../show/links'
 import { attributesServed, contentsOf } from './resolve'
 
 /** The cues that hold a link to each palette, directly. */

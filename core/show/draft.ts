@@ -14,7 +14,7 @@ import {
   type Json,
   type MakeEntity,
 } from './changes'
-import { isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
+import { fieldsOf, isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
 import { emptyCollections, type Show } from './show'
 
 export class Draft {
@@ -52,13 +52,19 @@ export class Draft {
     return this.write(registerOf(kind, id, field), toJson(value))
   }
 
-  /** Takes an entity out, with all its fields. */
+  /** Takes an entity out, with all its fields, whether it stood in the show or was put here. */
   remove(kind: Kind, id: string): this {
-    const entity = this.#show.all[kind].get(id)
-    if (entity === undefined) return this
     this.write(registerOf(kind, id, EXISTENCE), undefined)
-    if (isWholeKind(kind)) return this
-    for (const field of Object.keys(entity)) this.write(registerOf(kind, id, field), undefined)
+    if (!isWholeKind(kind)) for (const field of fieldsOf(kind)) this.write(registerOf(kind, id, field), undefined)
+    return this
+  }
+
+  /** Leaves an entity as it was, whatever was written of it here. */
+  leave(kind: Kind, id: string): this {
+    for (const field of isWholeKind(kind) ? [EXISTENCE] : [EXISTENCE, ...fieldsOf(kind)]) {
+      const register = registerOf(kind, id, field)
+      this.write(register, readRegister(this.#show, register))
+    }
     return this
   }
 

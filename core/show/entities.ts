@@ -98,10 +98,18 @@ export const WHOLE_KINDS = [
 export type WholeKind = (typeof WHOLE_KINDS)[number]
 export type RecordKind = Exclude<Kind, WholeKind>
 
+const namesIn = (kind: Kind) => Object.keys(ENTITY_SCHEMAS[kind].shape)
+const FIELDS: ReadonlyMap<Kind, readonly string[]> = new Map(KINDS.map((kind) => [kind, namesIn(kind)]))
+
 const WHOLE: ReadonlySet<Kind> = new Set(WHOLE_KINDS)
 
 export function isWholeKind(kind: Kind): kind is WholeKind {
   return WHOLE.has(kind)
+}
+
+/** The fields a record of a kind has. */
+export function fieldsOf(kind: Kind): readonly string[] {
+  return FIELDS.get(kind) ?? []
 }
 
 export type FixtureType = EntityOf['fixtureType']

@@ -1,5 +1,6 @@
 /** Which fields point at which kind. `weak` ones may be emptied, the others bind. */
-import type { Kind } from './entities'
+import { EXISTENCE, partsOf, touchedBy, type ChangeSet } from './changes'
+import { KINDS, type Kind } from './entities'
 import type { Show } from './show'
 import type { Value } from './values'
 
@@ -22,15 +23,15 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
   ],
   fixtureMode: [{ field: 'type', to: 'fixtureType' }],
   fixture: [
-    { field: 'type', to: 'fixtureType' },
-    { field: 'mode', to: 'fixtureMode' },
+    { field: 'type', to: 'fixtureType', weak: true },
+    { field: 'mode', to: 'fixtureMode', weak: true },
   ],
   fixturePlace: [
     { field: 'venue', to: 'venue' },
     { field: 'fixture', to: 'fixture' },
     { field: 'hang', to: 'hang' },
   ],
-  setPiece: [{ field: 'layer', to: 'layer' }],
+  setPiece: [{ field: 'layer', to: 'layer', weak: true }],
   setPiecePlace: [
     { field: 'venue', to: 'venue' },
     { field: 'setPiece', to: 'setPiece' },
@@ -59,7 +60,7 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
   cueValue: [
     { field: 'cue', to: 'cue' },
     { field: 'fixture', to: 'fixture' },
-    { field: 'source', to: 'palette' },
+    { field: 'source', to: 'palette', weak: true },
   ],
   cueTime: [
     { field: 'cue', to: 'cue' },
@@ -73,7 +74,7 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
   handValue: [
     { field: 'person', to: 'person' },
     { field: 'fixture', to: 'fixture' },
-    { field: 'source', to: 'palette' },
+    { field: 'source', to: 'palette', weak: true },
   ],
   highlighted: [
     { field: 'person', to: 'person' },
@@ -101,57 +102,55 @@ function valueReference(value: Value): { to: Kind; id: string } | null {
   return null
 }
 
-/** Every reference in the show that points at nothing; empty for a sound show. */
-export function danglingReferences(show: Show): Dangling[] {
+type Valued = 'paletteValue' | 'cueValue' | 'handValue'
+const isValued = (kind: Kind): kind is Valued =>
+  kind === 'paletteValue' || kind === 'cueValue' || kind === 'handValue'
+
+/** What a kind points at: by its fields, and inside its values. */
+function targetsFrom(kind: Kind): ReadonlySet<Kind> {
+  const named = (REFERENCES[kind] ?? []).map(({ to }) => to)
+  return new Set<Kind>(isValued(kind) ? [...named, 'palette', 'target'] : named)
+}
+
+function danglingOf(show: Show, kind: Kind, id: string): Dangling[] {
+  const entity: object | undefined = show.all[kind].get(id)
+  if (!entity) return []
   const found: Dangling[] = []
-  for (const [kind, references] of kindsWithReferences()) {
-    for (const [id, entity] of show.all[kind]) {
-      for (const { field, to, weak } of references) {
-        const missing: unknown = Reflect.get(entity, field)
-        if (typeof missing !== 'string' || show.all[to].has(missing)) continue
-        found.push({ kind, id, field, weak: weak === true, to, missing })
-      }
-    }
+  for (const { field, to, weak } of REFERENCES[kind] ?? []) {
+    const missing: unknown = Reflect.get(entity, field)
+    if (typeof missing === 'string' && !show.all[to].has(missing))
+      found.push({ kind, id, field, weak: weak === true, to, missing })
   }
-  for (const kind of ['paletteValue', 'cueValue', 'handValue'] as const) {
-    for (const [id, entity] of show.all[kind]) {
-      const reference = valueReference(entity.value)
-      if (reference === null || show.all[reference.to].has(reference.id)) continue
-      found.push({ kind, id, field: 'value', weak: false, to: reference.to, missing: reference.id })
-    }
-  }
+  const reference = isValued(kind) ? referenceIn(show, kind, id) : null
+  if (reference && !show.all[reference.to].has(reference.id))
+    found.push({ kind, id, field: 'value', weak: false, to: reference.to, missing: reference.id })
   return found
 }
 
-function kindsWithReferences(): [Kind, readonly Reference[]][] {
-  const kinds: [Kind, readonly Reference[]][] = []
-  for (const kind of KINDS_IN_ORDER) {
-    const references = REFERENCES[kind]
-    if (references) kinds.push([kind, references])
-  }
-  return kinds
+function referenceIn(show: Show, kind: Valued, id: string) {
+  const stored = show.all[kind].get(id)
+  return stored ? valueReference(stored.value) : null
 }
 
-const KINDS_IN_ORDER = [
-  'show',
-  'person',
-  'hangPlace',
-  'fixtureMode',
-  'fixture',
-  'fixturePlace',
-  'setPiece',
-  'setPiecePlace',
-  'target',
-  'targetPlace',
-  'groupMember',
-  'paletteValue',
-  'paletteSpread',
-  'cueList',
-  'cue',
-  'cueValue',
-  'cueTime',
-  'cueRun',
-  'handValue',
-  'highlighted',
-  'workingSetMember',
-] as const satisfies readonly Kind[]
+/** Every reference in the show that points at nothing; empty for a sound show. */
+export function danglingReferences(show: Show): Dangling[] {
+  return KINDS.flatMap((kind) => [...show.all[kind].keys()].flatMap((id) => danglingOf(show, kind, id)))
+}
+
+/**
+ * The references that point at nothing in the show a change set leads to, when none did before: of
+ * what it touches, and of whatever may point at what it takes out.
+ */
+export function danglingAfter(after: Show, changes: ChangeSet): Dangling[] {
+  const touched = touchedBy(changes)
+  const gone = new Set<Kind>()
+  for (const { register, after: stays } of changes) {
+    const { kind, field } = partsOf(register)
+    if (field === EXISTENCE && stays === undefined) gone.add(kind)
+  }
+  return KINDS.flatMap((kind) => {
+    const mayLean = [...targetsFrom(kind)].some((to) => gone.has(to))
+    const ids = mayLean ? after.all[kind].keys() : (touched.get(kind) ?? [])
+    return [...ids].flatMap((id) => danglingOf(after, kind, id))
+  })
+}

@@ -6,7 +6,8 @@
 import type { Knex } from 'knex'
 import type { Refusal } from '#core/commands/command'
 import { isCommandName, COMMANDS, runCommand, type CommandName } from '#core/commands/registry'
-import { planAnyway, planToggle, type Kept } from '#core/journal/undo'
+import { toggleStep } from '#core/journal/toggle'
+import type { Kept } from '#core/journal/undo'
 import { groupToJoin, JournalIndex, nextRedo, nextUndo, type ChangeGroup } from '#core/journal/journalIndex'
 import type { JournalEntry } from '#core/journal/entry'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
@@ -19,12 +20,13 @@ import {
   type WindowId,
 } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { clashIn } from '#core/show/uniqueness'
+import { checkedChange } from '#core/show/soundness'
 import { CHANNEL } from '../database/announcements'
 import { appendEntry, entriesSince } from '../database/journalRepository'
 import { loadShow, lockShow, writeTouched } from '../database/showRepository'
 import { keepVersion } from '../database/versionRepository'
-import { clashInWords, keptInWords, toggleRefusalInWords } from './undoWording'
+import { unsoundRefusal } from './thingWording'
+import { anywayInWords, leftInWords, toggledInWords, toggleRefusalInWords } from './undoWording'
 
 /** Who asks, from which window, and the last revision that window has seen. */
 export interface Asker {
@@ -145,9 +147,9 @@ export class LiveShow {
         if ('refused' in planned) return refused(planned.status, planned.refused)
         if ('nothing' in planned) return { ok: true, entry: null, note: planned.nothing }
         const entry: JournalEntry = { ...planned.entry, seq: revision + 1, at: new Date().toISOString() }
-        const after = applyChanges(this.#show, entry.changes)
-        const clash = clashIn(after, entry.changes)
-        if (clash) return refused(422, { code: 'stands twice', message: clashInWords(clash) })
+        const checked = checkedChange(this.#show, entry.changes)
+        if (!checked.ok) return refused(422, unsoundRefusal(this.#show, checked))
+        const { after } = checked
         if (planned.isBig) await this.#keepBefore(transaction, entry, revision)
         await writeTouched(transaction, after, entry.changes, entry.seq)
         await appendEntry(transaction, this.#show.id, entry)
@@ -236,44 +238,47 @@ export class LiveShow {
     if (!target || target.person !== person)
       return { refused: { code: 'unknown step', message: 'This step is not one of yours.' }, status: 404 }
     if (target.live !== (direction === 'undo') || target.waived) return { nothing: null }
-    const base = { id, person, window, group, mergeKey: null }
-    if (how === 'waive')
-      return {
-        entry: { ...base, kind: 'waive', label: `leave ${target.label}`, undoable: false, changes: [] },
-        note: null,
-      }
-    const plan = planToggle(this.#show, this.#index, group, direction === 'undo' ? 'dead' : 'live')
-    if (plan.ok) return this.#toggleStep(base, direction, target, plan.changes, plan.kept)
-    if (how === 'anyway' && direction === 'undo') {
-      const changes = planAnyway(this.#show, this.#index, group)
-      const own = changeGroupId.parse(id)
-      return {
-        entry: {
-          ...base,
-          group: own,
-          kind: 'do',
-          label: `take back ${target.label} all the same`,
-          undoable: true,
-          changes,
-        },
-        note: null,
-      }
-    }
-    return {
-      refused: { code: plan.refusal.code, message: toggleRefusalInWords(this.#show, target, plan.refusal) },
-      status: 409,
+    const step = toggleStep(this.#show, this.#index, { group, direction, how })
+    const own = { id, person, window, mergeKey: null }
+    switch (step.kind) {
+      case 'toggle':
+        return this.#toggled({ ...own, group }, direction, target, step)
+      case 'waive':
+        return {
+          entry: { ...own, group, kind: 'waive', label: `leave ${target.label}`, undoable: false, changes: [] },
+          note: step.isLeft ? leftInWords(direction, target) : null,
+        }
+      case 'anyway':
+        return {
+          entry: {
+            ...own,
+            group: changeGroupId.parse(id),
+            kind: 'do',
+            label: `${direction === 'undo' ? 'take back' : 'do again'} ${target.label} all the same`,
+            undoable: true,
+            changes: step.changes,
+          },
+          note: anywayInWords(direction, target, step.along),
+        }
+      case 'refused':
+        return {
+          refused: {
+            code: step.anyway ? 'harms others' : 'cannot stand',
+            message: toggleRefusalInWords(this.#show, direction, target, step),
+          },
+          status: 409,
+        }
     }
   }
 
-  #toggleStep(
+  #toggled(
     base: Pick<JournalEntry, 'id' | 'person' | 'window' | 'group' | 'mergeKey'>,
     kind: 'undo' | 'redo',
     target: ChangeGroup,
-    changes: ChangeSet,
-    kept: readonly Kept[],
+    { changes, kept }: { readonly changes: ChangeSet; readonly kept: readonly Kept[] },
   ): Plan {
     const entry = { ...base, kind, label: target.label, undoable: false, changes }
-    return { entry, note: keptInWords(this.#show, kind, target, kept, changes.length) }
+    return { entry, note: toggledInWords(this.#show, kind, target, kept, changes.length) }
   }
 }
 

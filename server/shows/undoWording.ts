@@ -1,61 +1,64 @@
 /** What undo did, left, or may not do, in words. */
 import type { ChangeGroup } from '#core/journal/journalIndex'
+import type { ToggleStep } from '#core/journal/toggle'
 import type { Kept, ToggleRefusal } from '#core/journal/undo'
-import { partsOf } from '#core/show/changes'
-import type { PersonId } from '#core/show/ids'
-import type { Kind } from '#core/show/entities'
+import { partsOf, type ChangeSet } from '#core/show/changes'
 import type { Show } from '#core/show/show'
-import type { Clash } from '#core/show/uniqueness'
+import { faultInWords, personInWords, thingInWords, touchedInWords } from './thingWording'
 
-function nameOf(show: Show, person: PersonId | undefined): string {
-  return (person && show.all.person.get(person)?.name) ?? 'someone else'
+export type Direction = 'undo' | 'redo'
+
+const CANNOT: Readonly<Record<Direction, string>> = {
+  undo: 'cannot be taken back',
+  redo: 'cannot be done again',
 }
 
-/** Names a thing as a person would: its own name or number, else its kind. */
-function thingInWords(show: Show, kind: string, id: string): string {
-  if (kind === 'cueValue') {
-    const cue = show.all.cue.get(show.all.cueValue.get(id)?.cue ?? '')
-    return cue ? `cue ${cue.number}` : 'a cue'
-  }
-  if (kind === 'handValue') return `what ${nameOf(show, show.all.handValue.get(id)?.person)} has in hand`
-  if (kind === 'cue') return `cue ${show.all.cue.get(id)?.number ?? ''}`
-  if (kind === 'palette') return `the palette ${show.all.palette.get(id)?.name ?? ''}`
-  return `a ${kind}`
-}
-
-/** "There is another palette with the number 9." */
-export function clashInWords({ kind, field, value }: Clash): string {
-  return `There is another ${KIND_IN_WORDS[kind] ?? kind} with the ${field} ${value}.`
-}
-
-const KIND_IN_WORDS: Readonly<Partial<Record<Kind, string>>> = {
-  fixtureType: 'fixture type',
-  setPiece: 'set piece',
-  cueList: 'cue list',
-}
-
-export function toggleRefusalInWords(show: Show, group: ChangeGroup, refusal: ToggleRefusal): string {
-  if (refusal.code === 'unknown') return 'This step is no longer known.'
-  if (refusal.code === 'built on') {
-    const { kind, id } = partsOf(refusal.register)
-    return `“${group.label}” cannot be taken back: ${nameOf(show, refusal.by)} has since changed ${thingInWords(show, kind, id)}.`
-  }
-  if (refusal.code === 'clashes') return `“${group.label}” cannot be done again: ${clashInWords(refusal.clash)}`
-  return `“${group.label}” cannot be taken back: ${thingInWords(show, refusal.kind, refusal.id)} leans on it.`
-}
-
-/** Says what stayed because someone set it later; null when nothing did. */
-export function keptInWords(
+export function toggleRefusalInWords(
   show: Show,
-  kind: 'undo' | 'redo',
+  direction: Direction,
+  group: ChangeGroup,
+  { refusal, anyway }: Extract<ToggleStep, { kind: 'refused' }>,
+): string {
+  if (refusal.code === 'unknown') return 'This step is no longer known.'
+  const why = refusal.code === 'built on' ? builtOnInWords(show, refusal) : faultInWords(show, refusal.fault)
+  const along = anyway ? touchedInWords(anyway.along) : ''
+  const price = along ? ` All the same would also change ${along}.` : ''
+  return `“${group.label}” ${CANNOT[direction]}: ${why}.${price}`
+}
+
+function builtOnInWords(show: Show, { register, by }: Extract<ToggleRefusal, { code: 'built on' }>): string {
+  const { kind, id } = partsOf(register)
+  return `${personInWords(show, by)} has since changed ${thingInWords(show, kind, id)}`
+}
+
+const DONE: Readonly<Record<Direction, string>> = { undo: 'Undone', redo: 'Redone' }
+
+/** Says what was done, and what stayed because someone set it later or took it out. */
+export function toggledInWords(
+  show: Show,
+  direction: Direction,
   group: ChangeGroup,
   kept: readonly Kept[],
   written: number,
-): string | null {
-  const others = kept.filter(({ by }) => by !== group.person)
-  if (others.length === 0) return null
-  const who = [...new Set(others.map(({ by }) => nameOf(show, by)))].join(' and ')
-  const done = kind === 'undo' ? 'Undone' : 'Redone'
-  if (written === 0) return `${done}, but nothing changed: ${who} has set all of it since.`
-  return `${done}: ${group.label}. ${others.length === 1 ? 'One value stays' : `${others.length} values stay`} as ${who} set ${others.length === 1 ? 'it' : 'them'}.`
+): string {
+  const others = kept.filter(({ by, isGone }) => isGone || by !== group.person)
+  const who = [...new Set(others.map(({ by }) => personInWords(show, by)))].join(' and ')
+  if (written === 0 && others.some(({ isGone }) => isGone))
+    return `${DONE[direction]}, but nothing changed: ${who} took out what “${group.label}” was about.`
+  if (written === 0 && others.length > 0)
+    return `${DONE[direction]}, but nothing changed: ${who} has set all of it since.`
+  const stays = others.length === 1 ? 'One value stays' : `${others.length} values stay`
+  const staying = others.length > 0 ? ` ${stays} as ${who} left ${others.length === 1 ? 'it' : 'them'}.` : ''
+  return `${DONE[direction]}: ${group.label}.${staying}`
+}
+
+/** Says what was done all the same, and what went along with it. */
+export function anywayInWords(direction: Direction, { label }: ChangeGroup, along: ChangeSet): string {
+  const words = touchedInWords(along)
+  return `${DONE[direction]} all the same: ${label}.${words ? ` Changed along with it: ${words}.` : ''}`
+}
+
+/** Said of a step of which nothing can be done any more. */
+export function leftInWords(direction: Direction, { label }: ChangeGroup): string {
+  return `“${label}” is left as it is: beside what was done since, nothing of it can be ${direction === 'undo' ? 'taken back' : 'done again'}.`
 }

@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import { listsInOrder } from '#core/cues/tracking'
 import { groupsInOrder } from '#core/groups/groups'
-import { madeOf } from '#core/palettes/links'
+import { madeOf } from '#core/show/links'
 import { cuesUsing, partsOf, servedBy } from '#core/palettes/use'
 import type { PaletteId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'

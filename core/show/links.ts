@@ -1,8 +1,8 @@
 /** Links from palette to palette: whom a palette is made of, and loops that may not be made. */
-import { derived } from '../show/derived'
-import { asPaletteId, type PaletteId } from '../show/ids'
-import type { Show } from '../show/show'
-import type { Value } from '../show/values'
+import { derived } from './derived'
+import { asPaletteId, type PaletteId } from './ids'
+import type { Show } from './show'
+import type { Value } from './values'
 
 /** The palettes each palette links to, directly. */
 export const linksOf = derived(['paletteValue'], (show): ReadonlyMap<string, ReadonlySet<PaletteId>> => {
@@ -42,6 +42,38 @@ export function wayTo(show: Show, from: PaletteId, palette: PaletteId): PaletteI
     return null
   }
   return walk(from)
+}
+
+/** A chain of links may be this long: every palette in it counts. */
+export const DEEPEST_LINK = 32
+
+/** How many palettes the longest chain of links from each palette has, itself included; Infinity for one in a loop. */
+export const depthsOf = derived(['paletteValue'], (show): ReadonlyMap<string, number> => {
+  const depths = new Map<string, number>()
+  const under = new Set<string>()
+  const depth = (palette: string): number => {
+    const known = depths.get(palette)
+    if (known !== undefined) return known
+    if (under.has(palette)) return Infinity
+    under.add(palette)
+    const parts = [...(linksOf(show).get(palette) ?? [])].map(depth)
+    under.delete(palette)
+    const found = 1 + Math.max(0, ...parts)
+    depths.set(palette, found)
+    return found
+  }
+  for (const palette of linksOf(show).keys()) depth(palette)
+  return depths
+})
+
+/** A loop of links by way of one of these palettes, both ends included; null when there is none. */
+export function loopThrough(show: Show, palettes: Iterable<string>): PaletteId[] | null {
+  for (const palette of palettes)
+    for (const part of linksOf(show).get(palette) ?? []) {
+      const way = wayTo(show, part, asPaletteId(palette))
+      if (way) return [asPaletteId(palette), ...way]
+    }
+  return null
 }
 
 /** The loop that storing values in a palette would make, as names: "Look → Bow → Look"; null for none. */

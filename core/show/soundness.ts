@@ -1,0 +1,120 @@
+/**
+ * Whether a change leaves a show sound: everything fits its kind, points at what is there, stands
+ * once, and agrees with what it belongs to. Whatever is written is asked this first, be it a
+ * command's result or what undo brings back. The database guards the same.
+ */
+import { z } from 'zod'
+import { applyChanges, checkedEntity, EXISTENCE, partsOf, touchedBy, type ChangeSet, type MakeEntity } from './changes'
+import type { Kind } from './entities'
+import { DEEPEST_LINK, depthsOf, loopThrough } from './links'
+import type { PaletteId } from './ids'
+import { danglingAfter, type Dangling } from './references'
+import type { Show } from './show'
+import { clashIn, type Clash } from './uniqueness'
+
+export type Fault =
+  /** A record that does not fit its kind. */
+  | { readonly code: 'misfit'; readonly kind: Kind; readonly id: string; readonly issue: z.core.$ZodIssue | undefined }
+  | ({ readonly code: 'missing' } & Dangling)
+  | { readonly code: 'clash'; readonly clash: Clash }
+  /** Palettes made of each other, the first named again at the end. */
+  | { readonly code: 'loop'; readonly palettes: readonly PaletteId[] }
+  /** Links of palettes that nest deeper than they may. */
+  | { readonly code: 'too deep'; readonly palette: string }
+  | { readonly code: 'other mode'; readonly fixture: string }
+  /** A list that stands in, or runs, a cue of another list. */
+  | { readonly code: 'other list'; readonly kind: 'cueList' | 'cueRun'; readonly id: string }
+
+class Misfit extends Error {
+  constructor(
+    readonly kind: Kind,
+    readonly id: string,
+    readonly issue: z.core.$ZodIssue | undefined,
+  ) {
+    super(`${kind} ${id} does not fit its kind`)
+  }
+}
+
+const fitting: MakeEntity = (kind, id, written) => {
+  try {
+    return checkedEntity(kind, id, written)
+  } catch (error) {
+    throw error instanceof z.ZodError ? new Misfit(kind, id, error.issues[0]) : error
+  }
+}
+
+/** The show a change set leads to, or what is wrong with it; `after` is null where something does not fit its kind. */
+export type Checked =
+  | { readonly ok: true; readonly after: Show }
+  | { readonly ok: false; readonly after: Show | null; readonly faults: readonly Fault[] }
+
+/** Applies a change set that may be anything; a sound show it starts from is assumed. */
+export function checkedChange(show: Show, changes: ChangeSet): Checked {
+  try {
+    const after = applyChanges(show, changes, fitting)
+    const faults = faultsAfter(after, changes)
+    return faults.length > 0 ? { ok: false, after, faults } : { ok: true, after }
+  } catch (error) {
+    if (!(error instanceof Misfit)) throw error
+    const { kind, id, issue } = error
+    return { ok: false, after: null, faults: [{ code: 'misfit', kind, id, issue }] }
+  }
+}
+
+/** What is wrong with a show that fits its kinds, as far as a change can have brought it in. */
+export function faultsAfter(after: Show, changes: ChangeSet): Fault[] {
+  const touched = touchedBy(changes)
+  const clash = clashIn(after, changes)
+  return [
+    ...danglingAfter(after, changes).map((dangling) => ({ code: 'missing', ...dangling }) as const),
+    ...(clash ? [{ code: 'clash', clash } as const] : []),
+    ...deepLinks(after, touched.get('paletteValue') ?? []),
+    ...otherModes(after, changes),
+    ...otherLists(after, touched),
+  ]
+}
+
+function deepLinks(after: Show, values: Iterable<string>): Fault[] {
+  const linking = new Set<string>()
+  for (const id of values) {
+    const stored = after.all.paletteValue.get(id)
+    if (stored?.value.kind === 'link') linking.add(stored.palette)
+  }
+  if (linking.size === 0) return []
+  const loop = loopThrough(after, linking)
+  if (loop) return [{ code: 'loop', palettes: loop }]
+  const depths = depthsOf(after)
+  const deepest = [...depths].find(([, depth]) => depth > DEEPEST_LINK)?.[0]
+  return deepest === undefined ? [] : [{ code: 'too deep', palette: deepest }]
+}
+
+/** A fixture's mode is one of its type's; a mode that changed its type matters to all that have it. */
+function otherModes(after: Show, changes: ChangeSet): Fault[] {
+  const touched = touchedBy(changes)
+  const isModeMoved = changes.some(
+    ({ register }) => partsOf(register).kind === 'fixtureMode' && [EXISTENCE, 'type'].includes(partsOf(register).field),
+  )
+  const fixtures = isModeMoved ? after.all.fixture.keys() : (touched.get('fixture') ?? [])
+  return [...fixtures].flatMap((fixture) => {
+    const known = after.all.fixture.get(fixture)
+    const mode = known?.mode ? after.all.fixtureMode.get(known.mode) : undefined
+    return mode && mode.type !== known?.type ? [{ code: 'other mode', fixture } as const] : []
+  })
+}
+
+function otherLists(after: Show, touched: ReadonlyMap<Kind, ReadonlySet<string>>): Fault[] {
+  const isConcerned = (['cue', 'cueList', 'cueRun'] as const).some((kind) => touched.has(kind))
+  if (!isConcerned) return []
+  const isElsewhere = (cue: string | null, list: string) => {
+    const known = cue === null ? undefined : after.all.cue.get(cue)
+    return known !== undefined && known.list !== list
+  }
+  return [
+    ...[...after.all.cueList].flatMap(([id, { onStage }]) =>
+      isElsewhere(onStage, id) ? [{ code: 'other list', kind: 'cueList', id } as const] : [],
+    ),
+    ...[...after.all.cueRun].flatMap(([id, { list, cue, from }]) =>
+      isElsewhere(cue, list) || isElsewhere(from, list) ? [{ code: 'other list', kind: 'cueRun', id } as const] : [],
+    ),
+  ]
+}

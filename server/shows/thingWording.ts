@@ -1,0 +1,120 @@
+/** Things of a show and what is wrong between them, in words. */
+import { partsOf, type ChangeSet } from '#core/show/changes'
+import type { Kind } from '#core/show/entities'
+import { issueInWords } from '#core/show/faults'
+import type { Checked, Fault } from '#core/show/soundness'
+import type { Show } from '#core/show/show'
+import type { Clash } from '#core/show/uniqueness'
+
+/** What a person calls things of a kind, one and many. */
+const KIND_IN_WORDS: Readonly<Record<Kind, readonly [one: string, many: string]>> = {
+  show: ['show', 'shows'],
+  person: ['person', 'people'],
+  fixtureType: ['fixture type', 'fixture types'],
+  fixtureMode: ['mode', 'modes'],
+  venue: ['venue', 'venues'],
+  hang: ['hang', 'hangs'],
+  hangPlace: ['place of a hang', 'places of hangs'],
+  fixture: ['fixture', 'fixtures'],
+  fixturePlace: ['place of a fixture', 'places of fixtures'],
+  layer: ['layer', 'layers'],
+  setPiece: ['set piece', 'set pieces'],
+  setPiecePlace: ['place of a set piece', 'places of set pieces'],
+  target: ['target', 'targets'],
+  targetPlace: ['place of a target', 'places of targets'],
+  group: ['group', 'groups'],
+  groupMember: ['member of a group', 'members of groups'],
+  palette: ['palette', 'palettes'],
+  paletteValue: ['value of a palette', 'values of palettes'],
+  paletteSpread: ['spread', 'spreads'],
+  shelfMask: ['mask of a shelf', 'masks of shelves'],
+  cueList: ['cue list', 'cue lists'],
+  cue: ['cue', 'cues'],
+  cueValue: ['value of a cue', 'values of cues'],
+  cueTime: ['time of a cue', 'times of cues'],
+  cueRun: ['running cue', 'running cues'],
+  handValue: ['value in hand', 'values in hand'],
+  highlighted: ['highlighted fixture', 'highlighted fixtures'],
+  workingSet: ['working set', 'working sets'],
+  workingSetMember: ['member of a working set', 'members of working sets'],
+}
+
+export const personInWords = (show: Show, person: string | undefined): string =>
+  show.all.person.get(person ?? '')?.name ?? 'someone else'
+
+/** Names a thing as a person would: by what it belongs to, its number or its name, else its kind. */
+export function thingInWords(show: Show, kind: Kind, id: string): string {
+  const { all } = show
+  switch (kind) {
+    case 'cueValue':
+    case 'cueTime':
+      return ofInWords('cue', all.cue.get(all[kind].get(id)?.cue ?? '')?.number)
+    case 'handValue':
+      return `what ${personInWords(show, all.handValue.get(id)?.person)} has in hand`
+    case 'paletteValue':
+    case 'paletteSpread':
+      return ofInWords('the palette', all.palette.get(all[kind].get(id)?.palette ?? '')?.name)
+    case 'fixturePlace':
+      return ofInWords('fixture', all.fixture.get(all.fixturePlace.get(id)?.fixture ?? '')?.number)
+    case 'groupMember':
+      return ofInWords('the group', all.group.get(all.groupMember.get(id)?.group ?? '')?.name)
+    case 'fixture':
+    case 'cue':
+      return ofInWords(kind, all[kind].get(id)?.number)
+    case 'show':
+      return 'the show itself'
+    default: {
+      const name: unknown = Reflect.get(all[kind].get(id) ?? {}, 'name')
+      return typeof name === 'string' ? `the ${KIND_IN_WORDS[kind][0]} ${name}` : `a ${KIND_IN_WORDS[kind][0]}`
+    }
+  }
+}
+
+const ofInWords = (what: string, which: string | number | undefined) =>
+  which === undefined ? `a ${what.replace('the ', '')}` : `${what} ${which}`
+
+/** "There is another palette with the number 9." */
+export function clashInWords({ kind, field, value }: Clash): string {
+  return `there is another ${KIND_IN_WORDS[kind][0]} with the ${field} ${value}`
+}
+
+/** What is wrong, as the end of a sentence; `show` knows the things spoken of. */
+export function faultInWords(show: Show, fault: Fault): string {
+  switch (fault.code) {
+    case 'missing':
+      return show.all[fault.to].has(fault.missing)
+        ? `${thingInWords(show, fault.kind, fault.id)} leans on ${thingInWords(show, fault.to, fault.missing)}`
+        : `the ${KIND_IN_WORDS[fault.to][0]} it speaks of is no longer there`
+    case 'clash':
+      return clashInWords(fault.clash)
+    case 'loop':
+      return `palettes would be made of themselves: ${fault.palettes.map((id) => show.all.palette.get(id)?.name ?? '').join(' → ')}`
+    case 'too deep':
+      return `${thingInWords(show, 'palette', fault.palette)} would be linked through more palettes than can be followed`
+    case 'other mode':
+      return `${thingInWords(show, 'fixture', fault.fixture)} would have a mode of another type`
+    case 'other list':
+      return 'a list would stand in a cue of another list'
+    case 'misfit':
+      return `${thingInWords(show, fault.kind, fault.id)} would not fit together${fault.issue ? `: ${issueInWords(fault.issue)}` : ''}`
+  }
+}
+
+/** The refusal of a change that would leave the show unsound. */
+export function unsoundRefusal(show: Show, { after, faults }: Extract<Checked, { ok: false }>) {
+  const [fault] = faults
+  const words = fault ? faultInWords(fault.code === 'missing' ? show : (after ?? show), fault) : 'it does not fit'
+  return { code: 'unsound', message: `This cannot be done: ${words}.` }
+}
+
+/** "3 values of cues and 1 palette": what a change touches, by kind; empty for nothing. */
+export function touchedInWords(changes: ChangeSet): string {
+  const ids = new Map<Kind, Set<string>>()
+  for (const { register } of changes) {
+    const { kind, id } = partsOf(register)
+    if (kind === 'cueRun' || (kind === 'cueList' && register.endsWith('/onStage'))) continue
+    ids.set(kind, (ids.get(kind) ?? new Set()).add(id))
+  }
+  const parts = [...ids].map(([kind, { size }]) => `${size} ${KIND_IN_WORDS[kind][size === 1 ? 0 : 1]}`)
+  return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
+}
