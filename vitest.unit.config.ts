@@ -6,6 +6,7 @@ export default defineConfig({
   // Property tests run thousands of cases: a busy machine must not make them fail.
   test: {
     testTimeout: 120_000,
+    provide: { rounds: { times: 1, seed: 1 } },
     include: [
       'app/**/*.test.ts',
       'core/**/*.test.ts',

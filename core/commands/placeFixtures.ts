@@ -30,6 +30,8 @@ export const placeFixtures = command({
     const of = show.all.fixtureType.get(type)
     if (!place) return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
     if (!of) return gone('type', 'type')
+    if (mode !== null && show.all.fixtureMode.get(mode)?.type !== type)
+      return refuse('unknown mode', `${of.name} has no such mode.`, 'mode')
     const refusal = numbersTaken(
       show,
       Array.from({ length: count }, (_, i) => numberFrom + i),

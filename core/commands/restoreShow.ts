@@ -8,7 +8,6 @@ import { readCollections } from '../history/collections'
 import { Draft } from '../show/draft'
 import { KINDS, type Kind } from '../show/entities'
 import { danglingReferences } from '../show/references'
-import { registerOf } from '../show/changes'
 import type { Collections, Show } from '../show/show'
 import { command, done, refuse } from './command'
 
@@ -49,9 +48,6 @@ function sweep(draft: Draft): void {
   for (;;) {
     const dangling = danglingReferences(draft.result())
     if (dangling.length === 0) return
-    for (const { kind, id, field, weak } of dangling) {
-      if (weak) draft.write(registerOf(kind, id, field), null)
-      else draft.remove(kind, id)
-    }
+    for (const reference of dangling) draft.letGo(reference)
   }
 }

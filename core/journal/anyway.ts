@@ -10,9 +10,9 @@ import type { ChangeGroupId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { ChangeGroup, JournalIndex } from './journalIndex'
 import { withoutRuns } from './running'
-import { recordOf, toggled, type Liveness } from './undo'
+import { recordOf, toggled, writtenSince, type Liveness } from './undo'
 
-/** `along` are the writes to what the step itself did not touch. */
+/** `along` are the writes to what the step itself did not touch, or others have written since. */
 export interface AnywayPlan {
   readonly changes: ChangeSet
   readonly along: ChangeSet
@@ -46,7 +46,13 @@ export function planAnyway(show: Show, index: JournalIndex, group: ChangeGroupId
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const changes = withoutRuns(show, draft.changes())
     const checked = checkedChange(show, changes)
-    if (checked.ok) return { changes, along: changes.filter(({ register }) => !target.registers.has(register)) }
+    if (checked.ok)
+      return {
+        changes,
+        along: changes.filter(
+          ({ register }) => !target.registers.has(register) || writtenSince(index, register, target) !== undefined,
+        ),
+      }
     for (const { register, after } of changes) draft.write(register, after)
     for (const fault of checked.faults) {
       const repair = { draft, index, target, to, changes, after: checked.after }
@@ -92,24 +98,14 @@ function leaveAsItIs({ draft, changes }: Repair, fault: Fault): void {
 }
 
 /** What points at nothing lets go where it may; what was put in place for it stays as it is; else it goes along. */
-function giveUpMissing(
-  { draft, changes, after }: Repair,
-  { kind, id, field, weak, to, missing }: Extract<Fault, { code: 'missing' }>,
-): void {
-  if (kind === 'show') return playElsewhere(draft, after, id)
-  const whole = isWholeKind(kind)
-  const register = registerOf(kind, id, whole ? EXISTENCE : field)
+function giveUpMissing({ draft, changes, after }: Repair, missing: Extract<Fault, { code: 'missing' }>): void {
+  const { kind, id, field, to } = missing
+  if (kind === 'show' && field === 'venue') return playElsewhere(draft, after, id)
+  const register = registerOf(kind, id, isWholeKind(kind) ? EXISTENCE : field)
   const before = readRegister(draft.before, register)
   const isPointedHere = before !== undefined && changes.some((change) => change.register === register)
-  if (isPointedHere && !draft.before.all[to].has(missing)) draft.write(register, before)
-  else if (weak) draft.write(register, whole ? without(changes, register, before, field) : null)
-  else draft.remove(kind, id)
-}
-
-function without(changes: ChangeSet, register: string, before: Json | undefined, field: string): Json {
-  const written = changes.find((change) => change.register === register)
-  const value = written ? written.after : before
-  return typeof value === 'object' && value !== null && !Array.isArray(value) ? { ...value, [field]: null } : null
+  if (isPointedHere && !draft.before.all[to].has(missing.missing)) draft.write(register, before)
+  else draft.letGo(missing)
 }
 
 /** A show whose venue goes plays in another; the only one stays. */
@@ -150,11 +146,13 @@ function freeValue(show: Show, kind: Kind, id: string, field: string): Json {
 /** Palettes made of each other: a link that the step did not make goes, or, where it made all, what it made. */
 function openLoop({ draft, after, changes }: Repair, palettes: readonly string[]): void {
   const written = new Set(changes.map(({ register }) => register))
-  const edges = palettes.slice(1).map((part, i) =>
-    [...(after?.all.paletteValue ?? [])].flatMap(([id, { palette, value }]) =>
-      palette === palettes[i] && value.kind === 'link' && value.palette === part ? [id] : [],
-    ),
-  )
+  const edges = palettes
+    .slice(1)
+    .map((part, i) =>
+      [...(after?.all.paletteValue ?? [])].flatMap(([id, { palette, value }]) =>
+        palette === palettes[i] && value.kind === 'link' && value.palette === part ? [id] : [],
+      ),
+    )
   const isWritten = (id: string) => written.has(registerOf('paletteValue', id, EXISTENCE))
   const theirs = edges.findLast((ids) => !ids.some(isWritten))
   if (theirs) for (const id of theirs) draft.remove('paletteValue', id)

@@ -130,7 +130,10 @@ describe('what undo or redo would leave unsound', () => {
     at.do('anna', 'changeFixtures', { changes: [{ fixture: fixture(41).id, hang: find().hang('Bar') }] })
     at.do('ben', 'deleteHang', { hang: find().hang('Boom'), fixtures: null })
     const { asked, done } = insist('anna')
-    expect(asked).toMatchObject({ kind: 'refused', refusal: { code: 'unsound', fault: { code: 'missing', to: 'hang' } } })
+    expect(asked).toMatchObject({
+      kind: 'refused',
+      refusal: { code: 'unsound', fault: { code: 'missing', to: 'hang' } },
+    })
     expect(done).toEqual({ kind: 'waive', isLeft: true })
     const place = [...at.show.all.fixturePlace.values()].find((p) => p.fixture === fixture(41).id)
     expect(place?.hang).toBe(find().hang('Bar'))

@@ -62,7 +62,8 @@ export function toggled(
     const after = latest ? latest.after : writes[0]?.before
     if (!equal(before, after)) changes.push({ register, before, after })
     const overlaid = writes.findLast((write) => isLive(write) || write.group === target.id)
-    if (overlaid && overlaid.group !== target.id) kept.push({
+    if (overlaid && overlaid.group !== target.id)
+      kept.push({
         register,
         by: overlaid.person,
         isGone: readRegister(show, existenceOf(register)) === undefined,

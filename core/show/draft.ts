@@ -15,6 +15,7 @@ import {
   type MakeEntity,
 } from './changes'
 import { fieldsOf, isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
+import type { Dangling } from './references'
 import { emptyCollections, type Show } from './show'
 
 export class Draft {
@@ -57,6 +58,16 @@ export class Draft {
     this.write(registerOf(kind, id, EXISTENCE), undefined)
     if (!isWholeKind(kind)) for (const field of fieldsOf(kind)) this.write(registerOf(kind, id, field), undefined)
     return this
+  }
+
+  /** Takes out what points at nothing: the field where it may be empty, else the whole entity. */
+  letGo({ kind, id, field, weak }: Dangling): this {
+    if (!weak) return this.remove(kind, id)
+    const register = registerOf(kind, id, EXISTENCE)
+    const entity = this.#after.has(register) ? this.#after.get(register) : readRegister(this.#show, register)
+    if (entity === undefined) return this
+    if (!isWholeKind(kind)) return this.write(registerOf(kind, id, field), null)
+    return this.write(register, toJson({ ...Object(entity), [field]: null }))
   }
 
   /** Leaves an entity as it was, whatever was written of it here. */

@@ -103,8 +103,7 @@ function valueReference(value: Value): { to: Kind; id: string } | null {
 }
 
 type Valued = 'paletteValue' | 'cueValue' | 'handValue'
-const isValued = (kind: Kind): kind is Valued =>
-  kind === 'paletteValue' || kind === 'cueValue' || kind === 'handValue'
+const isValued = (kind: Kind): kind is Valued => kind === 'paletteValue' || kind === 'cueValue' || kind === 'handValue'
 
 /** What a kind points at: by its fields, and inside its values. */
 function targetsFrom(kind: Kind): ReadonlySet<Kind> {

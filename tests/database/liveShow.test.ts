@@ -193,6 +193,28 @@ describe('undo', () => {
   })
 })
 
+describe('undo of what hangs from a hang that is gone', () => {
+  it('is refused in words with ways on, never a fault of the database', async () => {
+    const { fixtures, hang } = choose(live.show)
+    const [moved] = fixtures('51')
+    const others = fixtures('52-54')
+    const [from, to] = [hang('Floor row'), hang('Bar 1')]
+    const onto = (fixture: string | undefined) => ({ fixture, hang: to })
+    await run('anna', 'changeFixtures', { changes: [onto(moved)] })
+    await run('ben', 'changeFixtures', { changes: others.map(onto) })
+    await run('ben', 'deleteHang', { hang: from, fixtures: null })
+    expect(await undo('anna')).toMatchObject({
+      ok: false,
+      status: 409,
+      refusal: { code: 'harms others', message: expect.stringContaining('the hang it speaks of is no longer there') },
+    })
+    expect(await undo('anna', 'anyway')).toMatchObject({ ok: true, note: expect.stringContaining('is left as it is') })
+    expect((await loadShow(house.knex, id))?.revision).toBe(live.revision)
+    await undo('ben')
+    await undo('ben')
+  })
+})
+
 describe('two servers on one database', () => {
   it('see each other’s changes, and neither overwrites the other', async () => {
     const other = await House.open(database.address, OUTPUT_THREAD)

@@ -17,18 +17,25 @@ export class JournaledShow {
   readonly first: Show
   readonly entries: JournalEntry[] = []
   readonly index = new JournalIndex()
+  /** Commands that would have left the show unsound, each with what was wrong. */
+  readonly unsound: string[] = []
 
   constructor(show: Show) {
     this.first = this.show = show
     for (const person of PEOPLE) this.attempt(person, 'joinShow', { name: person })
   }
 
-  /** Runs a command; null when it is refused or changes nothing. A result that is not sound throws. */
+  /** Runs a command; null when it is refused, changes nothing, or would leave the show unsound. */
   attempt(person: Person, name: CommandName, input: unknown): ChangeGroupId | null {
     const id = `e${this.entries.length + 1}`
     const asking = { person: personId.parse(person), now: this.now }
     const outcome = runCommand(this.show, name, input, commandId.parse(id), asking)
     if (!outcome.ok || outcome.changes.length === 0) return null
+    const checked = checkedChange(this.show, outcome.changes)
+    if (!checked.ok) {
+      this.unsound.push(`${name}: ${JSON.stringify(checked.faults[0])}`)
+      return null
+    }
     this.#enter(person, 'do', id, outcome.label, COMMANDS[name].undoable, outcome.changes)
     return changeGroupId.parse(id)
   }

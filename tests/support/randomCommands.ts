@@ -1,0 +1,199 @@
+/**
+ * Commands of every kind with arguments made at random: by the command's own input schema, with ids
+ * of things that are in the show. Most are done, some refused.
+ */
+import { z } from 'zod'
+import { COMMANDS, type CommandName } from '#core/commands/registry'
+import { plainCollections } from '#core/history/collections'
+import { duplicatePalettes } from '#core/palettes/duplicates'
+import type { CueValue, Kind } from '#core/show/entities'
+import { modesOf } from '#core/show/modes'
+import * as ids from '#core/show/ids'
+import type { Show } from '#core/show/show'
+
+/** Which things a field of ids speaks of: all ids are one schema, so their fields tell them apart. */
+const KIND_OF: Readonly<Record<string, Kind>> = {
+  fixture: 'fixture',
+  fixtures: 'fixture',
+  fixtureType: 'fixtureType',
+  type: 'fixtureType',
+  mode: 'fixtureMode',
+  venue: 'venue',
+  layer: 'layer',
+  hang: 'hang',
+  setPiece: 'setPiece',
+  target: 'target',
+  targets: 'target',
+  group: 'group',
+  groups: 'group',
+  workingSet: 'workingSet',
+  palette: 'palette',
+  palettes: 'palette',
+  keep: 'palette',
+  others: 'palette',
+  list: 'cueList',
+  cue: 'cue',
+  cues: 'cue',
+  after: 'cue',
+  before: 'cue',
+  parts: 'fixture',
+  own: 'fixture',
+  kind: 'fixtureType',
+}
+/** Fields that speak of other things in some commands. */
+const KIND_IN: Readonly<Partial<Record<CommandName, Readonly<Record<string, Kind>>>>> = {
+  copyInCues: { from: 'cue', to: 'cue' },
+  copyValues: { from: 'fixture', to: 'fixture' },
+  replaceFixture: { from: 'fixture', to: 'fixture' },
+  replacePaletteInCues: { from: 'palette', to: 'palette' },
+  deletePalettes: { to: 'palette' },
+  deleteHang: { to: 'hang' },
+  deleteType: { to: 'fixtureType' },
+  changeType: { id: 'fixtureMode' },
+}
+const NAMED_KIND: Readonly<Record<string, 'hang' | 'fixtureType' | 'setPiece'>> = {
+  hang: 'hang',
+  type: 'fixtureType',
+  setPiece: 'setPiece',
+}
+
+export const COMMAND_NAMES: readonly CommandName[] = Object.keys(COMMANDS).filter((name): name is CommandName =>
+  Object.hasOwn(COMMANDS, name),
+)
+
+/** A random number from 0 to 1, the same ones for the same seed (mulberry32). */
+export function randomFrom(seed: number): () => number {
+  let state = seed >>> 0
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let t = state
+    t = Math.imul(t ^ (t >>> 15), t | 1)
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+/** Makes arguments for commands on a show; `past` are states a show can be restored to. */
+export class RandomArguments {
+  #command: CommandName = 'goHome'
+
+  constructor(
+    private readonly show: Show,
+    private readonly past: readonly Show[],
+    private readonly random: () => number,
+  ) {}
+
+  pick<T>(from: readonly T[]): T | undefined {
+    return from[Math.floor(this.random() * from.length)]
+  }
+
+  /** Arguments for a command. */
+  forCommand(name: CommandName): unknown {
+    this.#command = name
+    switch (name) {
+      case 'keepingOut':
+        return this.#keepingOut()
+      case 'restoreShow':
+        return this.#restoreShow()
+      case 'addType':
+      case 'changeType':
+        return this.#type(name)
+      case 'followAgain':
+        return { values: this.#cueValues(({ mark }) => mark === 'held') }
+      case 'mergePalettes': {
+        const [keep, ...others] = this.pick(duplicatePalettes(this.show)) ?? ['none', 'none']
+        return { keep, others }
+      }
+      case 'replacePaletteInCues': {
+        const linked = [...this.show.all.cueValue.values()].flatMap(({ value }) =>
+          value.kind === 'link' ? [value.palette] : [],
+        )
+        return { from: this.pick(linked) ?? 'none', to: this.#id('palette'), cues: null, fixtures: null }
+      }
+      case 'followOn': {
+        const list = this.pick([...this.show.all.cueList])
+        return { list: list?.[0] ?? 'none', after: list?.[1].onStage ?? 'none' }
+      }
+      default:
+        return this.of(COMMANDS[name].input, '')
+    }
+  }
+
+  /** A type that is there, anew or changed: one made of random parts is hardly ever sound. */
+  #type(name: 'addType' | 'changeType'): unknown {
+    const [id, type] = this.pick([...this.show.all.fixtureType]) ?? ['none', null]
+    const modes = modesOf(this.show, id).map((of) => ({
+      name: `${of.mode.name} ${this.pick(['', 'A', 'B'])}`.trim(),
+      channels: of.mode.channels,
+      ...(name === 'changeType' ? { id: this.random() < 0.7 ? of.id : null } : {}),
+    }))
+    const named = { ...type, name: this.pick(['Heron', 'Knot', 'Ruff', 'Stint']), modes }
+    return name === 'changeType' ? { ...named, type: id } : named
+  }
+
+  #cueValues(wanted: (stored: CueValue) => boolean) {
+    const found = [...this.show.all.cueValue.values()].filter(wanted)
+    return found.slice(0, 3).map(({ cue, fixture, attribute }) => ({ cue, fixture, attribute }))
+  }
+
+  #keepingOut(): unknown {
+    const name = this.pick(['moveTarget', 'moveHang', 'moveSetPiece', 'updatePalettes', 'switchVenue'] as const)
+    const some = (kind: 'fixture' | 'cue') => [...this.show.all[kind].keys()].filter(() => this.random() < 0.3)
+    const keepOut = { fixtures: some('fixture'), cues: some('cue'), families: this.random() < 0.3 ? ['position'] : [] }
+    return { name, input: this.forCommand(name ?? 'moveTarget'), keepOut }
+  }
+
+  #restoreShow(): unknown {
+    const show = this.pick(this.past) ?? this.show
+    return { name: 'An earlier state', contents: plainCollections(show) }
+  }
+
+  /** A value that a schema takes, as far as it can be told from the schema and the name of its field. */
+  of(schema: unknown, field: string): unknown {
+    if (schema === ids.fixtureId) return this.#id(field)
+    if (schema instanceof z.ZodObject) return this.#object(schema)
+    if (schema instanceof z.ZodArray) return this.#array(schema, field)
+    if (schema instanceof z.ZodNullable) return this.random() < 0.3 ? null : this.of(schema.unwrap(), field)
+    if (schema instanceof z.ZodOptional) return this.random() < 0.5 ? undefined : this.of(schema.unwrap(), field)
+    if (schema instanceof z.ZodDefault) return this.of(schema.unwrap(), field)
+    if (schema instanceof z.ZodUnion) return this.of(this.pick(schema.options), field)
+    if (schema instanceof z.ZodEnum) return this.pick(schema.options)
+    if (schema instanceof z.ZodLiteral) return [...schema.values][0]
+    if (schema instanceof z.ZodBoolean) return this.random() < 0.5
+    if (schema instanceof z.ZodNumber) return this.#number(schema)
+    if (schema instanceof z.ZodString) return this.#text(schema, field)
+    throw new RangeError(`${this.#command} ${field}: no arguments are known for ${String(schema?.constructor.name)}`)
+  }
+
+  #id(field: string): string {
+    const kind = KIND_IN[this.#command]?.[field] ?? KIND_OF[field]
+    if (!kind) throw new RangeError(`${this.#command}: what ids stand in ${field} is not known`)
+    return this.pick([...this.show.all[kind].keys()]) ?? `${kind}-none`
+  }
+
+  #object(schema: z.ZodObject): unknown {
+    const entries = Object.entries(schema.shape).map(([field, of]) => [field, this.of(of, field)] as const)
+    return Object.fromEntries(entries.filter(([, value]) => value !== undefined))
+  }
+
+  #array(schema: z.ZodArray, field: string): unknown[] {
+    const length = this.pick([1, 1, 2, 3, 4]) ?? 1
+    const items = Array.from({ length }, () => this.of(schema.element, field))
+    return [...new Map(items.map((item) => [JSON.stringify(item), item])).values()]
+  }
+
+  #number(schema: z.ZodNumber): number {
+    const low = Math.max(schema.minValue ?? -12, -12)
+    const high = Math.min(schema.maxValue ?? 12, 12)
+    const number = low + this.random() * (high - low)
+    if (schema.isInt || high - low > 2) return Math.min(Math.floor(high), Math.max(Math.ceil(low), Math.round(number)))
+    return Math.round(number * 1000) / 1000
+  }
+
+  #text(schema: z.ZodString, field: string): string {
+    const named = NAMED_KIND[field]
+    const names = named ? [...this.show.all[named].values()].map(({ name }) => name) : []
+    const text = this.pick([...names, 'North', 'South', 'East', 'West', 'Lantern', 'Oar']) ?? 'North'
+    return text.slice(0, schema.maxLength ?? 20)
+  }
+}

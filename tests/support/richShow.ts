@@ -1,0 +1,112 @@
+/**
+ * The small show with everything in it: two venues with different fixtures, palettes of all three
+ * reaches, links, a spread, groups, two lists with blocked, held and loose values, and hands.
+ */
+import type { Show } from '#core/show/show'
+import { asVenueId, type VenueId } from '#core/show/ids'
+import { vec3 } from '#core/geometry/vector'
+import { harbourHall } from '#demo/stage'
+import { Desk, PLAIN_TIMES } from './smallShow'
+
+/** The id of a venue by its name. */
+export function venueNamed(show: Show, name: string): VenueId {
+  const found = [...show.all.venue].find(([, venue]) => venue.name === name)
+  if (!found) throw new RangeError(`no venue is called ${name}`)
+  return asVenueId(found[0])
+}
+
+export function richDesk(): Desk {
+  const desk = new Desk()
+  addQuarry(desk)
+  desk.do('setTake', { family: 'colour', take: true })
+  desk.do('setTake', { family: 'intensity', take: true })
+  addPalettes(desk)
+  addCues(desk)
+  desk.recall('11,41', 1)
+  desk.aim('12', 'Shore')
+  return desk
+}
+
+/** A second venue, where 61 hangs besides, which is at home in none. */
+function addQuarry(desk: Desk): void {
+  const home = desk.show.all.show.get(desk.show.id)?.venue
+  desk.do('addVenue', { ...harbourHall, name: 'Quarry' })
+  desk.do('switchVenue', { venue: venueNamed(desk.show, 'Quarry') })
+  const type = desk.show.all.fixture.get(desk.fixture(11))?.type
+  if (!home || !type) throw new Error('the small show is not what it was')
+  const turn = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }
+  desk.do('placeFixtures', {
+    hang: desk.choose.hang('Bar'),
+    type,
+    mode: null,
+    count: 1,
+    gap: null,
+    middle: 0,
+    numberFrom: 61,
+    ...turn,
+  })
+  desk.do('moveHang', { hang: desk.choose.hang('Bar'), origin: vec3(0, 0.5, 6.2) })
+  desk.do('moveSetPiece', { setPiece: desk.choose.setPiece('Dory'), position: vec3(-1, 4, 0), yaw: 60 })
+  desk.aim('61', 'Bow')
+  desk.level('61', 'zoom', 14)
+  desk.do('switchVenue', { venue: home })
+}
+
+function record(
+  desk: Desk,
+  number: number,
+  name: string,
+  shelf: 'position' | 'focus' | 'beam' | 'colour' | 'combined',
+  reach: 'own' | 'kind' | 'any' | 'usual',
+) {
+  desk.do('recordPalette', { number, name, shelf, colour: 'brass', reach })
+}
+
+function addPalettes(desk: Desk): void {
+  record(desk, 61, 'Only at the Quarry', 'focus', 'own')
+  desk.aim('11,12,41', 'Bow')
+  record(desk, 1, 'Bow', 'position', 'any')
+  desk.aim('11,12', 'Mark', vec3(0.4, 0, 0))
+  record(desk, 2, 'Mark', 'position', 'own')
+  desk.level('11,12', 'zoom', 12)
+  record(desk, 3, 'Narrow', 'beam', 'kind')
+  desk.level('41', 'red', 0.4)
+  record(desk, 4, 'Dim red', 'colour', 'usual')
+  desk.recall('11,12', 1)
+  desk.recall('11,12', 3)
+  record(desk, 5, 'Look', 'combined', 'own')
+  desk.do('recordGroup', { number: 1, name: 'Bar', fixtures: desk.fixtures('11-14') })
+  desk.do('makePalettesFromTargets', {
+    targets: [desk.choose.target('Mark')],
+    groups: [],
+    shelf: 'position',
+    pool: null,
+    numberFrom: 7,
+  })
+  desk.do('spreadPalette', {
+    palette: desk.choose.palette(2),
+    group: [...desk.show.all.groupMember.values()][0]?.group ?? raise(),
+    target: desk.choose.target('Shore'),
+    lay: 'parallel',
+  })
+}
+
+function addCues(desk: Desk): void {
+  desk.do('addCueList', { number: 2, name: 'Levels', intensityRule: 'highest' })
+  desk.recall('11,12', 5)
+  desk.level('11,12', 'intensity', 0.6)
+  desk.cue(1)
+  desk.recall('11,41', 1)
+  desk.cue(2)
+  desk.aim('13', 'Mark', vec3(0.1, 0, 0))
+  desk.level('13', 'intensity', 0.3)
+  desk.cue(3)
+  desk.do('blockInCues', { cues: [desk.choose.cue(1, 3)], fixtures: desk.fixtures('12'), families: ['position'] })
+  desk.level('11,13', 'intensity', 1)
+  desk.do('recordCue', { list: desk.choose.list(2), number: 1, name: 'Up', ...PLAIN_TIMES })
+  desk.do('goToCue', { list: desk.choose.list(2), cue: null })
+}
+
+function raise(): never {
+  throw new Error('the group has no members')
+}
