@@ -9,6 +9,7 @@ import { HOME } from '#core/kinematics/head'
 import { solveAim } from '#core/kinematics/inverse'
 import { rigOf } from '#core/show/rig'
 import { targetsOf } from '#core/show/targets'
+import { givenBy } from '#core/show/values'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { stagePicture } from '#core/cues/onStage'
 import { effectsOf } from '#core/refocus/effects'
@@ -251,7 +252,8 @@ function slowEffects(before: Show, after: Show, list: ListInOrder): number {
       if (stored.attribute !== 'position') return false
       const [was, is] = [before, after].map((show) => {
         const rigged = rigOf(show).get(stored.fixture)
-        const plain = rigged && resolveValue(show, rigged, 'position', stored.value).value
+        const value = givenBy(stored)
+        const plain = rigged && value ? resolveValue(show, rigged, 'position', value).value : null
         return rigged && plain ? solvePosition(rigged.mount, targetsOf(show), plain, HOME).point : null
       })
       return was && is && distance(was, is) > 1e-4
@@ -287,6 +289,7 @@ function benchOutput(): void {
     startedAt: 0,
     seconds: 60,
     settled: false,
+    order: 1,
   })
   draft.set('cueList', 'long', 'onStage', second)
   const show = draft.result()

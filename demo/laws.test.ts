@@ -125,7 +125,7 @@ describe('for any change of the stage', () => {
         const cues = listsInOrder(show).flatMap((list) =>
           list.cues.filter(({ id }) =>
             [...stateAt(show, list, id).values()].some(
-              (v) => v.attribute === 'position' && follows(v.fixture, v.value),
+              (v) => v.attribute === 'position' && v.value.kind !== 'rest' && follows(v.fixture, v.value),
             ),
           ),
         )

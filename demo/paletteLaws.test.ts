@@ -11,7 +11,7 @@ import { commandId, personId } from '#core/show/ids'
 import { danglingReferences } from '#core/show/references'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import type { Value } from '#core/show/values'
+import type { CueContent } from '#core/show/values'
 import { PLAIN_TIMES } from '../tests/support/smallShow'
 import { buildSaltLantern } from './saltLantern'
 
@@ -102,9 +102,9 @@ function carriedOut(before: Show, wish: Wish): Show {
 /** What every cue and the hand come to, value by value; null for a link that gives nothing. */
 function lightOf(show: Show): Map<string, string | null> {
   const light = new Map<string, string | null>()
-  const say = (where: string, fixture: string, attribute: Parameters<typeof resolveValue>[2], value: Value) => {
+  const say = (where: string, fixture: string, attribute: Parameters<typeof resolveValue>[2], value: CueContent) => {
     const rigged = [...rigOf(show).values()].find(({ id }) => id === fixture)
-    const plain = rigged && resolveValue(show, rigged, attribute, value).value
+    const plain = rigged && value.kind !== 'rest' ? resolveValue(show, rigged, attribute, value).value : null
     light.set(`${where} ${fixture} ${attribute}`, plain ? JSON.stringify(plain) : null)
   }
   for (const list of listsInOrder(show))

@@ -1,9 +1,12 @@
 /** One cue as it looks on both sides of a change: who is lit or moves, before and after. */
+import { atRest } from '#core/cues/atRest'
 import { pictureOf, type StageFixture } from '#core/cues/onStage'
 import { placeOfCue, stateAt } from '#core/cues/tracking'
+import { poseInCue } from '#core/cues/ways'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
+import { givenBy } from '#core/show/values'
 
 export interface Compared {
   /** What is compared, in words. */
@@ -24,7 +27,12 @@ export function cuePicture(show: Show, cue: CueId): ReadonlyMap<FixtureId, Stage
   return new Map(
     [...rigOf(show).values()].map((rigged) => [
       rigged.id,
-      pictureOf(show, rigged, (id, attribute) => state.get(`${id} ${attribute}`)?.value ?? null),
+      pictureOf(
+        show,
+        rigged,
+        (id, attribute) => givenBy(state.get(`${id} ${attribute}`)) ?? atRest(show, rigged, attribute),
+        poseInCue(show, rigged.id, cue),
+      ),
     ]),
   )
 }

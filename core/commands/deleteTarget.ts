@@ -5,7 +5,7 @@ import { Draft } from '../show/draft'
 import { targetId } from '../show/ids'
 import { leaningInWords, leaningOnTarget } from '../show/leaning'
 import { pointOn, targetsOf } from '../show/targets'
-import type { Value } from '../show/values'
+import type { CueContent, Value } from '../show/values'
 import { command, done, refuse } from './command'
 import { gone } from './refusals'
 
@@ -26,7 +26,7 @@ export const deleteTarget = command({
         'leaned on',
         `${leaning} aim at ${known.name}. Keep their places as free aims, or aim them elsewhere.`,
       )
-    const freed = (value: Value): Value | null => {
+    const freed = (value: CueContent): Value | null => {
       if (value.kind !== 'aim' || value.target !== target || !placed) return null
       return { ...value, target: null, at: null, offset: add(pointOn(placed, value.at), value.offset) }
     }

@@ -12,7 +12,7 @@ import { cueId, fixtureId, paletteId, type FixtureId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { targetsOf } from '../show/targets'
-import type { Value } from '../show/values'
+import type { AimValue, CueContent } from '../show/values'
 import { command, done, refuse } from './command'
 import { gone } from './refusals'
 
@@ -60,11 +60,12 @@ export const replacePaletteInCues = command({
 })
 
 /** An aim keeps its place and is solved anew for another head; everything else is taken as it is. */
-function forFixture(show: Show, value: Value, to: RiggedFixture): Value {
-  if (value.kind !== 'aim') return value
-  const free = { ...value, choice: null }
+function forFixture<V extends CueContent>(show: Show, value: V, to: RiggedFixture): V | AimValue {
+  const aim: CueContent = value
+  if (aim.kind !== 'aim') return value
+  const free: AimValue = { ...aim, choice: null }
   const solved = solvePosition(to.mount, targetsOf(show), free, HOME)
-  return solved.point === null ? free : { ...value, choice: { side: solved.side, pan: solved.pose.pan } }
+  return solved.point === null ? free : { ...free, choice: { side: solved.side, pan: solved.pose.pan } }
 }
 
 /** Puts a fixture in another's place everywhere: palettes, groups, cues, hands. The other is left with nothing. */
@@ -89,7 +90,7 @@ export const replaceFixture = command({
 function moveValues(show: Show, draft: Draft, from: FixtureId, to: RiggedFixture): number {
   let angles = 0
   const has = (attribute: Parameters<typeof cueValueId>[2]) => to.type.has.some((known) => known === attribute)
-  const solved = (value: Value) => {
+  const solved = <V extends CueContent>(value: V): V | AimValue => {
     if (value.kind === 'angles') angles += 1
     return forFixture(show, value, to)
   }

@@ -1,6 +1,6 @@
 /** Running a list: on to the next cue, back to the one before, pause, what follows by itself, its master. */
 import { z } from 'zod'
-import { followerOf, resume, startCue } from '../cues/going'
+import { followerOf, resume, startCue, startedTogether } from '../cues/going'
 import { lengthOf } from '../cues/times'
 import { placeOfCue } from '../cues/tracking'
 import { Draft } from '../show/draft'
@@ -31,18 +31,20 @@ export const goOn = command({
   },
 })
 
-/** Starts the cue before the one on stage, in the time that one came in. */
+/** Starts the cue before the one on stage, and before those it came with, in the time that took. */
 export const goBack = command({
   input: ofList,
   undoable: false,
   run(show, { list: id }, { now, newId }) {
     const list = cueListOf(show, id)
     if (!list) return noList()
-    const { onStage, name } = list.list
-    const before = onStage === null ? undefined : list.cues[(placeOfCue(show, onStage)?.at ?? 0) - 1]
-    if (!before || onStage === null) return refuse('at the start', `${name} is at its first cue.`, 'list')
+    const together = startedTogether(show, list)
+    const [first] = together
+    const before = first && list.cues[(placeOfCue(show, first.id)?.at ?? 0) - 1]
+    if (!before) return refuse('at the start', `${list.list.name} is at its first cue.`, 'list')
     const draft = new Draft(show)
-    startCue(show, draft, list, before.id, { now, seconds: lengthOf(show, onStage), newId })
+    const seconds = Math.max(...together.map((cue) => lengthOf(show, cue.id)))
+    startCue(show, draft, list, before.id, { now, seconds, newId })
     return done(draft, `back: cue ${before.cue.number}`)
   },
 })

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { listsInOrder, stateAt } from '../cues/tracking'
 import { Draft } from '../show/draft'
 import { cueId } from '../show/ids'
+import { givenBy } from '../show/values'
 import { command, done, refuse } from './command'
 import { putTaken, takeChoice } from './takeValues'
 import { fixturesInWords, listInWords } from './wording'
@@ -14,7 +15,10 @@ export const takeFromCue = command({
     const cue = show.all.cue.get(id)
     const list = cue && listsInOrder(show).find((other) => other.id === cue.list)
     if (!cue || !list) return refuse('unknown cue', 'This cue is no longer in the show.', 'cue')
-    const values = [...stateAt(show, list, id).values()]
+    const values = [...stateAt(show, list, id).values()].flatMap((stored) => {
+      const value = givenBy(stored)
+      return value ? [{ ...stored, value }] : []
+    })
     const draft = new Draft(show)
     const fixtures = putTaken(show, draft, person, values, choice)
     const what = listInWords(choice.families)

@@ -6,7 +6,7 @@ import type { FixtureId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { handOf } from './onStage'
 import { listsMoveUntil, movingFixtures, type MovingFixture } from './playback'
-import type { Track } from './tracks'
+import { standing, type Track } from './tracks'
 
 type Arrivals = ReadonlyMap<FixtureId, ReadonlyMap<Attribute, Track>>
 
@@ -27,17 +27,9 @@ const arrivalsByPerson = derived(['handValue'], (show): ReadonlyMap<PersonId, Ar
 function trackOf({ value, arrival }: HandValue): Track | null {
   if (!arrival) return null
   const { startedAt, seconds, from } = arrival
-  return {
-    value,
-    move: {
-      from: { value: from, move: null },
-      leftAt: startedAt,
-      startsAt: startedAt,
-      lasts: seconds * 1000,
-      stoppedAt: null,
-      travel: 'angle',
-    },
-  }
+  const lasts = seconds * 1000
+  const move = { from: standing(from, null), leftAt: startedAt, startsAt: startedAt, lasts, falls: lasts }
+  return { ...standing(value, null), move: { ...move, stoppedAt: null, travel: 'angle' } }
 }
 
 const NONE: Arrivals = new Map()
@@ -52,7 +44,7 @@ export function heldTrack(show: Show, person: PersonId, fixture: FixtureId, attr
   const coming = arrivalsOf(show, person).get(fixture)?.get(attribute)
   if (coming) return coming
   const value = handOf(show, person).get(fixture)?.get(attribute)
-  return value ? { value, move: null } : null
+  return value ? standing(value, null) : null
 }
 
 const isComing = (tracks: ReadonlyMap<Attribute, Track>, now: number) =>

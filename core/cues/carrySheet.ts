@@ -10,6 +10,8 @@ import { ATTRIBUTES, familyOf, type Family } from '../show/families'
 import type { CueListId, FixtureId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
+import { givenBy, isLoose } from '../show/values'
+import { atRest } from './atRest'
 import { courseOf } from './tracking'
 
 /** What one cue sets of a family for a fixture. */
@@ -37,7 +39,7 @@ export interface Sheet {
 const NONE: readonly SheetPoint[] = []
 
 const sheets = derived(
-  ['cueValue', 'cue', 'cueList', 'paletteValue', 'fixture', 'fixturePlace', 'fixtureType'],
+  ['cueValue', 'cue', 'cueList', 'paletteValue', 'fixture', 'fixturePlace', 'fixtureType', 'show'],
   (): Map<string, Sheet> => new Map(),
 )
 
@@ -85,9 +87,11 @@ function latest(points: readonly SheetPoint[], at: number): SheetPoint | null {
   return points[low - 1] ?? null
 }
 
-function levelOf(show: Show, { fixture, attribute, value }: CueValue): number {
+function levelOf(show: Show, stored: CueValue): number {
+  const { fixture, attribute } = stored
   const rigged = rigOf(show).get(fixture)
-  const plain = rigged && resolveValue(show, rigged, attribute, value).value
+  const value = rigged && (givenBy(stored) ?? atRest(show, rigged, attribute))
+  const plain = rigged && value ? resolveValue(show, rigged, attribute, value).value : null
   return plain?.kind === 'number' ? plain.number : 0
 }
 
@@ -115,7 +119,7 @@ function pointOf(at: number, values: CueValue[]): SheetPoint {
     at,
     stored,
     palette: linked?.value.kind === 'link' ? linked.value.palette : null,
-    isLoose: stored.some(({ value }) => value.kind !== 'link'),
+    isLoose: stored.some(({ value }) => isLoose(value)),
     mark: stored.find(({ mark }) => mark !== null)?.mark ?? null,
     source: stored.find(({ source }) => source !== null)?.source ?? null,
   }

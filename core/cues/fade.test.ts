@@ -31,3 +31,17 @@ it('of light that lands nowhere has no pool on the way', () => {
   const on = fadedTo(from, desk.seen(12), () => 0.5)
   expect([on.position.throwMetres, on.zoom.pool]).toEqual([null, null])
 })
+
+it('goes straight from near level as if the light ended as far away as it is to go', () => {
+  const desk = new Desk()
+  desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: null, tilt: { how: 'to', degrees: 89.9 } })
+  const from = desk.seen(12)
+  expect(from.position.throwMetres).toBeGreaterThan(1000)
+  desk.aim('12', 'Mark')
+  const to = desk.seen(12)
+  for (const t of [0.01, 0.25, 0.5, 0.75, 0.99]) {
+    const on = fadedTo(from, to, () => t, 'straight')
+    expect(on.position.throwMetres).toBeLessThan(10)
+    expect(on.position.point && missDistance(on.beam, on.position.point)).toBeCloseTo(0, 6)
+  }
+})

@@ -57,7 +57,7 @@ function positionOf(from: StageFixture, to: StageFixture, t: number, travel: Cue
     pan: between(from.position.pose.pan, to.position.pose.pan, t),
     tilt: between(from.position.pose.tilt, to.position.pose.tilt, t),
   }
-  const ends = [from.position.point, to.position.point] as const
+  const ends = [placeOn(from, to), placeOn(to, from)] as const
   if (travel === 'straight' && ends[0] && ends[1] && from.position.side === to.position.side)
     return straight(from, to, add(ends[0], scale(subtract(ends[1], ends[0]), t)), byAngle)
   const beam = beamAt(to.rigged.mount, byAngle)
@@ -65,6 +65,17 @@ function positionOf(from: StageFixture, to: StageFixture, t: number, travel: Cue
   const throwMetres = throws[0] === null || throws[1] === null ? null : between(throws[0], throws[1], t)
   const point = throwMetres === null ? landing(beam) : add(beam.lens, scale(beam.direction, throwMetres))
   return { solved: { ...to.position, pose: byAngle, point, throwMetres }, beam }
+}
+
+/** Metres. Light that lands further off, as that of a head near level does, is on no stage. */
+const LONGEST_THROW = 100
+
+/** The place a straight way begins or ends at: where the light lands, or as far along it as the other end is. */
+function placeOn({ position, beam }: StageFixture, other: StageFixture): Vec3 | null {
+  const { point, throwMetres } = position
+  if (point && throwMetres !== null && throwMetres <= LONGEST_THROW) return point
+  const reach = other.position.throwMetres
+  return reach === null || reach > LONGEST_THROW ? null : add(beam.lens, scale(beam.direction, reach))
 }
 
 /** At a place between; the turn of the pan nearest to where it would be by angle keeps it continuous. */

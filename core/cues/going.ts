@@ -3,8 +3,8 @@ import type { Draft } from '../show/draft'
 import { cueRun } from '../show/entities'
 import type { CueId } from '../show/ids'
 import type { Show } from '../show/show'
-import { placeOfCue, type ListInOrder } from './tracking'
-import { endOf, runsOf } from './tracks'
+import { placeOfCue, type CueInOrder, type ListInOrder } from './tracking'
+import { endOfRun, runsOf } from './tracks'
 
 interface Start {
   /** Milliseconds by the server's clock. */
@@ -23,6 +23,7 @@ export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId
   tidyRuns(show, draft, list, cue, now, start.seconds === 0)
   if (list.list.pausedAt !== null) resume(show, draft, list, start.now)
   let from = list.list.onStage
+  let order = 1 + Math.max(0, ...[...show.all.cueRun.values()].map((run) => run.order))
   for (const next of cue !== null && start.seconds === null ? withFollowers(list, cue) : [cue]) {
     const settled = start.seconds === 0
     if (!(settled && next === null))
@@ -33,6 +34,7 @@ export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId
         startedAt: Math.round(start.now),
         seconds: start.seconds,
         settled,
+        order: order++,
       })
     from = next
   }
@@ -40,32 +42,34 @@ export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId
 }
 
 /**
- * What has arrived is marked so; what is started anew is forgotten. A list that goes back takes
- * everything it holds anew.
+ * What has arrived is marked so; what is started anew is forgotten. A list that comes
+ * on stage, or does not go on, takes everything it holds anew.
  */
 function tidyRuns(show: Show, draft: Draft, list: ListInOrder, to: CueId | null, now: number, isJump: boolean) {
   const target = to === null ? -1 : (placeOfCue(show, to)?.at ?? -1)
   const { onStage } = list.list
-  const isBack = target < (onStage === null ? -1 : (placeOfCue(show, onStage)?.at ?? -1))
-  const underWay = isJump ? new Set<string>() : runsUnderWay(show, list, now)
-  for (const { id, ...run } of runsOf(show, list.id)) {
-    if (underWay.has(id)) continue
+  const isAnew = onStage === null || target <= (placeOfCue(show, onStage)?.at ?? -1)
+  const runs = runsOf(show, list.id)
+  for (const { id, ...run } of isJump ? runs : runs.slice(0, firstUnderWay(show, runs, now))) {
     const at = run.cue === null ? Infinity : (placeOfCue(show, run.cue)?.at ?? Infinity)
-    if (isBack || at >= target) draft.remove('cueRun', id)
+    if (isAnew || at >= target) draft.remove('cueRun', id)
     else if (!run.settled) draft.put('cueRun', id, { ...run, from: null, settled: true })
   }
 }
 
-/** Runs that have not arrived, and those one of them set out from while they had not. */
-function runsUnderWay(show: Show, list: ListInOrder, now: number): Set<string> {
-  const underWay = new Set<string>()
+/**
+ * The first of a list's runs that is still needed: it has not arrived, or had not when one that has
+ * not set out from it. What was started after it counts from it, arrived or not.
+ */
+function firstUnderWay(show: Show, runs: ReturnType<typeof runsOf>, now: number): number {
+  let first = runs.length
   let earliest = now
-  for (const { id, ...run } of [...runsOf(show, list.id)].reverse()) {
-    if (run.settled || endOf(show, run) <= earliest) continue
-    underWay.add(id)
+  for (const [i, run] of [...runs.entries()].reverse()) {
+    if (run.settled || endOfRun(show, run) <= earliest) continue
+    first = i
     earliest = Math.min(earliest, run.startedAt)
   }
-  return underWay
+  return first
 }
 
 /** Lets a paused list run on: what was under way comes as much later as it stood still. */
@@ -89,12 +93,23 @@ function withFollowers(list: ListInOrder, cue: CueId): CueId[] {
   return [cue, ...rest.slice(0, end === -1 ? rest.length : end).map(({ id }) => id)]
 }
 
-/** The cue that comes by itself after the one on stage, and when; null when the list waits to be called. */
+/** The cues that came together with the one on stage, the first of them first; a list that waits for its first is in none. */
+export function startedTogether(show: Show, list: ListInOrder): readonly CueInOrder[] {
+  const at = list.list.onStage === null ? -1 : (placeOfCue(show, list.list.onStage)?.at ?? -1)
+  const first = list.cues.slice(0, at + 1).findLastIndex(({ cue }) => cue.follow !== 'with')
+  return list.cues.slice(Math.max(0, first), at + 1)
+}
+
+/**
+ * The cue that comes by itself after the one on stage, and when; null when the list waits to be
+ * called, as it does after going back.
+ */
 export function followerOf(show: Show, list: ListInOrder): { readonly cue: CueId; readonly at: number } | null {
   const { onStage, pausedAt } = list.list
   if (onStage === null || pausedAt !== null) return null
   const next = list.cues[(placeOfCue(show, onStage)?.at ?? Infinity) + 1]
   if (next?.cue.follow !== 'after') return null
-  const run = runsOf(show, list.id).findLast((one) => one.cue === onStage && !one.settled && one.seconds === null)
-  return run ? { cue: next.id, at: endOf(show, run) } : null
+  const run = runsOf(show, list.id).at(-1)
+  const isRunning = run?.cue === onStage && !run.settled && run.seconds === null
+  return isRunning ? { cue: next.id, at: endOfRun(show, run) } : null
 }

@@ -2,7 +2,7 @@
  * What is on stage once everything has arrived: the hand over the cues over the resting state.
  */
 import { beamAt, type Beam } from '../kinematics/forward'
-import { HOME, type Pose } from '../kinematics/head'
+import type { Pose } from '../kinematics/head'
 import { zoomRange } from '../light/optics'
 import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
@@ -13,7 +13,8 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import type { PlainValue, Value } from '../show/values'
-import { playedBack, putValue, type GrowingValues, type ValueMap } from './playback'
+import { atRest } from './atRest'
+import { playedBack, playedPose, putValue, type GrowingValues, type ValueMap } from './playback'
 
 /** What is left of the light of the others while some are brought out. */
 const DIMMED = 0.2
@@ -70,8 +71,16 @@ export interface StageFixture {
 /** Looks an attribute of a fixture up; null when nothing sets it. */
 export type Lookup = (fixture: FixtureId, attribute: Attribute) => Value | null
 
-/** The picture of one fixture for any source of values. */
-export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup, reference: Pose = HOME): StageFixture {
+/**
+ * The picture of one fixture for any source of values. An aim without a stored choice is taken near
+ * `reference`: where nothing is said, near the pose the lists bring the head to.
+ */
+export function pictureOf(
+  show: Show,
+  rigged: RiggedFixture,
+  lookup: Lookup,
+  reference: Pose = playedPose(show, rigged.id),
+): StageFixture {
   const resolve = (attribute: Attribute) => {
     const value = lookup(rigged.id, attribute)
     return value === null ? null : resolveValue(show, rigged, attribute, value)
@@ -107,6 +116,7 @@ interface Remembered {
   readonly contents: ReturnType<typeof contentsOf>
   readonly targets: ReturnType<typeof targetsOf>
   readonly values: readonly (Value | null)[]
+  readonly reference: Pose
   readonly picture: StageFixture
 }
 const remembered = new WeakMap<RiggedFixture, Remembered>()
@@ -115,10 +125,13 @@ const remembered = new WeakMap<RiggedFixture, Remembered>()
 function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
   const [contents, targets] = [contentsOf(show), targetsOf(show)]
   const values = SHOWN.map((attribute) => lookup(rigged.id, attribute))
+  const reference = playedPose(show, rigged.id)
   const known = remembered.get(rigged)
-  if (known?.contents === contents && known.targets === targets && isSame(known.values, values)) return known.picture
-  const picture = pictureOf(show, rigged, lookup)
-  remembered.set(rigged, { contents, targets, values, picture })
+  const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
+  if (known?.contents === contents && known.targets === targets && isNear && isSame(known.values, values))
+    return known.picture
+  const picture = pictureOf(show, rigged, lookup, reference)
+  remembered.set(rigged, { contents, targets, values, reference, picture })
   return picture
 }
 
@@ -139,9 +152,11 @@ export function stageLookup(show: Show, person: PersonId): Lookup {
 /** What the cues alone put on stage, over the palette everything rests at. */
 export function cueLookup(show: Show): Lookup {
   const cues = playedBack(show)
-  const { rest } = showRecordOf(show)
-  const atRest = rest === null ? null : paletteLookup(show, rest)
-  return (fixture, attribute) => cues.get(fixture)?.get(attribute) ?? atRest?.(fixture, attribute) ?? null
+  const rig = rigOf(show)
+  return (fixture, attribute) => {
+    const rigged = rig.get(fixture)
+    return cues.get(fixture)?.get(attribute) ?? (rigged ? atRest(show, rigged, attribute) : null)
+  }
 }
 
 /** Links to a palette, for whom it serves. */

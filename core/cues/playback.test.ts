@@ -1,4 +1,3 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Desk, PLAIN_TIMES } from '../../tests/support/smallShow'
 import type { CommandInput } from '../commands/registry'
@@ -41,99 +40,7 @@ const goOn = (desk: Desk, at: number, list = 1) => {
   desk.do('goOn', { list: desk.choose.list(list) })
 }
 
-/** The obvious way: each list keeps the number it left from, and when it set out. */
-class SlowList {
-  at = -1
-  from = 0
-  to: number | null = null
-  source = -1
-  began = 0
-  lasts = 0
-  since = 0
-  stopped: number | null = null
-  constructor(readonly levels: readonly (number | null)[]) {}
-
-  level(now: number): number | null {
-    const at = Math.min(now, this.stopped ?? Infinity)
-    const t = this.lasts === 0 ? 1 : Math.min(1, Math.max(0, (at - this.began) / this.lasts))
-    if (this.to === null && t >= 1) return null
-    return this.from + ((this.to ?? 0) - this.from) * t
-  }
-
-  go(to: number, now: number, seconds: number | null) {
-    if (this.stopped !== null) {
-      this.began += now - this.stopped
-      this.stopped = null
-    }
-    const here = this.level(now) ?? 0
-    const source = this.levels.slice(0, to + 1).findLastIndex((level) => level !== null)
-    const next = this.levels[source] ?? null
-    if (to < this.at || source !== this.source) this.since = now
-    if (next !== this.to) {
-      this.lasts = 1000 * (seconds ?? (next !== null && this.to !== null && next < this.to ? FALL : RISE))
-      this.from = here
-      this.to = next
-      this.began = now
-    }
-    this.source = source
-    this.at = to
-  }
-}
-
-const RISE = 2
-const FALL = 5
-const levels = fc.array(fc.option(fc.integer({ min: 1, max: 10 }).map((n) => n / 10)), { minLength: 4, maxLength: 4 })
-const move = fc.record({
-  list: fc.integer({ min: 0, max: 1 }),
-  what: fc.constantFrom('on', 'on', 'back', 'pause'),
-  wait: fc.integer({ min: 1, max: 4000 }),
-})
-
 describe('what the lists put on stage', () => {
-  it('is at every moment what a list that remembers its numbers would give', () => {
-    fc.assert(
-      fc.property(
-        fc.tuple(levels, levels),
-        fc.constantFrom('highest' as const, 'latest' as const),
-        fc.array(move, { minLength: 1, maxLength: 12 }),
-        (all, rule, moves) => {
-          const desk = new Desk()
-          desk.do('addCueList', { number: 2, name: 'Second', intensityRule: rule })
-          desk.do('changeCueList', { list: desk.choose.list(1), intensityRule: rule })
-          all.forEach((ofList, i) => record(desk, i + 1, ofList, { rise: RISE, fall: FALL }))
-          const slow = all.map((ofList) => new SlowList(ofList))
-          let now = 10_000
-          for (const { list, what, wait } of moves) {
-            now += wait
-            desk.now = now
-            const name = what === 'on' ? 'goOn' : what === 'back' ? 'goBack' : 'pauseList'
-            const of = slow[list]
-            const id = desk.choose.list(list + 1)
-            const wasPaused = desk.show.all.cueList.get(id)?.pausedAt !== null
-            const outcome = desk.attempt(name, { list: id })
-            if (!outcome.ok || !of) continue
-            desk.do(name, { list: id })
-            if (what === 'on' && wasPaused) {
-              of.began += now - (of.stopped ?? now)
-              of.stopped = null
-            } else if (what === 'on') of.go(of.at + 1, now, null)
-            else if (what === 'back') of.go(of.at - 1, now, FALL)
-            else of.stopped ??= now
-            for (const later of [0, 700, 2600, 9000]) {
-              const lists = slow.map((one) => ({ since: one.since, level: one.level(now + later) }))
-              const given = lists.filter(({ level }) => level !== null)
-              const highest = Math.max(0, ...given.map(({ level }) => level ?? 0))
-              const [latest] = given.sort((a, b) => b.since - a.since)
-              if (rule === 'highest') expect(levelAt(desk, now + later)).toBeCloseTo(highest, 9)
-              else if (given.length < 2) expect(levelAt(desk, now + later)).toBeCloseTo(latest?.level ?? 0, 9)
-            }
-          }
-        },
-      ),
-      { numRuns: 60 },
-    )
-  })
-
   it('takes the list of the higher priority, then the one that took the value last, each by its master', () => {
     const desk = new Desk()
     desk.do('changeCueList', { list: desk.choose.list(1), intensityRule: 'latest' })
@@ -216,6 +123,109 @@ describe('what the lists put on stage', () => {
     desk.now = 10_000
     desk.do('goToCue', { list: desk.choose.list(2), cue: null, seconds: 4 })
     expect([10_000, 12_000, 14_000].map((now) => levelAt(desk, now))).toEqual([1, 0.5, 0.2])
+  })
+})
+
+describe('a cue started while others still come in', () => {
+  it('leaves what has arrived where it is, though an older cue still fades', () => {
+    const desk = new Desk()
+    desk.do('setTake', { family: 'colour', take: true })
+    desk.level('11', 'zoom', 10)
+    desk.cue(1)
+    desk.level('11', 'red', 0)
+    desk.cue(2)
+    desk.level('11', 'zoom', 40)
+    desk.cue(3)
+    desk.level('12', 'zoom', 20)
+    desk.cue(4)
+    desk.do('changeCues', { cues: [desk.choose.cue(1, 2)], move: 10 })
+    desk.go(1)
+    for (const at of [10_000, 11_000, 15_000]) goOn(desk, at)
+    expect(seenAt(desk, 11, 15_000).zoom.angle).toBe(40)
+    expect(seenAt(desk, 11, 15_000).colour.red).toBeCloseTo(0.5, 9)
+  })
+
+  it('falls in the time for falling also from a link, and to nothing; a level that is below rises', () => {
+    const desk = new Desk()
+    record(desk, 1, [1], { rise: 2, fall: 8 })
+    desk.level('11', 'intensity', 0.2)
+    desk.do('recordPalette', { number: 1, name: 'Low', shelf: 'intensity', colour: 'brass' })
+    desk.do('recordCue', { list: desk.choose.list(1), number: 2, name: '', ...PLAIN_TIMES, rise: 2, fall: 8 })
+    desk.go(1)
+    goOn(desk, 10_000)
+    expect(levelAt(desk, 14_000)).toBeCloseTo(0.6, 9)
+    desk.now = 20_000
+    desk.do('goToCue', { list: desk.choose.list(1), cue: null, seconds: null })
+    expect(levelAt(desk, 20_000)).toBe(0)
+    desk.go(null)
+    desk.now = 30_000
+    desk.do('goToCue', { list: desk.choose.list(1), cue: desk.choose.cue(1, 1), seconds: null })
+    // At 0.15 on its way up to 1, it has to rise to reach 0.2.
+    goOn(desk, 30_300)
+    expect(levelAt(desk, 31_300)).toBeCloseTo(0.175, 9)
+  })
+
+  it('brings in what nothing had set from where it rests, in its time', () => {
+    const desk = new Desk()
+    const rested = desk.seen(11)
+    desk.aim('11', 'Bow')
+    desk.level('11', 'zoom', 48)
+    desk.cue(1)
+    const [aimed] = [desk.seen(11)]
+    desk.go(null)
+    desk.do('changeCues', { cues: [desk.choose.cue(1, 1)], move: 4 })
+    goOn(desk, 10_000)
+    const half = seenAt(desk, 11, 12_000)
+    expect(half.position.pose.tilt).toBeCloseTo((rested.position.pose.tilt + aimed.position.pose.tilt) / 2, 9)
+    expect(half.zoom.angle).toBeCloseTo((rested.zoom.angle + 48) / 2, 9)
+  })
+
+  it('meets the lower list in the middle of its fade when a higher one leaves', () => {
+    const desk = new Desk()
+    desk.do('addCueList', { number: 2, name: 'Over', intensityRule: 'latest' })
+    desk.do('changeCueList', { list: desk.choose.list(2), priority: 8 })
+    const zoom = (list: number, number: number, angle: number) => {
+      desk.level('11', 'zoom', angle)
+      desk.do('recordCue', { list: desk.choose.list(list), number, name: '', ...PLAIN_TIMES, move: 10 })
+    }
+    zoom(1, 1, 10)
+    zoom(1, 2, 30)
+    zoom(2, 1, 40)
+    desk.go(1)
+    goOn(desk, 10_000)
+    desk.do('goToCue', { list: desk.choose.list(2), cue: null })
+    expect(seenAt(desk, 11, 15_000).zoom.angle).toBeCloseTo(20, 9)
+    desk.now = 12_000
+    desk.do('goToCue', { list: desk.choose.list(2), cue: desk.choose.cue(2, 1), seconds: 0 })
+    desk.do('goToCue', { list: desk.choose.list(2), cue: null, seconds: 2 })
+    // Half way from 40 to where the lower one is by then.
+    expect(seenAt(desk, 11, 13_000).zoom.angle).toBeCloseTo((40 + 16) / 2, 9)
+    expect(seenAt(desk, 11, 15_000).zoom.angle).toBeCloseTo(20, 9)
+  })
+})
+
+describe('going back', () => {
+  it('goes to the cue before those that came together, and sets nothing off', () => {
+    const desk = new Desk()
+    record(desk, 1, [0.1, 0.2, 0.3, 0.4])
+    const [, second, third, fourth] = [1, 2, 3, 4].map((number) => desk.choose.cue(1, number))
+    if (!second || !third || !fourth) throw new Error('no cues')
+    desk.do('changeCues', { cues: [third], follow: 'with' })
+    desk.do('changeCues', { cues: [fourth], follow: 'after' })
+    desk.do('changeCues', { cues: [second], rise: 30 })
+    desk.go(1)
+    goOn(desk, 10_000)
+    const list = () => listsInOrder(desk.show)[0] ?? raise()
+    expect(list().list.onStage).toBe(third)
+    goOn(desk, 10_500)
+    expect(list().list.onStage).toBe(fourth)
+    desk.now = 11_000
+    desk.do('goBack', { list: list().id })
+    expect(list().list.onStage).toBe(third)
+    expect(followerOf(desk.show, list())).toBeNull()
+    desk.do('goBack', { list: list().id })
+    expect(list().list.onStage).toBe(desk.choose.cue(1, 1))
+    expect(desk.refused('goBack', { list: list().id })).toContain('first cue')
   })
 })
 

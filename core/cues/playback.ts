@@ -2,6 +2,7 @@
  * What the lists together put on stage. Intensity takes the highest over lists of one priority that
  * ask for it; everything else, and intensity of the other lists, the latest.
  */
+import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { derived } from '../show/derived'
 import { ATTRIBUTES, type Attribute } from '../show/families'
@@ -10,14 +11,26 @@ import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
 import { listsInOrder } from './tracking'
-import { endOf, over, playing, runsOf, type ListTrack, type Move, type Track } from './tracks'
+import { atRest } from './atRest'
+import {
+  endOfRun,
+  NOWHERE,
+  over,
+  playing,
+  PLAYING_KINDS,
+  runsOf,
+  type ListTrack,
+  type Move,
+  type Track,
+} from './tracks'
+import { poseInCue } from './ways'
 
-/** How far a move has come at an instant, 0 to 1; motion is even. */
-export function progressOf(move: Move, now: number): number {
+/** How far a move has come at an instant, 0 to 1; motion is even. `lasts` is how long it takes, milliseconds. */
+export function progressOf(move: Move, now: number, lasts = move.lasts): number {
   const at = move.stoppedAt === null ? now : Math.min(now, move.stoppedAt)
   if (at < move.startsAt) return 0
-  if (move.lasts <= 0) return 1
-  return Math.min(1, (at - move.startsAt) / move.lasts)
+  if (lasts <= 0) return 1
+  return Math.min(1, (at - move.startsAt) / lasts)
 }
 
 /** Whether a value still moves, or waits to, at an instant. */
@@ -38,17 +51,21 @@ interface Ends {
   readonly under: number
 }
 
-/** The level a track has at an instant; null where it has none by then. */
+/**
+ * The level a track has at an instant; null where it has none by then. Whether it rises or falls goes
+ * by where it is when it sets out; from nothing it rises, to nothing it falls.
+ */
 function levelAt(show: Show, fixture: FixtureId, track: Track, now: number, ends: Ends): number | null {
   const own = levelOf(show, fixture, track.value)
   const end = own === null ? null : own * ends.scale
   if (!track.move) return end
-  const t = progressOf(track.move, now)
+  const { from, leftAt, lasts, falls } = track.move
+  const begin = levelAt(show, fixture, from, leftAt, ends)
+  const isFalling = end === null || (begin !== null && end < begin)
+  const t = progressOf(track.move, now, isFalling ? falls : lasts)
   if (t >= 1) return end
-  const begin = levelAt(show, fixture, track.move.from, track.move.leftAt, ends)
-  if (begin === null && end === null) return null
-  const from = begin ?? ends.under
-  return from + ((end ?? ends.under) - from) * t
+  const start = begin ?? ends.under
+  return start + ((end ?? ends.under) - start) * t
 }
 
 /** Who gives a fixture its intensity, and how much; null where no list does. */
@@ -59,19 +76,27 @@ interface Lit {
 
 /** The intensity of a fixture from the tracks of all lists, the one that counts last. `now` Infinity is their end. */
 export function litBy(show: Show, tracks: readonly ListTrack[], now: number): Lit | null {
+  const [first] = tracks
+  const rest = first ? restingLevel(show, first.fixture) : 0
   return tracks.reduce<Lit | null>((lit, track) => {
     const { level: scale, intensityRule, priority } = track.list.list
-    const isHighest = intensityRule === 'highest'
-    const level = levelAt(show, track.fixture, track, now, { scale, under: isHighest ? 0 : (lit?.level ?? 0) })
-    if (level === null) return lit
-    const isBeaten = isHighest && lit?.track.list.list.priority === priority && lit.level > level
-    return isBeaten ? lit : { level, track }
+    const isAmongEquals = intensityRule === 'highest' && lit?.track.list.list.priority === priority
+    const under = isAmongEquals ? 0 : (lit?.level ?? rest)
+    const level = levelAt(show, track.fixture, track, now, { scale, under })
+    const isBeaten = isAmongEquals && level !== null && lit.level > level
+    return level === null || isBeaten ? lit : { level, track }
   }, null)
+}
+
+/** What a fixture rests at, 0 to 1. */
+function restingLevel(show: Show, fixture: FixtureId): number {
+  const rigged = rigOf(show).get(fixture)
+  return (rigged && levelOf(show, fixture, atRest(show, rigged, 'intensity'))) ?? 0
 }
 
 /** The track that counts for anything but intensity, with what lies under it. */
 export function trackOf(tracks: readonly ListTrack[]): Track {
-  return tracks.reduce<Track>((under, track) => over(track, under), { value: null, move: null })
+  return tracks.reduce<Track>((under, track) => over(track, under), NOWHERE)
 }
 
 /** Values by fixture, then by attribute. */
@@ -91,32 +116,29 @@ export function valueKey(fixture: string, attribute: Attribute): string {
 }
 
 /** What the cues put on stage once everything has arrived. */
-export const playedBack = derived(
-  [
-    'cueRun',
-    'cueValue',
-    'cue',
-    'cueList',
-    'cueTime',
-    'paletteValue',
-    'fixture',
-    'fixturePlace',
-    'hangPlace',
-    'fixtureType',
-    'show',
-  ],
-  (show): ValueMap => {
-    const values: GrowingValues = new Map()
-    for (const tracks of playing(show).values()) {
-      const [first] = tracks
-      if (!first) continue
-      const { fixture, attribute } = first
-      const value = attribute === 'intensity' ? endLevel(show, tracks) : trackOf(tracks).value
-      if (value !== null) putValue(values, fixture, attribute, value)
-    }
-    return values
-  },
-)
+export const playedBack = derived(PLAYING_KINDS, (show): ValueMap => {
+  const values: GrowingValues = new Map()
+  for (const tracks of playing(show).values()) {
+    const [first] = tracks
+    if (!first) continue
+    const { fixture, attribute } = first
+    const value = attribute === 'intensity' ? endLevel(show, tracks) : endOf(trackOf(tracks)).value
+    if (value !== null) putValue(values, fixture, attribute, value)
+  }
+  return values
+})
+
+/** Where a track comes to in the end. */
+export function endOf(track: Track): Track {
+  if (track.value === null && track.under) return endOf(track.under)
+  return track.move ? { ...track, move: null } : track
+}
+
+/** The pose a head comes to by the lists; home where none sets its position. */
+export function playedPose(show: Show, fixture: FixtureId): Pose {
+  const tracks = playing(show).get(valueKey(fixture, 'position'))
+  return tracks ? poseInCue(show, fixture, endOf(trackOf(tracks)).cue) : HOME
+}
 
 /** The stored value where it counts as it is, else the level it comes to. */
 function endLevel(show: Show, tracks: readonly ListTrack[]): Value | null {
@@ -133,32 +155,29 @@ export interface MovingFixture {
 }
 
 /** Fixtures of which a list moves something, whatever the time; the newest runs decide. */
-export const movingFixtures = derived(
-  ['cueRun', 'cueValue', 'cue', 'cueList', 'cueTime'],
-  (show): readonly MovingFixture[] => {
-    const running = listsInOrder(show).some(({ id }) => runsOf(show, id).some(({ settled }) => !settled))
-    if (!running) return []
-    const found = new Map<FixtureId, Map<Attribute, readonly ListTrack[]>>()
-    for (const tracks of playing(show).values()) {
-      const [first] = tracks
-      if (!first || !tracks.some(({ move }) => move)) continue
-      found.set(first.fixture, new Map())
+export const movingFixtures = derived(PLAYING_KINDS, (show): readonly MovingFixture[] => {
+  const running = listsInOrder(show).some(({ id }) => runsOf(show, id).some(({ settled }) => !settled))
+  if (!running) return []
+  const found = new Map<FixtureId, Map<Attribute, readonly ListTrack[]>>()
+  for (const tracks of playing(show).values()) {
+    const [first] = tracks
+    if (!first || !tracks.some(({ move }) => move)) continue
+    found.set(first.fixture, new Map())
+  }
+  for (const [id, tracks] of found)
+    for (const attribute of ATTRIBUTES) {
+      const known = playing(show).get(valueKey(id, attribute))
+      if (known) tracks.set(attribute, known)
     }
-    for (const [id, tracks] of found)
-      for (const attribute of ATTRIBUTES) {
-        const known = playing(show).get(valueKey(id, attribute))
-        if (known) tracks.set(attribute, known)
-      }
-    return [...found].map(([id, tracks]) => ({ id, tracks }))
-  },
-)
+  return [...found].map(([id, tracks]) => ({ id, tracks }))
+})
 
 /** Until when a list moves something, milliseconds; 0 when nothing runs or everything is paused. */
 export const listsMoveUntil = derived(['cueRun', 'cueList', 'cue', 'cueTime'], (show): number => {
   let until = 0
   for (const { id, list } of listsInOrder(show)) {
     if (list.pausedAt !== null) continue
-    for (const run of runsOf(show, id)) if (!run.settled) until = Math.max(until, endOf(show, run))
+    for (const run of runsOf(show, id)) if (!run.settled) until = Math.max(until, endOfRun(show, run))
   }
   return until
 })

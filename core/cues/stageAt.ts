@@ -6,8 +6,10 @@ import { ATTRIBUTES, type Attribute } from '../show/families'
 import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
 import { bringingOut, cueLookup, pictureOf, stageLookup, type Lookup, type StageFixture } from './onStage'
-import { isMoving, litBy, progressOf, trackOf, type MovingFixture } from './playback'
+import { atRest } from './atRest'
+import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Track } from './tracks'
+import { poseInCue } from './ways'
 
 /** A track looked at as it is at an instant. */
 interface TrackAt {
@@ -22,28 +24,57 @@ function tracksOf({ id, tracks: ofLists }: MovingFixture, end: PictureEnd, now: 
   for (const attribute of ATTRIBUTES) {
     const held = end.held(id, attribute)
     const listed = attribute === 'intensity' ? undefined : ofLists.get(attribute)
-    if (held?.move) tracks.set(attribute, { track: held, at: now })
-    else if (!held && listed) tracks.set(attribute, { track: trackOf(listed), at: now })
+    if (held?.move) tracks.set(attribute, settledAt(held, now, now))
+    else if (!held && listed) tracks.set(attribute, settledAt(trackOf(listed), now, now))
   }
   return tracks
 }
 
-function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup): StageFixture {
-  const to = pictureOf(show, rigged, (fixture, attribute) => {
-    const own = tracks.get(attribute)
-    return (own && own.track.value) ?? base(fixture, attribute)
-  })
-  const moving = new Map([...tracks].filter(([, { track, at }]) => isMoving(track, at)))
-  if (moving.size === 0) return to
-  const before = new Map(tracks)
-  for (const [attribute, { track }] of moving)
-    if (track.move) before.set(attribute, { track: track.move.from, at: track.move.leftAt })
+/** A track at an instant; what lies under it, as that is at present, where it has let go and arrived. */
+function settledAt(track: Track, at: number, now: number): TrackAt {
+  if (isMoving(track, at)) return { track, at }
+  if (track.value === null && track.under) return settledAt(track.under, now, now)
+  return { track: { ...track, move: null }, at }
+}
+
+/** Where a moving track goes: to its value, or to what lies under it. */
+function goalOf({ track, at }: TrackAt, now: number): TrackAt {
+  return track.move ? settledAt({ ...track, move: null }, at, now) : { track, at }
+}
+
+/** From where a moving track set out, as that was then. */
+function startOf({ track, at }: TrackAt, now: number): TrackAt {
+  return track.move ? settledAt(track.move.from, track.move.leftAt, now) : { track, at }
+}
+
+/** `tracks` are settled. */
+function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup, now: number): StageFixture {
+  const moving = [...tracks].filter(([, { track }]) => track.move !== null)
+  if (moving.length === 0) return pictureOfStanding(show, rigged, tracks, base)
   const progress = (attribute: Attribute) => {
-    const on = moving.get(attribute)
+    const on = tracks.get(attribute)
     return on?.track.move ? progressOf(on.track.move, on.at) : 1
   }
-  const travel = moving.get('position')?.track.move?.travel ?? 'angle'
-  return fadedTo(pictureOfTracks(show, rigged, before, base), to, progress, travel)
+  const goals = new Map([...tracks].map(([attribute, on]) => [attribute, goalOf(on, now)]))
+  const starts = new Map([...goals, ...moving.map(([attribute, on]) => [attribute, startOf(on, now)] as const)])
+  const travel = tracks.get('position')?.track.move?.travel ?? 'angle'
+  return fadedTo(
+    pictureOfTracks(show, rigged, starts, base, now),
+    pictureOfTracks(show, rigged, goals, base, now),
+    progress,
+    travel,
+  )
+}
+
+/** A picture in which nothing moves. What a list has let go of and nothing else sets is at rest. */
+function pictureOfStanding(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup): StageFixture {
+  const place = tracks.get('position')?.track
+  const reference = place?.cue ? poseInCue(show, rigged.id, place.cue) : playedPose(show, rigged.id)
+  const lookup: Lookup = (fixture, attribute) => {
+    const own = tracks.get(attribute)
+    return own ? (own.track.value ?? atRest(show, rigged, attribute)) : base(fixture, attribute)
+  }
+  return pictureOf(show, rigged, lookup, reference)
 }
 
 /** A picture's end, and what of it which hands hold: cues do not move that. */
@@ -57,7 +88,7 @@ export interface PictureEnd {
 export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const picture = pictureOfTracks(show, rigged, tracksOf(moving, end, now), end.lookup)
+  const picture = pictureOfTracks(show, rigged, tracksOf(moving, end, now), end.lookup, now)
   const lights = moving.tracks.get('intensity')
   const lit = lights && !end.held(moving.id, 'intensity') ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture

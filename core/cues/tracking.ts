@@ -112,8 +112,8 @@ export function courseOf(show: Show, list: CueListId): Course {
   return courses(show).get(list) ?? NOTHING
 }
 
-/** The latest of some points at or before a place; null where nothing has been set yet. */
-export function latestAt(points: readonly CoursePoint[], at: number): CoursePoint | null {
+/** Which of some points is the latest at or before a place; -1 where nothing has been set yet. */
+export function indexAt(points: readonly CoursePoint[], at: number): number {
   let low = 0
   let high = points.length
   while (low < high) {
@@ -121,7 +121,12 @@ export function latestAt(points: readonly CoursePoint[], at: number): CoursePoin
     if ((points[middle]?.at ?? Infinity) <= at) low = middle + 1
     else high = middle
   }
-  return points[low - 1] ?? null
+  return low - 1
+}
+
+/** The latest of some points at or before a place; null where nothing has been set yet. */
+export function latestAt(points: readonly CoursePoint[], at: number): CoursePoint | null {
+  return points[indexAt(points, at)] ?? null
 }
 
 /** What a list holds at a cue, by `fixture attribute`: the latest value at or before it. */

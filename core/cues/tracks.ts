@@ -9,12 +9,13 @@ import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { CueRun, CueValue } from '../show/entities'
 import { ATTRIBUTES, type Attribute } from '../show/families'
-import type { FixtureId } from '../show/ids'
+import type { CueId, FixtureId } from '../show/ids'
 import { lets } from '../show/masks'
 import type { Show } from '../show/show'
-import type { Value } from '../show/values'
+import { givenBy, type Value } from '../show/values'
 import { courseOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
+import { poseInCue, WAY_KINDS } from './ways'
 
 /** A value on its way; instants in milliseconds by the server's clock. */
 export interface Move {
@@ -23,15 +24,22 @@ export interface Move {
   readonly leftAt: number
   readonly startsAt: number
   readonly lasts: number
+  /** How long it lasts for a level that falls. */
+  readonly falls: number
   /** When its list was paused; null while it runs. */
   readonly stoppedAt: number | null
   readonly travel: 'straight' | 'angle'
 }
 
-/** Where a value ends, null for nowhere, and how it gets there. */
+/** Where a value ends, and how it gets there. */
 export interface Track {
+  /** Null where the list has nothing: what lies under it comes through. */
   readonly value: Value | null
+  /** The cue that set it: from there a head knows its way round. Null for none. */
+  readonly cue: CueId | null
   readonly move: Move | null
+  /** What other lists do under it, where it has no value itself; null for nothing, which is the state at rest. */
+  readonly under: Track | null
 }
 
 /** A list's part in one value. */
@@ -39,14 +47,19 @@ export interface ListTrack extends Track {
   readonly fixture: FixtureId
   readonly attribute: Attribute
   readonly list: ListInOrder
-  /** When the list took the value, milliseconds. */
+  /** Which start of the show's took the value. */
   readonly since: number
 }
 
-const NOWHERE: Track = { value: null, move: null }
+export const NOWHERE: Track = { value: null, cue: null, move: null, under: null }
+
+/** A value that stands. */
+export function standing(value: Value, cue: CueId | null): Track {
+  return { value, cue, move: null, under: null }
+}
 
 /** When a run has everything where it goes, milliseconds. */
-export function endOf(show: Show, run: CueRun): number {
+export function endOfRun(show: Show, run: CueRun): number {
   const seconds = run.seconds ?? (run.cue === null ? 0 : lengthOf(show, run.cue))
   return run.startedAt + seconds * 1000
 }
@@ -62,45 +75,66 @@ const runsByList = derived(['cueRun'], (show): ReadonlyMap<string, readonly Run[
     if (runs) runs.push({ id, ...run })
     else byList.set(run.list, [{ id, ...run }])
   }
-  for (const runs of byList.values()) runs.sort((a, b) => a.startedAt - b.startedAt || inOrder(show, a, b))
+  for (const runs of byList.values()) runs.sort((a, b) => a.order - b.order || a.startedAt - b.startedAt)
   return byList
 })
-
-/** Cues started at once come in the order of the list. */
-function inOrder(show: Show, a: CueRun, b: CueRun): number {
-  const at = ({ cue }: CueRun) => (cue === null ? -1 : (placeOfCue(show, cue)?.at ?? -1))
-  return at(a) - at(b)
-}
 
 /** The runs of a list, the first started first. */
 export function runsOf(show: Show, list: string): readonly Run[] {
   return runsByList(show).get(list) ?? []
 }
 
-/** What a list does with every value, by `fixture attribute`. */
+/** What a list does with every value, by `fixture attribute`. Where it does not go on it takes all it holds anew. */
 export function tracksOf(show: Show, list: ListInOrder): Map<string, ListTrack> {
   const running = runsOf(show, list.id).filter(({ settled }) => !settled)
   const since = sinceOf(show, list)
   const begin = running[0] ? running[0].from : list.list.onStage
   let state = stateOf(show, list, begin)
   const tracks = new Map<string, ListTrack>()
-  const put = (key: string, stored: CueValue, track: Track, taken: number) =>
-    tracks.set(key, { fixture: stored.fixture, attribute: stored.attribute, list, since: taken, ...track })
-  for (const [key, stored] of state) put(key, stored, { value: stored.value, move: null }, since(stored.cue))
+  const put = (key: string, { fixture, attribute }: CueValue, track: Track, taken: number) =>
+    tracks.set(key, { ...track, fixture, attribute, list, since: taken })
+  for (const [key, stored] of state) {
+    const value = givenBy(stored)
+    if (value) put(key, stored, standing(value, stored.cue), since(stored.cue))
+  }
   for (const run of running) {
     const next = stateOf(show, list, run.cue)
+    const isAnew = atOf(show, run.cue) <= atOf(show, run.from)
     for (const key of new Set([...state.keys(), ...next.keys()])) {
-      const stored = next.get(key) ?? state.get(key)
-      const [was, is] = [state.get(key)?.value ?? null, next.get(key)?.value ?? null]
-      if (!stored) continue
+      const [was, is] = [state.get(key), next.get(key)]
+      const stored = is ?? was
+      const isSet = was?.cue !== is?.cue
+      if (!stored || !(isSet || isAnew)) continue
       const from = tracks.get(key) ?? NOWHERE
-      if (was !== is && !equal(was, is))
-        put(key, stored, { value: is, move: moveOf(show, list, run, stored, from) }, run.startedAt)
-      else if (state.get(key)?.cue !== next.get(key)?.cue) put(key, stored, from, run.startedAt)
+      if (!isSet || isSameLight(show, was, is)) put(key, stored, from, run.order)
+      else put(key, stored, moveTo(show, list, run, stored, is, from), run.order)
     }
     state = next
   }
   return tracks
+}
+
+const atOf = (show: Show, cue: string | null) => (cue === null ? -1 : (placeOfCue(show, cue)?.at ?? -1))
+
+/** Whether two cues set the same, and a head to the same way round. */
+function isSameLight(show: Show, was: CueValue | undefined, is: CueValue | undefined): boolean {
+  const [then, now] = [givenBy(was), givenBy(is)]
+  if (then !== now && !equal(then, now)) return false
+  if (!was || !is || is.attribute !== 'position') return true
+  const [before, after] = [poseInCue(show, was.fixture, was.cue), poseInCue(show, is.fixture, is.cue)]
+  return before.pan === after.pan && before.tilt === after.tilt
+}
+
+function moveTo(
+  show: Show,
+  list: ListInOrder,
+  run: Run,
+  stored: CueValue,
+  is: CueValue | undefined,
+  from: Track,
+): Track {
+  const move = moveOf(show, list, run, stored, from)
+  return { value: givenBy(is), cue: is?.cue ?? null, move, under: null }
 }
 
 function stateOf(show: Show, list: ListInOrder, cue: string | null): TrackedState {
@@ -111,38 +145,35 @@ function stateOf(show: Show, list: ListInOrder, cue: string | null): TrackedStat
   return new Map([...state].filter(([, { attribute }]) => lets(record, attribute)))
 }
 
-function moveOf(show: Show, list: ListInOrder, run: Run, stored: CueValue, from: Track): Move {
+function moveOf(show: Show, list: ListInOrder, run: Run, { fixture, attribute }: CueValue, from: Track): Move {
   const cue = run.cue === null ? undefined : show.all.cue.get(run.cue)
-  const own = cue && run.cue !== null && run.seconds === null
-  const way = stored.attribute === 'intensity' && isFalling(from.value, stored.value) ? 'down' : 'up'
-  const { delay, seconds } = own
-    ? timingOf(show, run.cue, cue, stored.fixture, stored.attribute, way)
-    : { delay: 0, seconds: run.seconds ?? 0 }
+  const timing = (way: 'up' | 'down') =>
+    cue && run.cue !== null && run.seconds === null
+      ? timingOf(show, run.cue, cue, fixture, attribute, way)
+      : { delay: 0, seconds: run.seconds ?? 0 }
+  const { delay, seconds } = timing('up')
   return {
     from,
     leftAt: run.startedAt,
     startsAt: run.startedAt + delay * 1000,
     lasts: seconds * 1000,
+    falls: timing('down').seconds * 1000,
     stoppedAt: list.list.pausedAt,
     travel: cue?.travel ?? 'angle',
   }
 }
 
-function isFalling(from: Value | null, to: Value): boolean {
-  return from?.kind === 'number' && to.kind === 'number' && to.number < from.number
-}
-
-/** When a list took what a cue sets: when that cue ran, or the first after it that did. */
+/** Which start took what a cue sets: that of the cue, or of the first after it that ran. */
 function sinceOf(show: Show, list: ListInOrder): (cue: string) => number {
   const ran = new Map<string, number>()
-  for (const { cue, startedAt } of runsOf(show, list.id)) if (cue !== null) ran.set(cue, startedAt)
-  const times: number[] = []
-  let time = 0
+  for (const { cue, order } of runsOf(show, list.id)) if (cue !== null) ran.set(cue, order)
+  const orders: number[] = []
+  let latest = 0
   for (let at = list.cues.length - 1; at >= 0; at--) {
-    time = ran.get(list.cues[at]?.id ?? '') ?? time
-    times[at] = time
+    latest = ran.get(list.cues[at]?.id ?? '') ?? latest
+    orders[at] = latest
   }
-  return (cue) => times[placeOfCue(show, cue)?.at ?? 0] ?? 0
+  return (cue) => orders[placeOfCue(show, cue)?.at ?? 0] ?? 0
 }
 
 /** Whether a list has anything on stage or on its way. */
@@ -150,23 +181,23 @@ export function isPlaying(show: Show, list: ListInOrder): boolean {
   return list.list.onStage !== null || runsOf(show, list.id).some(({ settled }) => !settled)
 }
 
+/** What the tracks of the lists are worked out from. */
+export const PLAYING_KINDS = ['cueRun', 'cueTime', ...WAY_KINDS] as const
+
 /** The parts of all lists in every value, the one that counts last: by priority, then by when it was taken. */
-export const playing = derived(
-  ['cueRun', 'cueValue', 'cue', 'cueList', 'cueTime'],
-  (show): ReadonlyMap<string, readonly ListTrack[]> => {
-    const all = new Map<string, ListTrack[]>()
-    for (const list of listsInOrder(show)) {
-      if (!isPlaying(show, list) || courseOf(show, list.id).size === 0) continue
-      for (const [key, track] of tracksOf(show, list)) {
-        const others = all.get(key)
-        if (others) others.push(track)
-        else all.set(key, [track])
-      }
+export const playing = derived(PLAYING_KINDS, (show): ReadonlyMap<string, readonly ListTrack[]> => {
+  const all = new Map<string, ListTrack[]>()
+  for (const list of listsInOrder(show)) {
+    if (!isPlaying(show, list) || courseOf(show, list.id).size === 0) continue
+    for (const [key, track] of tracksOf(show, list)) {
+      const others = all.get(key)
+      if (others) others.push(track)
+      else all.set(key, [track])
     }
-    for (const tracks of all.values()) if (tracks.length > 1) tracks.sort(rank)
-    return all
-  },
-)
+  }
+  for (const tracks of all.values()) if (tracks.length > 1) tracks.sort(rank)
+  return all
+})
 
 /** Lists of one priority that took a value at the same time stand in the order of their numbers. */
 function rank(a: ListTrack, b: ListTrack): number {
@@ -175,7 +206,10 @@ function rank(a: ListTrack, b: ListTrack): number {
 
 /** A list's track with what lies under it where the list itself has nothing: it comes from there or goes there. */
 export function over(track: Track, under: Track): Track {
-  if (track.value === null && track.move === null) return under
-  const move = track.move && { ...track.move, from: over(track.move.from, under) }
-  return { value: track.value ?? under.value, move }
+  return track.value === null && track.move === null ? under : laidOver(track, under)
+}
+
+function laidOver(track: Track, under: Track): Track {
+  const move = track.move && { ...track.move, from: laidOver(track.move.from, under) }
+  return { ...track, move, under: track.value === null ? under : null }
 }

@@ -9,7 +9,7 @@ import { ATTRIBUTES, type Attribute } from '../show/families'
 import { asCueId, type CueId, type FixtureId, type GroupId, type PaletteId } from '../show/ids'
 import { membersOf, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import type { Value } from '../show/values'
+import { givenBy, type Value } from '../show/values'
 
 export type Holder = { readonly kind: 'palette'; readonly id: PaletteId } | { readonly kind: 'cue'; readonly id: CueId }
 
@@ -55,7 +55,7 @@ function heldByPalette(show: Show, palette: PaletteId): Held {
 }
 
 function heldByCue(show: Show, cue: CueId): Held {
-  const values = new Map((valuesByCue(show).get(cue) ?? []).map((v) => [`${v.fixture} ${v.attribute}`, v.value]))
+  const values = new Map((valuesByCue(show).get(cue) ?? []).map((v) => [`${v.fixture} ${v.attribute}`, givenBy(v)]))
   return (fixture, attribute) => values.get(`${fixture.id} ${attribute}`) ?? null
 }
 

@@ -4,14 +4,16 @@ import { between } from '../cues/fade'
 import type { Lookup } from '../cues/onStage'
 import { progressOf, trackOf, type MovingFixture } from '../cues/playback'
 import { handOver, onItsWay, type PictureEnd } from '../cues/stageAt'
+import { atRest } from '../cues/atRest'
 import type { Track } from '../cues/tracks'
 import { resolveValue } from '../palettes/resolve'
-import type { SolvedPosition } from '../palettes/solve'
+import { freeAim, type SolvedPosition } from '../palettes/solve'
 import type { HandValue } from '../show/entities'
 import type { Attribute } from '../show/families'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
+import type { Value } from '../show/values'
 import { rangeOf } from './attributes'
 
 /** The number a lookup gives an attribute; null where it gives none, or no plain number. */
@@ -39,15 +41,19 @@ export function numberAt(
   const held = end.held(moving.id, attribute)
   const listed = moving.tracks.get(attribute)
   const track = held ?? (listed ? trackOf(listed) : null)
-  if (!track?.move) return numberSet(show, rigged, attribute, end.seen)
+  if (!track?.move && !track?.under) return numberSet(show, rigged, attribute, end.seen)
   const { home, unit } = rangeOf(rigged.type, attribute)
+  const numberOf = (value: Value | null) => {
+    const set = value ?? atRest(show, rigged, attribute)
+    const plain = set && resolveValue(show, rigged, attribute, set).value
+    return plain?.kind === 'number' ? plain.number : home
+  }
   const at = (on: Track, instant: number): number => {
-    const plain = on.value && resolveValue(show, rigged, attribute, on.value).value
-    const arrived = plain?.kind === 'number' ? plain.number : home
-    if (!on.move) return arrived
+    const arrived = () => (on.value === null && on.under ? at(on.under, now) : numberOf(on.value))
+    if (!on.move) return arrived()
     const t = progressOf(on.move, instant)
-    const from = at(on.move.from, on.move.leftAt)
-    return unit === 'slot' ? (t > 0 ? arrived : from) : between(from, arrived, t)
+    if (unit === 'slot') return t > 0 ? arrived() : at(on.move.from, on.move.leftAt)
+    return t >= 1 ? arrived() : between(at(on.move.from, on.move.leftAt), arrived(), t)
   }
   return at(track, now)
 }
@@ -55,10 +61,11 @@ export function numberAt(
 const still = (id: FixtureId): MovingFixture => ({ id, tracks: new Map() })
 
 /** The place lit, so that the throw goes over evenly as well; angles where the light does not get there. */
-function placeOf({ pose: { pan, tilt }, point, throwMetres, state }: SolvedPosition): Standing {
-  if (!point || throwMetres === null || state === 'out of reach') return { kind: 'angles', pan, tilt }
-  const choice = { side: tilt < 0 ? 'negative' : 'positive', pan } as const
-  return { kind: 'aim', target: null, at: null, offset: point, choice }
+function placeOf(position: SolvedPosition): Standing {
+  const { pose, throwMetres, state } = position
+  const side = pose.tilt < 0 ? 'negative' : 'positive'
+  const aim = throwMetres === null || state === 'out of reach' ? null : freeAim({ ...position, side })
+  return aim ? { ...aim, target: null } : { kind: 'angles', pan: pose.pan, tilt: pose.tilt }
 }
 
 export type Standing = NonNullable<HandValue['arrival']>['from']

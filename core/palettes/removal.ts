@@ -5,7 +5,7 @@ import type { Attribute } from '../show/families'
 import { rigOf } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import type { Leaning } from '../show/leaning'
-import type { Value } from '../show/values'
+import type { CueContent, Value } from '../show/values'
 import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
 
 /** What becomes of links to palettes that go: plain values, or links to another palette. */
@@ -13,7 +13,7 @@ export type LinksBecome = { readonly how: 'loose' } | { readonly how: 'links'; r
 
 /** The cues, palettes and hands that hold links to some palettes. */
 export function leaningOnPalettes(show: Show, palettes: ReadonlySet<string>): Leaning {
-  const isLinked = ({ value }: { readonly value: Value }) => value.kind === 'link' && palettes.has(value.palette)
+  const isLinked = ({ value }: { readonly value: CueContent }) => value.kind === 'link' && palettes.has(value.palette)
   const cues = new Set<CueId>()
   for (const held of show.all.cueValue.values()) if (isLinked(held)) cues.add(held.cue)
   const others = new Set<PaletteId>()

@@ -56,6 +56,15 @@ function fromAim(mount: Mount, aim: AimValue, point: Vec3, reference: Pose): Sol
   }
 }
 
+/** A place may be named inside a kilometre. */
+const FURTHEST = 1000
+
+/** The place lit, free of any target and turned as it is; null for light that lands nowhere, or too far to be a place. */
+export function freeAim({ point, side, pose }: SolvedPosition): AimValue | null {
+  if (!point || Math.max(Math.abs(point.x), Math.abs(point.y), Math.abs(point.z)) > FURTHEST) return null
+  return { kind: 'aim', target: null, at: null, offset: point, choice: { side, pan: pose.pan } }
+}
+
 function fromAngles(mount: Mount, pose: Pose, state: 'angles' | 'resting' | 'no place here'): SolvedPosition {
   const { pan, tilt } = mount.head
   const beam = beamAt(mount, pose)

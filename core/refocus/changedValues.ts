@@ -7,7 +7,7 @@ import { ATTRIBUTES, type Attribute } from '../show/families'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import type { PlainValue, Value } from '../show/values'
+import { givenBy, type PlainValue, type Value } from '../show/values'
 
 export interface CueEffect {
   readonly cue: CueId
@@ -86,9 +86,9 @@ function cuesGiving(before: Show, after: Show, changed: Changed): CueEffect[] {
       for (const { fixture, attribute, value } of valuesByCue(before).get(id) ?? []) {
         const key = `${fixture} ${attribute}`
         const isChanged = value.kind === 'link' && changed.get(value.palette)?.has(key) === true
-        const then = isChanged ? after.all.cueValue.get(cueValueId(id, fixture, attribute))?.value : undefined
+        const then = isChanged ? givenBy(after.all.cueValue.get(cueValueId(id, fixture, attribute))) : undefined
         const follows =
-          isChanged && !equal(worth(before, fixture, attribute, value), worth(after, fixture, attribute, then))
+          isChanged && !equal(worth(before, fixture, attribute, value), worth(after, fixture, attribute, then ?? undefined))
         if (follows) carried.add(key)
         else carried.delete(key)
         sets ||= follows

@@ -13,10 +13,11 @@ import { solvePosition } from '../palettes/solve'
 import type { CueValue } from '../show/entities'
 import { familyOf, type Family } from '../show/families'
 import type { CueId, FixtureId } from '../show/ids'
+import { atRest } from '../cues/atRest'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { targetsOf } from '../show/targets'
-import type { PlainValue } from '../show/values'
+import { givenBy, type PlainValue } from '../show/values'
 
 /** A cue that looks different: of whom and in what, and how far its light moves at most, metres. */
 export interface LookEffect {
@@ -103,9 +104,11 @@ function note(
   look.shiftMetres = Math.max(look.shiftMetres, shift ?? 0)
 }
 
-function plainOf(show: Show, { fixture, attribute, value }: CueValue): PlainValue | null {
+function plainOf(show: Show, stored: CueValue): PlainValue | null {
+  const { fixture, attribute } = stored
   const rigged = rigOf(show).get(fixture)
-  return rigged ? resolveValue(show, rigged, attribute, value).value : null
+  const value = rigged && (givenBy(stored) ?? atRest(show, rigged, attribute))
+  return rigged && value ? resolveValue(show, rigged, attribute, value).value : null
 }
 
 /**

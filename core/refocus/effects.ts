@@ -18,7 +18,7 @@ import { changedLooks, type LookEffect } from './cueLooks'
 import { changedMembers, type MembersEffect } from './members'
 import type { CueValue } from '../show/entities'
 import type { Show } from '../show/show'
-import type { PlainValue, Value } from '../show/values'
+import { givenBy, type PlainValue, type Value } from '../show/values'
 
 /** How one fixture of a palette or cue changes. Metres at the place, degrees of each axis. */
 export interface FixtureEffect {
@@ -242,10 +242,11 @@ function cueEffects(
   const effects: CueEffect[] = []
   const verdicts = new Map<Value, Map<FixtureId, Verdict>>()
   const judge = (stored: CueValue): Verdict => {
-    const key = stored.value
+    const key = givenBy(stored)
+    if (key === null) return SAME
     const known = verdicts.get(key)?.get(stored.fixture)
     if (known) return known
-    const verdict = comparison.judge(stored.fixture, stored.value, stored.value)
+    const verdict = comparison.judge(stored.fixture, key, key)
     verdicts.set(key, (verdicts.get(key) ?? new Map<FixtureId, Verdict>()).set(stored.fixture, verdict))
     return verdict
   }

@@ -4,6 +4,7 @@ import type { CommandInput } from '../commands/registry'
 import { pictureOf } from '../cues/onStage'
 import { placeOfCue, stateAt } from '../cues/tracking'
 import { entity } from '../show/show'
+import { givenBy } from '../show/values'
 import { rigOf } from '../show/rig'
 import { effectsOf } from './effects'
 import { looseLeftBehind } from './looseBehind'
@@ -35,7 +36,7 @@ function places(desk: Desk, fixture: number): number[] {
     const { point } = pictureOf(
       desk.show,
       rigged,
-      (id, attribute) => state.get(`${id} ${attribute}`)?.value ?? null,
+      (id, attribute) => givenBy(state.get(`${id} ${attribute}`)),
     ).position
     return Math.round((point?.x ?? Number.NaN) * 100) / 100
   })

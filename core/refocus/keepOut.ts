@@ -6,11 +6,11 @@
 import equal from 'fast-deep-equal'
 import { SAME_PLACE } from '../geometry/tolerance'
 import { distance } from '../geometry/vector'
-import { HOME } from '../kinematics/head'
 import { putCueValue } from '../cues/marks'
+import { poseInCue } from '../cues/ways'
 import { courseOf, latestAt, listsInOrder, type CoursePoint, type ListInOrder } from '../cues/tracking'
 import { resolveValue } from '../palettes/resolve'
-import { solvePosition } from '../palettes/solve'
+import { freeAim, solvePosition } from '../palettes/solve'
 import type { Draft } from '../show/draft'
 import type { CueValue } from '../show/entities'
 import { familyOf, type Attribute, type Family } from '../show/families'
@@ -18,7 +18,7 @@ import type { CueId, FixtureId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { targetsOf } from '../show/targets'
-import type { PlainValue, Value } from '../show/values'
+import { givenBy, type PlainValue, type Value } from '../show/values'
 
 /** What stays out of a change: whatever is of one of these. */
 export interface KeptOut {
@@ -66,7 +66,7 @@ function holdCourse(
     if (!stored) continue
     const isKept = isWhole || kept.cues.includes(id)
     const isSetHere = stored.cue === id
-    const then = isKept && (isSetHere || holding !== stored) ? heldValue(before, after, stored) : null
+    const then = isKept && (isSetHere || holding !== stored) ? heldValue(before, after, id, stored) : null
     if (then) {
       const source = stored.value.kind === 'link' ? stored.value.palette : null
       putCueValue(draft, { ...stored, cue: id, value: then }, { mark: 'held', source })
@@ -81,12 +81,15 @@ function holdCourse(
 }
 
 /** A value as it was before, on its own; null when it does not follow the change anyway. */
-function heldValue(before: Show, after: Show, { fixture, attribute, value }: CueValue): PlainValue | null {
+function heldValue(before: Show, after: Show, cue: CueId, stored: CueValue): PlainValue | null {
+  const { fixture, attribute } = stored
+  const value = givenBy(stored)
+  if (value === null) return null
   const plain = plainOf(before, fixture, attribute, value)
   const then = plainOf(after, fixture, attribute, value)
   if (!plain || !then) return null
   if (attribute !== 'position') return equal(plain, then) ? null : plain
-  return heldPlace(before, after, fixture, plain, then)
+  return heldPlace(before, after, cue, fixture, plain, then)
 }
 
 function plainOf(show: Show, fixture: FixtureId, attribute: Attribute, value: Value): PlainValue | null {
@@ -98,17 +101,17 @@ function plainOf(show: Show, fixture: FixtureId, attribute: Attribute, value: Va
 function heldPlace(
   before: Show,
   after: Show,
+  cue: CueId,
   fixture: FixtureId,
   plain: PlainValue,
   then: PlainValue,
 ): PlainValue | null {
   const [was, is] = [rigOf(before).get(fixture), rigOf(after).get(fixture)]
   if (!was || !is || (plain.kind === 'angles' && equal(plain, then))) return null
-  const solved = solvePosition(was.mount, targetsOf(before), plain, HOME)
-  const now = solvePosition(is.mount, targetsOf(after), then, HOME)
+  const solved = solvePosition(was.mount, targetsOf(before), plain, poseInCue(before, fixture, cue))
+  const now = solvePosition(is.mount, targetsOf(after), then, poseInCue(after, fixture, cue))
   const isSamePlace = solved.point && now.point && distance(solved.point, now.point) < SAME_PLACE
   if (isSamePlace && solved.side === now.side) return null
-  const { pan, tilt } = solved.pose
-  if (plain.kind === 'angles' || !solved.point) return { kind: 'angles', pan, tilt }
-  return { kind: 'aim', target: null, at: null, offset: solved.point, choice: { side: solved.side, pan } }
+  const aim = plain.kind === 'angles' ? null : freeAim(solved)
+  return aim ?? { kind: 'angles', ...solved.pose }
 }

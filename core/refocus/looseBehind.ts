@@ -10,6 +10,7 @@ import { solvePosition } from '../palettes/solve'
 import type { CueValue } from '../show/entities'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
+import { givenBy } from '../show/values'
 import { targetsOf } from '../show/targets'
 import type { Effects } from './effects'
 import { looseValues, USUAL_LIMITS, type LooseValue } from './looseValues'
@@ -27,8 +28,10 @@ export function looseLeftBehind(before: Show, after: Show, effects: Effects): Lo
 }
 
 /** Whether a value gives the same light on both sides; a loose aim at a target that moves goes with it. */
-function stays(before: Show, after: Show, { fixture, attribute, value }: CueValue): boolean {
-  if (attribute !== 'position') return true
+function stays(before: Show, after: Show, stored: CueValue): boolean {
+  const { fixture, attribute } = stored
+  const value = givenBy(stored)
+  if (attribute !== 'position' || value === null) return true
   const [from, to] = [before, after].map((show) => {
     const rigged = rigOf(show).get(fixture)
     const plain = rigged && resolveValue(show, rigged, attribute, value).value

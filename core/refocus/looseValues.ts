@@ -15,7 +15,7 @@ import { targetsOf } from '../show/targets'
 import type { CueValue } from '../show/entities'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { PlainValue } from '../show/values'
+import { isLoose, type PlainValue } from '../show/values'
 
 /** How near a palette must stand: metres at the place, degrees of each axis, part of a range (0 to 1). */
 export interface NearLimits {
@@ -60,7 +60,7 @@ export function looseValues(show: Show, limits: NearLimits): LooseValue[] {
 function looseIn(values: readonly CueValue[]): Omit<LooseValue, 'cue' | 'near'>[] {
   const together = new Map<string, CueValue[]>()
   for (const stored of values) {
-    if (stored.value.kind === 'link' || stored.mark === 'held') continue
+    if (!isLoose(stored.value) || stored.mark === 'held') continue
     const key = `${stored.fixture} ${familyOf(stored.attribute)}`
     const known = together.get(key)
     if (known) known.push(stored)
@@ -110,7 +110,7 @@ class NearFinder {
       const link = { kind: 'link', palette } as const
       const isHeld = paletteValueFor(this.#show, palette, rigged, attribute) !== null
       const theirs = isHeld ? resolveValue(this.#show, rigged, attribute, link).value : null
-      if (theirs === null || value.kind === 'link') return null
+      if (theirs === null || value.kind === 'link' || value.kind === 'rest') return null
       const near =
         attribute === 'position'
           ? this.#placeNear(rigged, palette, value, theirs)

@@ -5,7 +5,7 @@ import type { FixtureType, PaletteValue } from '../show/entities'
 import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '../show/families'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { Value } from '../show/values'
+import type { CueContent } from '../show/values'
 import { offsetInWords } from './words'
 
 export interface PaletteLine {
@@ -39,11 +39,12 @@ function servedInWords(show: Show, { fixture, fixtureType }: PaletteValue) {
 }
 
 /** "at Dory bow, 0.40 m upstage", "pan 12.0°, tilt -30.0°", "pool 1.80 m", "65 %". */
-export function valueInWords(show: Show, value: Value, attribute: Attribute, type?: FixtureType): string {
+export function valueInWords(show: Show, value: CueContent, attribute: Attribute, type?: FixtureType): string {
   if (value.kind === 'link') {
     const linked = show.all.palette.get(value.palette)
     return `as ${linked?.number ?? ''} ${linked?.name ?? ''}`
   }
+  if (value.kind === 'rest') return 'back to rest'
   if (value.kind === 'angles') return `pan ${value.pan.toFixed(1)}°, tilt ${value.tilt.toFixed(1)}°`
   if (value.kind === 'pool') return `pool ${value.diameter.toFixed(2)} m`
   if (value.kind === 'number') return numberInWords(value.number, attribute, type)

@@ -1,7 +1,7 @@
 /** What leans on a thing: what would break, or lose something, if it went. */
 import type { CueId, FixtureId, GroupId, PaletteId } from './ids'
 import type { Show } from './show'
-import type { Value } from './values'
+import type { CueContent } from './values'
 
 export interface Leaning {
   readonly groups: readonly GroupId[]
@@ -24,7 +24,7 @@ export function leaningOnFixtures(show: Show, fixtures: ReadonlySet<FixtureId>):
 
 /** What aims at a target. */
 export function leaningOnTarget(show: Show, target: string): Leaning {
-  const isAimed = ({ value }: { readonly value: Value }) => value.kind === 'aim' && value.target === target
+  const isAimed = ({ value }: { readonly value: CueContent }) => value.kind === 'aim' && value.target === target
   return {
     groups: [],
     palettes: unique([...show.all.paletteValue.values()].filter(isAimed).map((v) => v.palette)),

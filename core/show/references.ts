@@ -2,7 +2,7 @@
 import { EXISTENCE, partsOf, touchedBy, type ChangeSet } from './changes'
 import { KINDS, type Kind } from './entities'
 import type { Show } from './show'
-import type { Value } from './values'
+import type { CueContent } from './values'
 
 interface Reference {
   readonly field: string
@@ -96,7 +96,7 @@ export interface Dangling {
   readonly missing: string
 }
 
-function valueReference(value: Value): { to: Kind; id: string } | null {
+function valueReference(value: CueContent): { to: Kind; id: string } | null {
   if (value.kind === 'link') return { to: 'palette', id: value.palette }
   if (value.kind === 'aim' && value.target !== null) return { to: 'target', id: value.target }
   return null

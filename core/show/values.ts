@@ -31,8 +31,26 @@ export const linkValue = z.strictObject({ kind: z.literal('link'), palette: pale
 
 export const value = z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, poolValue, linkValue])
 
+/** What a cue sets to let go of a value: what lies under its list comes through, in the end the state at rest. */
+export const restValue = z.strictObject({ kind: z.literal('rest') })
+/** What a cue can hold for one attribute. */
+export const cueContent = z.discriminatedUnion('kind', [...value.options, restValue])
+
 export type AimValue = z.infer<typeof aimValue>
 export type LinkValue = z.infer<typeof linkValue>
 export type Value = z.infer<typeof value>
+export type CueContent = z.infer<typeof cueContent>
+export const BACK_TO_REST: CueContent = { kind: 'rest' }
+
+/** Whether a value was stored by hand: neither a link nor a letting go. */
+export function isLoose({ kind }: CueContent): boolean {
+  return kind !== 'link' && kind !== 'rest'
+}
+
+/** The value a cue gives; null where it lets go, or sets nothing. */
+export function givenBy(stored: { readonly value: CueContent } | null | undefined): Value | null {
+  return stored && stored.value.kind !== 'rest' ? stored.value : null
+}
+
 /** A value that says itself what it is, not by way of a palette. */
 export type PlainValue = Exclude<Value, LinkValue>

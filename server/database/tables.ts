@@ -202,6 +202,7 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
       startedAt: whole('started_at'),
       seconds: plain('seconds'),
       settled: plain('settled'),
+      order: plain('order'),
     },
   },
   handValue: {

@@ -11,6 +11,7 @@ import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Attribute } from '#core/sho
 import { asPaletteId } from '#core/show/ids'
 import { attributesOf } from '#core/show/masks'
 import { rigOf } from '#core/show/rig'
+import { isLoose } from '#core/show/values'
 import type { Show } from '#core/show/show'
 import { numberTyped, NOT_A_NUMBER } from '../../composables/numbers'
 import { useCueDesk, type ChosenCells } from '../../stores/cueDesk'
@@ -70,7 +71,7 @@ const held = computed(() => {
         from: cue === one.value?.cue ? null : { id: cue, number: props.show.all.cue.get(cue)?.number },
         goes: last === props.show.all.cue.get(one.value?.cue ?? '')?.number ? 'ends here' : `to cue ${last}`,
         mark,
-        isLoose: value.kind !== 'link' && attribute !== 'intensity',
+        isLoose: isLoose(value) && attribute !== 'intensity',
         isOfFamily: familyOf(attribute) === desk.family,
       },
     ]

@@ -3,11 +3,13 @@
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { pictureOf } from '#core/cues/onStage'
 import { placeOfCue, stateAt } from '#core/cues/tracking'
+import { poseInCue } from '#core/cues/ways'
 import { metresInWords } from '#core/refocus/words'
 import { valueInWords } from '#core/refocus/paletteLines'
 import type { LooseValue, Near } from '#core/refocus/looseValues'
 import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
 import { rigOf } from '#core/show/rig'
+import { givenBy } from '#core/show/values'
 import type { Show } from '#core/show/show'
 import { cuePicture } from '../../composables/comparedCue'
 import { useCueDesk } from '../../stores/cueDesk'
@@ -80,8 +82,12 @@ function look({ cue, fixture, stored, near: to }: LooseValue) {
   if (!stands || !rigged || !to) return
   const link = { kind: 'link', palette: to.palette } as const
   const state = place && stateAt(props.show, place.list, cue)
-  const linked = pictureOf(props.show, rigged, (id, attribute) =>
-    stored.some((one) => one.attribute === attribute) ? link : (state?.get(`${id} ${attribute}`)?.value ?? null),
+  const linked = pictureOf(
+    props.show,
+    rigged,
+    (id, attribute) =>
+      stored.some((one) => one.attribute === attribute) ? link : givenBy(state?.get(`${id} ${attribute}`)),
+    poseInCue(props.show, fixture, cue),
   )
   const name = props.show.all.palette.get(to.palette)?.name ?? ''
   compared.pair = {

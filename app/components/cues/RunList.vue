@@ -3,7 +3,7 @@
 import { ChevronDown, Pause, Play, SkipBack, Square } from '@lucide/vue'
 import { computed } from 'vue'
 import { followerOf } from '#core/cues/going'
-import { endOf, runsOf } from '#core/cues/tracks'
+import { endOfRun, runsOf } from '#core/cues/tracks'
 import { placeOfCue, type ListInOrder } from '#core/cues/tracking'
 import type { Show } from '#core/show/show'
 import { useClock } from '../../stores/clock'
@@ -25,7 +25,7 @@ const progress = computed(() => {
   const run = runsOf(props.show, props.list.id).findLast(({ settled }) => !settled)
   if (!run) return null
   const now = props.list.list.pausedAt ?? clock.now
-  const [begin, end] = [run.startedAt, endOf(props.show, run)]
+  const [begin, end] = [run.startedAt, endOfRun(props.show, run)]
   if (now >= end) return null
   const part = Math.max(0, (now - begin) / (end - begin))
   return { part, left: (end - now) / 1000, isLeaving: run.cue === null }

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { ATTRIBUTES, FAMILIES } from '../families'
 import * as ids from '../ids'
-import { value } from '../values'
+import { cueContent } from '../values'
 import { attributes, entryNumber, families, name, seconds } from './parts'
 
 /** Milliseconds since 1970, by the server's clock. */
@@ -65,7 +65,7 @@ export const cueValue = z
     cue: ids.cueId,
     fixture: ids.fixtureId,
     attribute: z.enum(ATTRIBUTES),
-    value,
+    value: cueContent,
     mark: z.enum(CUE_MARKS).nullable(),
     source: ids.paletteId.nullable(),
   })
@@ -74,6 +74,7 @@ export const cueValue = z
  * A cue that was started: from which it came, and when. Null for the list leaving the stage.
  * `seconds` is how long everything takes, where that was asked for instead of the cue's own times.
  * `settled` once it has arrived: it then only tells how late the list took what the cue sets.
+ * `order` counts the starts of all lists: two in one millisecond keep theirs, and a pause changes nothing of it.
  */
 export const cueRun = z.strictObject({
   list: ids.cueListId,
@@ -82,4 +83,6 @@ export const cueRun = z.strictObject({
   startedAt: instant,
   seconds: seconds.nullable(),
   settled: z.boolean(),
+  /** Back-ups from before starts were counted know nothing of it. */
+  order: z.number().int().min(0).default(0),
 })

@@ -6,6 +6,7 @@ import * as selection from './003_selection'
 import * as palettes from './004_palettes'
 import * as cues from './005_cues'
 import * as arrivals from './006_arrivals'
+import * as rest from './007_rest'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -14,6 +15,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '004_palettes': palettes,
   '005_cues': cues,
   '006_arrivals': arrivals,
+  '007_rest': rest,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

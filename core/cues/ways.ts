@@ -1,0 +1,84 @@
+/**
+ * Which way round a head is turned in each cue of a list. An aim without a stored choice takes, cue
+ * by cue, the pose nearest by motor time to the one it had in the cue before; the first one from
+ * home. So it never depends on how one came to a cue, and no pose needs to be kept.
+ */
+import { HOME, type Pose } from '../kinematics/head'
+import { resolveValue } from '../palettes/resolve'
+import { solvePosition } from '../palettes/solve'
+import { derived } from '../show/derived'
+import { rigOf, type RiggedFixture } from '../show/rig'
+import type { Show } from '../show/show'
+import { targetsOf } from '../show/targets'
+import { givenBy, type PlainValue, type Value } from '../show/values'
+import { atRest } from './atRest'
+import { courseOf, indexAt, placeOfCue, type CoursePoint } from './tracking'
+import type { CueListId, FixtureId } from '../show/ids'
+
+/** What the pose of a head in a cue is worked out from. */
+export const WAY_KINDS = [
+  'cueValue',
+  'cue',
+  'cueList',
+  'paletteValue',
+  'setPiecePlace',
+  'targetPlace',
+  'target',
+  'fixturePlace',
+  'hangPlace',
+  'fixture',
+  'fixtureType',
+  'show',
+] as const
+
+/** The poses of a fixture down a list, as far as they were asked for, one for each place that sets it. */
+const posesByCourse = derived(WAY_KINDS, (): Map<string, Pose[]> => new Map())
+
+/** Solving a value from a pose, remembered: down a list the same few come again and again. */
+class Solving {
+  readonly #known = new Map<PlainValue | null, Map<string, Pose>>()
+
+  constructor(
+    private readonly show: Show,
+    private readonly rigged: RiggedFixture,
+  ) {}
+
+  from(before: Pose, value: Value | null): Pose {
+    const set = value ?? atRest(this.show, this.rigged, 'position')
+    const plain = set && resolveValue(this.show, this.rigged, 'position', set).value
+    const known = this.#known.get(plain) ?? new Map<string, Pose>()
+    this.#known.set(plain, known)
+    const key = `${before.pan} ${before.tilt}`
+    const found = known.get(key) ?? solvePosition(this.rigged.mount, targetsOf(this.show), plain, before).pose
+    known.set(key, found)
+    return found
+  }
+}
+
+function posesDown(show: Show, rigged: RiggedFixture, list: CueListId, points: readonly CoursePoint[], upTo: number) {
+  const key = `${list} ${rigged.id}`
+  const known = posesByCourse(show).get(key) ?? []
+  posesByCourse(show).set(key, known)
+  if (known.length > upTo) return known
+  const solving = new Solving(show, rigged)
+  for (let i = known.length; i <= upTo; i++) {
+    const value = givenBy(points[i]?.stored)
+    known.push(solving.from(known[i - 1] ?? HOME, value))
+  }
+  return known
+}
+
+/** The pose a head has at a place in a list, from 0; home before anything is set. */
+export function poseAt(show: Show, rigged: RiggedFixture, list: CueListId, at: number): Pose {
+  const points = courseOf(show, list).get(`${rigged.id} position`)
+  const index = points ? indexAt(points, at) : -1
+  if (!points || index < 0) return HOME
+  return posesDown(show, rigged, list, points, index)[index] ?? HOME
+}
+
+/** The pose a head has in a cue; home for a cue or fixture that is not there. */
+export function poseInCue(show: Show, fixture: FixtureId, cue: string | null): Pose {
+  const rigged = rigOf(show).get(fixture)
+  const place = cue === null ? null : placeOfCue(show, cue)
+  return rigged && place ? poseAt(show, rigged, place.list.id, place.at) : HOME
+}
