@@ -6,14 +6,15 @@ import { removeCues } from '../cues/removal'
 import { cueTimeId, timesOf } from '../cues/times'
 import { placeOfCue, stateAtPlace, valuesByCue, type CueInOrder, type ListInOrder } from '../cues/tracking'
 import { Draft } from '../show/draft'
-import { cue as cueSchema, cueTime, entryNumber } from '../show/entities'
+import { cue as cueSchema, cueTime, entryNumber, type CueValue } from '../show/entities'
 import { cueId, cueListId, fixtureId, type CueId } from '../show/ids'
 import type { Show } from '../show/show'
+import { givenBy } from '../show/values'
 import { command, done, refuse, type Outcome } from './command'
 import { cuesNamed } from './cueCells'
 import { cueListOf, noCue, noList } from './cueListOf'
 import { givenOnly } from './given'
-import { listInWords } from './wording'
+import { fixturesInWords, listInWords } from './wording'
 
 const cues = z.array(cueId).min(1, 'choose a cue')
 
@@ -87,9 +88,27 @@ export const moveCues = command({
     )
     for (const { id, number: next } of numbers) draft.set('cue', id, 'number', next).set('cue', id, 'list', listId)
     const what = known.length === 1 ? `cue ${known[0]?.cue.number ?? ''}` : `${known.length} cues`
-    return done(draft, `move ${what} to ${number}${leaving.length ? ` of ${list.list.name}` : ''}`)
+    const where = leaving.length ? ` of ${list.list.name}${lostInWords(show, draft.result(), leaving)}` : ''
+    return done(draft, `move ${what} to ${number}${where}`)
   },
 })
+
+/** "; 12 values of 6 fixtures are no longer carried": what cues held in their list and do not in another. */
+function lostInWords(before: Show, after: Show, cues: readonly CueInOrder[]): string {
+  const lost = cues.flatMap(({ id }) => {
+    const [was, is] = [stateIn(before, id), stateIn(after, id)]
+    return [...was].filter(([key, stored]) => givenBy(stored) && !givenBy(is.get(key))).map(([, stored]) => stored)
+  })
+  if (lost.length === 0) return ''
+  const fixtures = [...new Set(lost.map(({ fixture }) => fixture))]
+  const values = lost.length === 1 ? '1 value' : `${lost.length} values`
+  return `; ${values} of ${fixturesInWords(before, fixtures)} ${lost.length === 1 ? 'is' : 'are'} no longer carried`
+}
+
+function stateIn(show: Show, cue: CueId) {
+  const place = placeOfCue(show, cue)
+  return place ? stateAtPlace(show, place.list.id, place.at) : new Map<string, CueValue>()
+}
 
 /** A list cannot stand in a cue that is another's. */
 function leaveStage(show: Show, draft: Draft, leaving: readonly CueId[]) {

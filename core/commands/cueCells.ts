@@ -3,6 +3,7 @@ import { z } from 'zod'
 import {
   block,
   carriedWithin,
+  lettingGo,
   repeatsWithin,
   setInCues,
   setWithin,
@@ -130,6 +131,24 @@ export const takeOutOfCues = command({
       (draft) => takeAll(draft, setWithin(show, choice)),
       'take out',
       `These cues set no ${listInWords(choice.families)} of these fixtures; what is seen is carried.`,
+    ),
+})
+
+/** Lets go of what cues hold, set or carried: what lies under the list comes through, in the end the state at rest. */
+export const setRestInCues = command({
+  input: z.strictObject({ ...cells, where: z.enum(WHERE) }),
+  undoable: true,
+  run: (show, { where, ...choice }) =>
+    onCells(
+      show,
+      choice,
+      (draft) => {
+        const settings = lettingGo(show, choice)
+        setInCues(show, draft, settings, where)
+        return settings.length
+      },
+      'back to rest:',
+      `These cues hold no ${listInWords(choice.families)} of these fixtures: it rests already.`,
     ),
 })
 

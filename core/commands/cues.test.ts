@@ -68,10 +68,35 @@ describe('a value set in a cue', () => {
     ])
   })
 
-  it('that was never there before goes dark again in the next cue, when it is for one cue only', () => {
+  it('that was never there before goes back to rest in the next cue, when it is for one cue only', () => {
     const desk = withCues([null, null, null])
     set(desk, 2, 0.5, 'here only')
-    expect(levels(desk)).toEqual([null, 0.5, 0])
+    expect(levels(desk)).toEqual([null, 0.5, null])
+    const zoom = { cues: [cueOf(desk, 2)], fixtures: desk.fixtures('11'), attribute: 'zoom' as const, number: 12 }
+    desk.do('setNumberInCues', { ...zoom, where: 'here only' })
+    desk.go(2)
+    expect(desk.seen(11).zoom.angle).toBe(12)
+    desk.go(3)
+    expect([desk.seen(11).zoom.angle, desk.seen(11).intensity]).toEqual([27, 0])
+  })
+
+  it('is let go of, back to rest or to what a lower list has, here and on or here only', () => {
+    const desk = withCues([0.4, null, null, null])
+    desk.do('addCueList', { number: 2, name: 'Under', intensityRule: 'latest' })
+    desk.do('changeCueList', { list: desk.choose.list(2), priority: 2 })
+    desk.level('11', 'intensity', 0.2)
+    desk.do('recordCue', { list: desk.choose.list(2), number: 1, name: '', ...PLAIN_TIMES })
+    const seen = (number: number) => {
+      desk.go(number)
+      return desk.seen(11).intensity
+    }
+    desk.do('setRestInCues', { ...cells(desk, [2]), where: 'here only' })
+    expect([1, 2, 3, 4].map(seen)).toEqual([0.4, 0.2, 0.4, 0.4])
+    desk.do('setRestInCues', { ...cells(desk, [3]), where: 'here and on' })
+    expect([1, 2, 3, 4].map(seen)).toEqual([0.4, 0.2, 0.2, 0.2])
+    expect(desk.refused('setRestInCues', { ...cells(desk, [4]), where: 'here and on' })).toContain('rests already')
+    desk.do('goToCue', { list: desk.choose.list(2), cue: null })
+    expect(seen(3)).toBe(0)
   })
 
   it('is taken out, which is not to set it to zero', () => {
@@ -128,6 +153,16 @@ describe('cues moved, copied and taken out', () => {
     expect(desk.refused('moveCues', { cues: [cueOf(desk, 1)], list: desk.choose.list(1), number: 2 })).toContain(
       'Cue 2',
     )
+  })
+
+  it('tell what they no longer carry when they go to another list', () => {
+    const desk = withCues()
+    desk.do('addCueList', { number: 2, name: 'Second', intensityRule: 'highest' })
+    const before = desk.show
+    const label = desk.do('moveCues', { cues: [cueOf(desk, 2)], list: desk.choose.list(2), number: 8 })
+    expect(label).toBe('move cue 2 to 8 of Second; 1 value of fixture 11 is no longer carried')
+    const looks = effectsOf(before, desk.show).looks.find(({ cue }) => cue === desk.choose.cue(2, 8))
+    expect(looks?.fixtures).toEqual(desk.fixtures('11'))
   })
 
   it('are inserted empty between others: nothing looks different until something is set in them', () => {
@@ -198,6 +233,21 @@ describe('recording into a cue that is there', () => {
     desk.do('changeCueList', { list: desk.choose.list(1), take: ['position'] })
     desk.level('12', 'intensity', 0.5)
     expect(desk.refused('storeInCue', { cue: cueOf(desk, 3), from: 'hand', how: 'merge' })).toContain('into Main')
+  })
+
+  it('leaves what is held back as it was, and later cues where it counts for one cue only', () => {
+    const desk = withCues()
+    desk.level('11', 'zoom', 20)
+    desk.do('storeInCue', { cue: cueOf(desk, 3), from: 'hand', how: 'merge' })
+    desk.do('setTake', { attribute: 'zoom', take: false })
+    desk.level('12', 'intensity', 0.9)
+    desk.do('storeInCue', { cue: cueOf(desk, 3), from: 'hand', how: 'replace', where: 'here only' })
+    expect([levels(desk), levels(desk, 12)]).toEqual([
+      [0.1, 0.1, 0.1, 0.3, 0.3],
+      [0.1, 0.2, 0.9, 0.4, 0.5],
+    ])
+    desk.go(3)
+    expect(desk.seen(11).zoom.angle).toBe(20)
   })
 
   it('takes what is on stage, links as links, and holds for one cue only where that is asked for', () => {

@@ -32,7 +32,11 @@ export const importPalettes = command({
   run(show, { palettes, taken }, { newId }) {
     const twice = palettes.find(({ palette }, i) => palettes.findIndex((p) => p.palette.number === palette.number) < i)
     if (twice)
-      return refuse('number taken', `Number ${twice.palette.number} stands twice in the sheet. Change one of them.`, 'palettes')
+      return refuse(
+        'number taken',
+        `Number ${twice.palette.number} stands twice in the sheet. Change one of them.`,
+        'palettes',
+      )
     const byNumber = new Map([...show.all.palette].map(([id, { number }]) => [number, asPaletteId(id)]))
     const coming = palettes.filter(({ palette }) => taken !== 'leave out' || !byNumber.has(palette.number))
     if (coming.length === 0) return refuse('nothing new', 'Every palette of the sheet is in the show already.', 'taken')

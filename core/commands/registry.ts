@@ -86,6 +86,7 @@ import {
   copyInCues,
   setNumberInCues,
   setPaletteInCues,
+  setRestInCues,
   takeOutOfCues,
   unblockInCues,
 } from './cueCells'
@@ -194,6 +195,7 @@ const CHANGES = {
   setNumberInCues,
   setPaletteInCues,
   setPaletteRole,
+  setRestInCues,
   setShelfMask,
   setTake,
   setValue,

@@ -2,11 +2,11 @@
 import equal from 'fast-deep-equal'
 import type { Draft } from '../show/draft'
 import type { CueValue } from '../show/entities'
-import { familyOf, type Attribute, type Family } from '../show/families'
+import { familyOf, type Family } from '../show/families'
 import type { CueId, FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { Value } from '../show/values'
-import { putCueValue, takeCueValue, type Setting } from './marks'
+import { BACK_TO_REST } from '../show/values'
+import { putCueValue, takeCueValue, UNMARKED, type Setting } from './marks'
 import { courseOf, cueValueId, latestAt, placeOfCue, stateAtPlace, valuesByCue } from './tracking'
 
 /**
@@ -27,25 +27,57 @@ export interface CellChoice {
 export function setInCues(show: Show, draft: Draft, settings: readonly Setting[], where: Where): void {
   const set = new Set(settings.map(idOf))
   for (const setting of settings) {
-    const place = placeOfCue(show, setting.cue)
-    if (!place) continue
-    const points = courseOf(show, place.list.id).get(`${setting.fixture} ${setting.attribute}`) ?? []
-    const before = latestAt(points, place.at)?.stored
-    putCueValue(draft, where === 'where it comes from' ? { ...setting, cue: before?.cue ?? setting.cue } : setting)
-    const next = place.list.cues[place.at + 1]
-    if (where !== 'here only' || !next) continue
-    const after = { ...setting, cue: next.id }
-    if (set.has(idOf(after)) || show.all.cueValue.has(idOf(after))) continue
-    const value = before?.value ?? restOf(setting.attribute)
-    if (value) putCueValue(draft, { ...after, value })
+    const source = heldAt(show, setting)?.cue ?? setting.cue
+    putCueValue(draft, where === 'where it comes from' ? { ...setting, cue: source } : setting)
+    if (where === 'here only') giveBack(show, draft, setting, set)
   }
+}
+
+/** Takes what cues set out of them; for `here only` the next cue sets itself what it carries from there. */
+export function takeFromCues(
+  show: Show,
+  draft: Draft,
+  values: readonly CueValue[],
+  where: Where,
+  set: readonly Setting[] = [],
+): void {
+  const kept = new Set(set.map(idOf))
+  for (const stored of values) {
+    takeCueValue(draft, stored)
+    if (where === 'here only') giveBack(show, draft, stored, kept)
+  }
+}
+
+/** Lets the cue after one go back to what it has now, or to rest, unless it sets something itself. */
+function giveBack(show: Show, draft: Draft, changed: Omit<Setting, 'value'>, set: ReadonlySet<string>): void {
+  const place = placeOfCue(show, changed.cue)
+  const next = place?.list.cues[place.at + 1]
+  if (!next) return
+  const { fixture, attribute } = changed
+  const after = { cue: next.id, fixture, attribute }
+  if (set.has(idOf(after)) || show.all.cueValue.has(idOf(after))) return
+  const had = heldAt(show, changed)
+  putCueValue(draft, { ...after, value: had?.value ?? BACK_TO_REST }, had?.mark === 'held' ? had : UNMARKED)
+}
+
+/** What a list holds of an attribute at a cue, set there or carried. */
+function heldAt(show: Show, { cue, fixture, attribute }: Omit<Setting, 'value'>): CueValue | undefined {
+  const place = placeOfCue(show, cue)
+  const points = place && courseOf(show, place.list.id).get(`${fixture} ${attribute}`)
+  return points ? latestAt(points, place.at)?.stored : undefined
 }
 
 const idOf = ({ cue, fixture, attribute }: Omit<Setting, 'value'>) => cueValueId(cue, fixture, attribute)
 
-/** What an attribute goes back to where nothing was set before: darkness hides the rest. */
-function restOf(attribute: Attribute): Value | null {
-  return attribute === 'intensity' ? { kind: 'number', number: 0 } : null
+/** Settings that let go, in each chosen cue, of whatever of the choice it holds. */
+export function lettingGo(show: Show, choice: CellChoice): Setting[] {
+  return choice.cues.flatMap((cue) => {
+    const place = placeOfCue(show, cue)
+    if (!place) return []
+    return [...stateAtPlace(show, place.list.id, place.at).values()]
+      .filter((stored) => stored.value.kind !== 'rest' && isChosen(choice)(stored))
+      .map(({ fixture, attribute }) => ({ cue, fixture, attribute, value: BACK_TO_REST }))
+  })
 }
 
 /** Whether a choice lets a fixture's attribute through. */
@@ -92,7 +124,7 @@ export function repeatsCarried(show: Show, stored: CueValue): boolean {
   const place = placeOfCue(show, stored.cue)
   const points = place && courseOf(show, place.list.id).get(`${stored.fixture} ${stored.attribute}`)
   const before = points && latestAt(points, place.at - 1)
-  return before !== null && before !== undefined && equal(before.stored.value, stored.value)
+  return before ? equal(before.stored.value, stored.value) : stored.value.kind === 'rest'
 }
 
 /** Values that only repeat what is carried, and were not blocked on purpose. */

@@ -4,7 +4,7 @@ import { cueRun } from '../show/entities'
 import type { CueId } from '../show/ids'
 import type { Show } from '../show/show'
 import { placeOfCue, type CueInOrder, type ListInOrder } from './tracking'
-import { endOfRun, runsOf } from './tracks'
+import { endOfRun, runsOf, takesAnew } from './tracks'
 
 interface Start {
   /** Milliseconds by the server's clock. */
@@ -41,18 +41,15 @@ export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId
   draft.set('cueList', list.id, 'onStage', from)
 }
 
-/**
- * What has arrived is marked so; what is started anew is forgotten. A list that comes
- * on stage, or does not go on, takes everything it holds anew.
- */
+/** What has arrived is marked so; what was started before the list took everything anew is forgotten. */
 function tidyRuns(show: Show, draft: Draft, list: ListInOrder, to: CueId | null, now: number, isJump: boolean) {
-  const target = to === null ? -1 : (placeOfCue(show, to)?.at ?? -1)
-  const { onStage } = list.list
-  const isAnew = onStage === null || target <= (placeOfCue(show, onStage)?.at ?? -1)
   const runs = runsOf(show, list.id)
-  for (const { id, ...run } of isJump ? runs : runs.slice(0, firstUnderWay(show, runs, now))) {
-    const at = run.cue === null ? Infinity : (placeOfCue(show, run.cue)?.at ?? Infinity)
-    if (isAnew || at >= target) draft.remove('cueRun', id)
+  const arrived = isJump ? runs.length : firstUnderWay(show, runs, now)
+  const forgotten = takesAnew(show, to, list.list.onStage)
+    ? runs.length
+    : runs.findLastIndex((run) => !run.settled && takesAnew(show, run.cue, run.from))
+  for (const [i, { id, ...run }] of runs.slice(0, arrived).entries()) {
+    if (i < forgotten || run.cue === null) draft.remove('cueRun', id)
     else if (!run.settled) draft.put('cueRun', id, { ...run, from: null, settled: true })
   }
 }

@@ -99,7 +99,7 @@ export function tracksOf(show: Show, list: ListInOrder): Map<string, ListTrack> 
   }
   for (const run of running) {
     const next = stateOf(show, list, run.cue)
-    const isAnew = atOf(show, run.cue) <= atOf(show, run.from)
+    const isAnew = takesAnew(show, run.cue, run.from)
     for (const key of new Set([...state.keys(), ...next.keys()])) {
       const [was, is] = [state.get(key), next.get(key)]
       const stored = is ?? was
@@ -114,7 +114,11 @@ export function tracksOf(show: Show, list: ListInOrder): Map<string, ListTrack> 
   return tracks
 }
 
-const atOf = (show: Show, cue: string | null) => (cue === null ? -1 : (placeOfCue(show, cue)?.at ?? -1))
+/** Whether a list that goes from one cue to another takes all it holds anew: it comes on stage, or does not go on. */
+export function takesAnew(show: Show, to: string | null, from: string | null): boolean {
+  const at = (cue: string | null) => (cue === null ? -1 : (placeOfCue(show, cue)?.at ?? -1))
+  return from === null || at(to) <= at(from)
+}
 
 /** Whether two cues set the same, and a head to the same way round. */
 function isSameLight(show: Show, was: CueValue | undefined, is: CueValue | undefined): boolean {

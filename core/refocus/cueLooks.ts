@@ -39,8 +39,12 @@ export function changedLooks(before: Show, after: Show): LookEffect[] {
   if (isSame) return []
   const found = new Map<CueId, Growing>()
   for (const list of listsInOrder(after)) {
-    const keys = new Set([...courseOf(before, list.id).keys(), ...courseOf(after, list.id).keys()])
     const moved = list.cues.filter(({ id, cue }) => isMoved(before, id, cue.number, list))
+    const origins = moved.flatMap(({ id }) => placeOfCue(before, id)?.list.id ?? [])
+    const keys = new Set([
+      ...[...new Set([list.id, ...origins])].flatMap((from) => [...courseOf(before, from).keys()]),
+      ...courseOf(after, list.id).keys(),
+    ])
     for (const key of keys) compare(before, after, list, key, moved, found)
   }
   return listsInOrder(after).flatMap(({ cues }) =>

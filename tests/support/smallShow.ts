@@ -96,6 +96,23 @@ export class Desk {
     })
   }
 
+  /** Runs a command on any arguments; whether it was done. */
+  ask(name: CommandName, input: unknown): boolean {
+    this.#commands += 1
+    const id = commandId.parse(`${this.person}${this.#commands}`)
+    const outcome = runCommand(this.show, name, input, id, { person: this.person, now: this.now })
+    if (outcome.ok) this.show = applyChanges(this.show, outcome.changes)
+    return outcome.ok && outcome.changes.length > 0
+  }
+
+  /** The same person at the same show, from here on apart. */
+  copy(): Desk {
+    const copy = new Desk(this.show, this.person)
+    copy.now = this.now
+    copy.#commands = this.#commands
+    return copy
+  }
+
   /** Runs a command that must be done; returns its label. */
   do<N extends CommandName>(name: N, input: CommandInput<N>): string {
     const outcome = this.attempt(name, input)
