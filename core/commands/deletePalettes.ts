@@ -7,7 +7,7 @@ import { paletteId, type PaletteId } from '../show/ids'
 import { leaningInWords } from '../show/leaning'
 import type { Show } from '../show/show'
 import { command, done, refuse } from './command'
-import { gone } from './refusals'
+import { gone, linkTrouble } from './refusals'
 import { listInWords } from './wording'
 
 const become = z.discriminatedUnion('how', [
@@ -34,6 +34,8 @@ export const deletePalettes = command({
       return refuse('no heir', 'Choose a palette that stays for the links to go to.', 'links')
     const draft = new Draft(show)
     removePalettes(show, draft, ids, links.how === 'links' ? links : { how: 'loose' })
+    const trouble = links.how === 'links' ? linkTrouble(draft.result(), draft.result().all.palette.keys()) : null
+    if (trouble) return trouble
     const heir = links.how === 'links' ? `, links to ${show.all.palette.get(links.to)?.name ?? ''}` : ''
     return done(draft, `delete ${names}${heir}`)
   },
@@ -51,6 +53,8 @@ export const mergePalettes = command({
       return refuse('not alike', `${namesOf(show, [unlike])} does not hold the same as ${kept.name}.`, 'others')
     const draft = new Draft(show)
     removePalettes(show, draft, new Set(others), { how: 'links', to: keep })
+    const trouble = linkTrouble(draft.result(), [keep])
+    if (trouble) return trouble
     return done(draft, `merge ${namesOf(show, others)} into ${kept.name}`)
   },
 })

@@ -2,7 +2,6 @@
 import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { handValueId } from '../cues/onStage'
-import { loopMade } from '../show/links'
 import { putReaching, type FixtureValue } from '../palettes/reach'
 import { attributesServed, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { storable, updating } from '../palettes/update'
@@ -13,7 +12,7 @@ import { paletteId, type PersonId } from '../show/ids'
 import { lets } from '../show/masks'
 import type { Show } from '../show/show'
 import { command, done, refuse } from './command'
-import { gone } from './refusals'
+import { gone, linkTrouble } from './refusals'
 import { fixturesInWords } from './wording'
 
 export const openPalette = command({
@@ -57,10 +56,10 @@ export const keepPalette = command({
     const changed = held.flatMap(([, { fixture, attribute, value }]) =>
       changedValue(show, palette, known.shelf, { fixture, attribute, value }),
     )
-    const loop = loopMade(show, palette, changed)
-    if (loop) return refuse('loop', `${known.name} would be made of itself: ${loop}. Take that palette off first.`)
     const draft = new Draft(show).set('person', person, 'editing', null)
     if (changed.length > 0) putReaching(show, draft, palette, updating(show, palette, changed), { merge: [] })
+    const trouble = linkTrouble(draft.result(), [palette])
+    if (trouble) return trouble
     for (const [id] of held) draft.remove('handValue', id)
     const fixtures = [...new Set(changed.map(({ fixture }) => fixture))]
     return done(

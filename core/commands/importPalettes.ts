@@ -1,15 +1,15 @@
 /** Brings palettes in from a sheet: new ones, and instead of or beside those whose number is taken. */
 import { z } from 'zod'
-import { loopMade } from '../show/links'
 import { putReaching, type ReachingValue } from '../palettes/reach'
+import { keepUnserved } from '../palettes/unserved'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
 import { ATTRIBUTES } from '../show/families'
 import { asPaletteId, fixtureId, fixtureTypeId, paletteId, type PaletteId } from '../show/ids'
-import type { Show } from '../show/show'
 import { aimValue, anglesValue, numberValue, poolValue } from '../show/values'
 import { command, done, refuse } from './command'
 import { freeNumbers } from './paletteNumbers'
+import { linkTrouble } from './refusals'
 
 const whom = z.union([z.literal('any'), z.strictObject({ own: fixtureId }), z.strictObject({ kind: fixtureTypeId })])
 const sheetValue = z.union([
@@ -61,14 +61,13 @@ export const importPalettes = command({
         draft,
         id,
         values.flatMap((value) => storedAs(value, idOf)),
-        'replace',
+        { replace: () => true },
       )
     }
-    const loop = loopAmong(
-      draft.result(),
-      placed.map(({ id }) => id),
-    )
-    if (loop) return refuse('loop', `A palette of the sheet would be made of itself: ${loop}.`)
+    const ids = placed.map(({ id }) => id)
+    const trouble = linkTrouble(draft.result(), ids)
+    if (trouble) return trouble
+    for (const id of ids) if (show.all.palette.has(id)) keepUnserved(draft, id)
     const count = `${placed.length} ${placed.length === 1 ? 'palette' : 'palettes'}`
     return done(draft, `import ${count}`)
   },
@@ -83,13 +82,4 @@ function storedAs(
   if (!('link' in value)) return [{ whom: served, attribute, value }]
   const palette = idOf.get(value.link)
   return palette ? [{ whom: served, attribute, value: { kind: 'link', palette } }] : []
-}
-
-function loopAmong(show: Show, palettes: readonly PaletteId[]): string | null {
-  for (const id of palettes) {
-    const links = [...show.all.paletteValue.values()].filter((stored) => stored.palette === id)
-    const loop = loopMade(show, id, links)
-    if (loop) return loop
-  }
-  return null
 }

@@ -47,7 +47,7 @@ export const makePalettesFromTargets = command({
       const name = `${show.all.target.get(target)?.name ?? ''}${groupName}`.slice(0, 120)
       const colour = group === null ? PALETTE_COLOURS[i % PALETTE_COLOURS.length] : show.all.group.get(group)?.colour
       putNew(show, draft, id, { number: numbers[i] ?? numberFrom, name, colour: colour ?? 'brass', shelf })
-      if (group === null) putReaching(show, draft, id, [anyAt(target), ...zoom], 'replace')
+      if (group === null) putReaching(show, draft, id, [anyAt(target), ...zoom], { merge: [] })
       else putForGroup(show, draft, id, target, group, zoom)
     }
     return done(draft, `make ${wanted.length} ${wanted.length === 1 ? 'palette' : 'palettes'} from targets`)
@@ -120,7 +120,7 @@ export const makePalettesFromType = command({
     for (const [i, { name, shelf, colour, values }] of offered.entries()) {
       const id = paletteId.parse(newId())
       putNew(show, draft, id, { number: numbers[i] ?? numberFrom, name, colour, shelf })
-      putReaching(show, draft, id, values, 'replace')
+      putReaching(show, draft, id, values, { merge: [] })
     }
     const chosen = offered.flatMap((palette) => palette.chosen)
     const told = chosen.length ? ` (${chosenInWords(show, chosen)})` : ''

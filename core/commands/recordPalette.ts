@@ -5,7 +5,7 @@
  */
 import { z } from 'zod'
 import { putInHand } from '../hand/put'
-import { chosenInWords, completed } from '../palettes/meanings'
+import { chosenInWords, completed, EMPTY } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
 import { storable } from '../palettes/update'
 import { Draft } from '../show/draft'
@@ -14,7 +14,8 @@ import { paletteId, workingSetId } from '../show/ids'
 import { maskInWords, shelfMaskOf } from '../show/masks'
 import { command, done, refuse } from './command'
 import { paletteNumberTaken } from './paletteNumbers'
-import { spendMask, takenFromHand } from './taken'
+import { linkTrouble } from './refusals'
+import { spendMask, takenFromHand, taking } from './taken'
 import { fixturesInWords, listInWords } from './wording'
 
 export const recordPalette = command({
@@ -55,8 +56,13 @@ export const recordPalette = command({
       return value ? [{ fixture: held.fixture, attribute: held.attribute, value }] : []
     })
     const placed = reaching(show, stored, reach)
-    const { values: all, chosen } = reach === 'own' ? { values: placed, chosen: [] } : completed(show, placed)
+    const { values: all, chosen } =
+      reach === 'own'
+        ? { values: placed, chosen: [] }
+        : completed(show, placed, { ...EMPTY, takes: taking(show, person, mask) })
     putReaching(show, draft, id, all, { merge: [] })
+    const trouble = linkTrouble(draft.result(), [id])
+    if (trouble) return trouble
     for (const { fixture, attribute } of stored)
       putInHand(draft, person, fixture, attribute, { kind: 'link', palette: id })
     spendMask(show, draft, person)

@@ -1,6 +1,7 @@
 /** Refusals that several commands share. */
 import type { Vec3 } from '../geometry/vector'
 import type { FixtureId, LayerId } from '../show/ids'
+import { DEEPEST_LINK, loopThrough, tooDeep } from '../show/links'
 import { plain } from '../show/names'
 import type { Show } from '../show/show'
 import { refuse, type Outcome } from './command'
@@ -51,4 +52,20 @@ export function numbersTaken(show: Show, numbers: readonly number[], except: Rea
         'numberFrom',
       )
   return null
+}
+
+/** Refuses what would make one of some palettes of itself, or link palettes deeper than can be followed. */
+export function linkTrouble(after: Show, palettes: Iterable<string>): Outcome | null {
+  const nameOf = (id: string) => after.all.palette.get(id)?.name ?? ''
+  const loop = loopThrough(after, palettes)
+  if (loop) {
+    const way = loop.map(nameOf).join(' → ')
+    return refuse('loop', `${nameOf(loop[0] ?? '')} would be made of itself: ${way}. Take that palette off first.`)
+  }
+  const deep = tooDeep(after)
+  if (deep === null) return null
+  return refuse(
+    'too deep',
+    `${nameOf(deep)} would be linked through more than ${DEEPEST_LINK} palettes. Link to one nearer to the values.`,
+  )
 }

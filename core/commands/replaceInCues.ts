@@ -9,7 +9,7 @@ import { solvePosition } from '../palettes/solve'
 import { HOME } from '../kinematics/head'
 import { Draft } from '../show/draft'
 import { cueId, fixtureId, paletteId, type FixtureId } from '../show/ids'
-import { rigOf, type RiggedFixture } from '../show/rig'
+import { rigOf, typedFixtures, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import type { AimValue, CueContent } from '../show/values'
@@ -37,8 +37,8 @@ export const replacePaletteInCues = command({
     for (const stored of show.all.cueValue.values()) {
       if (stored.value.kind !== 'link' || stored.value.palette !== from) continue
       if ((cues && !cues.includes(stored.cue)) || (fixtures && !fixtures.includes(stored.fixture))) continue
-      const rigged = rigOf(show).get(stored.fixture)
-      if (rigged && paletteValueFor(show, to, rigged, stored.attribute) !== null) {
+      const served = typedFixtures(show).get(stored.fixture)
+      if (served && paletteValueFor(show, to, served, stored.attribute) !== null) {
         putCueValue(draft, { ...stored, value: { kind: 'link', palette: to } }, stored)
         replaced += 1
       } else left += 1

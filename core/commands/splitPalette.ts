@@ -3,10 +3,10 @@
  * the whole for them use that. What belongs to no group stays.
  */
 import { z } from 'zod'
-import { attributesServed, paletteValueFor, paletteValueId } from '../palettes/resolve'
+import { attributesServed, paletteValueFor, paletteValueId, servedByValue } from '../palettes/resolve'
 import { Draft } from '../show/draft'
 import { groupId, paletteId, type FixtureId, type PaletteId } from '../show/ids'
-import { membersOf, rigOf } from '../show/rig'
+import { membersOf, typedFixtures } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { command, done, refuse } from './command'
 import { freeNumbers } from './paletteNumbers'
@@ -23,7 +23,7 @@ export const splitPalette = command({
     const moved = new Map<FixtureId, PaletteId>()
     for (const [i, group] of groups.entries()) {
       const id = paletteId.parse(newId())
-      const members = (membersOf(show).get(group) ?? []).flatMap((fixture) => rigOf(show).get(fixture) ?? [])
+      const members = (membersOf(show).get(group) ?? []).flatMap((fixture) => typedFixtures(show).get(fixture) ?? [])
       const served = members.filter(
         (rigged) => !moved.has(rigged.id) && attributesServed(show, palette, rigged).length > 0,
       )
@@ -61,19 +61,11 @@ function redirect(show: Show, draft: Draft, palette: PaletteId, moved: ReadonlyM
     }
   for (const stored of show.all.paletteValue.values()) {
     if (stored.value.kind !== 'link' || stored.value.palette !== palette) continue
-    for (const [fixture, to] of moved) {
-      const isMeant =
-        stored.fixture === null
-          ? stored.fixtureType === null || stored.fixtureType === show.all.fixture.get(fixture)?.type
-          : stored.fixture === fixture
+    for (const { id: fixture } of servedByValue(show, stored)) {
+      const to = moved.get(fixture)
       const id = paletteValueId(stored.palette, stored.attribute, { own: fixture })
-      if (isMeant && (stored.fixture !== null || !show.all.paletteValue.has(id)))
-        draft.put('paletteValue', id, {
-          ...stored,
-          fixture,
-          fixtureType: null,
-          value: { kind: 'link', palette: to },
-        })
+      if (to)
+        draft.put('paletteValue', id, { ...stored, fixture, fixtureType: null, value: { kind: 'link', palette: to } })
     }
   }
 }

@@ -4,9 +4,9 @@
  */
 import { z } from 'zod'
 import { putInHand } from '../hand/put'
-import { loopMade } from '../show/links'
-import { completed } from '../palettes/meanings'
+import { completed, type Room } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
+import { contentsOf } from '../palettes/resolve'
 import { keepUnserved } from '../palettes/unserved'
 import { storable, updating } from '../palettes/update'
 import { Draft } from '../show/draft'
@@ -14,8 +14,8 @@ import { FAMILIES, familyOf } from '../show/families'
 import { paletteId, workingSetId } from '../show/ids'
 import { maskInWords } from '../show/masks'
 import { command, done, refuse } from './command'
-import { gone } from './refusals'
-import { spendMask, takenFromHand } from './taken'
+import { gone, linkTrouble } from './refusals'
+import { spendMask, takenFromHand, taking } from './taken'
 import { fixturesInWords, listInWords, looseInWords } from './wording'
 
 export const storeInPalette = command({
@@ -41,12 +41,16 @@ export const storeInPalette = command({
         'nothing to take',
         `Nothing in hand is new to ${known.name}: it takes ${maskInWords(known)}. Check the take switches.`,
       )
-    const loop = loopMade(show, palette, stored)
-    if (loop) return refuse('loop', `${known.name} would be made of itself: ${loop}. Take that palette off first.`)
     const draft = new Draft(show)
     const placed = reach === 'where it stands' ? updating(show, palette, stored) : reaching(show, stored, reach)
-    const all = reach === 'usual' ? completed(show, placed).values : placed
-    putReaching(show, draft, palette, all, how === 'replace' ? 'replace' : { merge: stored })
+    const takes = taking(show, person, known)
+    const contents = how === 'merge' ? contentsOf(show).get(palette) : undefined
+    const holds: Room['holds'] = (whom, attribute) =>
+      (whom === 'any' ? contents?.any.has(attribute) : contents?.kind.get(attribute)?.has(whom)) === true
+    const all = reach === 'usual' ? completed(show, placed, { takes, holds }).values : placed
+    putReaching(show, draft, palette, all, how === 'replace' ? { replace: takes } : { merge: stored })
+    const trouble = linkTrouble(draft.result(), [palette])
+    if (trouble) return trouble
     const loose = how === 'replace' ? keepUnserved(draft, palette) : { inCues: 0, inHand: 0 }
     for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
     spendMask(show, draft, person)

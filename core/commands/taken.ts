@@ -1,7 +1,7 @@
 /** What a recording would take from the hand. */
 import type { HandValue } from '../show/entities'
 import type { Draft } from '../show/draft'
-import { familyOf, FIRST_TAKE, type Family } from '../show/families'
+import { familyOf, FIRST_TAKE, type Attribute, type Family } from '../show/families'
 import type { FixtureId, PersonId, WorkingSetId } from '../show/ids'
 import { lets, type Mask } from '../show/masks'
 import { workingSetMembersOf } from '../show/workingSets'
@@ -24,20 +24,26 @@ export function takenFromHand(
   workingSet: WorkingSetId | null = null,
 ): Taken {
   const within = workingSet === null ? null : workingSetMembersOf(show).get(workingSet)
-  const mask = show.all.person.get(person) ?? NOTHING
+  const takes = taking(show, person, allowed)
   const values: HandValue[] = []
   const families = new Set<Family>()
   const heldBack = new Set<Family>()
   for (const held of show.all.handValue.values()) {
     if (held.person !== person || (workingSet !== null && !within?.has(held.fixture))) continue
     const family = familyOf(held.attribute)
-    if (lets(mask, held.attribute) && lets(allowed, held.attribute)) {
+    if (takes(held.attribute)) {
       values.push(held)
       families.add(family)
     } else heldBack.add(family)
   }
   const fixtures = [...new Set(values.map((v) => v.fixture))]
   return { values, families: [...families], heldBack: [...heldBack], fixtures }
+}
+
+/** Whether a recording takes an attribute at all: the person takes it, and `allowed` lets it through. */
+export function taking(show: Show, person: PersonId, allowed: Mask): (attribute: Attribute) => boolean {
+  const mask = show.all.person.get(person) ?? NOTHING
+  return (attribute) => lets(mask, attribute) && lets(allowed, attribute)
 }
 
 /** A mask for once has been used: the usual one stands again. */

@@ -44,7 +44,9 @@ export function putSpread(
 ): void {
   const values = spreadAims(show, rule, members)
   if (values.length === 0) return
-  const kept = new Set(values.map(({ fixture }) => fixture))
+  // Members that hang in another venue only keep the place they were given there.
+  const elsewhere = members.filter((fixture) => !rigOf(show).has(fixture))
+  const kept = new Set([...values.map(({ fixture }) => fixture), ...elsewhere])
   for (const [id, stored] of show.all.paletteValue)
     if (
       stored.palette === rule.palette &&

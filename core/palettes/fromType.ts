@@ -5,7 +5,7 @@ import type { Shelf } from '../show/families'
 import type { FixtureTypeId } from '../show/ids'
 import type { Show } from '../show/show'
 import { colourDistance, colourOf } from './colourMatch'
-import { completed, type ChosenSlot } from './meanings'
+import { completed, EMPTY, type ChosenSlot } from './meanings'
 import type { ReachingValue } from './reach'
 
 export const TYPE_PARTS = ['gobo', 'gobo2', 'colourWheel', 'beam'] as const
@@ -33,7 +33,7 @@ export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): O
   if (!wheel || !type.has.includes(part)) return []
   return wheel.slots.map((slot, number) => {
     const stored: ReachingValue = { whom: { kind: id }, attribute: part, value: { kind: 'number', number } }
-    const { values, chosen } = completed(show, [stored])
+    const { values, chosen } = completed(show, [stored], EMPTY)
     const shelf = part === 'colourWheel' ? 'colour' : 'gobo'
     return {
       name: slot.name,

@@ -4,6 +4,7 @@
  */
 import type { FixtureType, Wheel } from '../show/entities'
 import { asFixtureTypeId, type FixtureTypeId } from '../show/ids'
+import type { Attribute } from '../show/families'
 import type { Show } from '../show/show'
 import { colourOf, nearestSlot, type Rgb } from './colourMatch'
 import type { ReachingValue } from './reach'
@@ -47,21 +48,34 @@ function colourSaid(show: Show, values: readonly ReachingValue[]): Rgb | null {
   return null
 }
 
-/** Values for types and for any, with what they mean on the types they leave out. */
-export function completed(show: Show, values: readonly ReachingValue[]): Completed {
+/** What may be added to values: what masks let through, and a palette does not hold already. */
+export interface Room {
+  takes(attribute: Attribute): boolean
+  /** Whether something is held for a type, or for any, already. */
+  holds(whom: FixtureTypeId | 'any', attribute: Attribute): boolean
+}
+
+/** A palette yet to be made, without a mask. */
+export const EMPTY: Room = { takes: () => true, holds: () => false }
+
+/** Values for types and for any, with what they mean on the types they leave out. Nothing recorded is written over. */
+export function completed(show: Show, values: readonly ReachingValue[], room: Room): Completed {
   const added: ReachingValue[] = []
   const chosen: ChosenSlot[] = []
+  const isFree = (whom: FixtureTypeId | 'any', attribute: Attribute) =>
+    room.takes(attribute) && !room.holds(whom, attribute) && !isSaid(values, attribute, whom)
   const rgb = colourSaid(show, values)
-  if (rgb && numberFor(values, 'red', 'any') === null)
+  if (rgb)
     for (const attribute of MIXING)
-      added.push({ whom: 'any', attribute, value: { kind: 'number', number: rgb[attribute] } })
+      if (isFree('any', attribute))
+        added.push({ whom: 'any', attribute, value: { kind: 'number', number: rgb[attribute] } })
   for (const [key, type] of show.all.fixtureType) {
     const kind = asFixtureTypeId(key)
-    if (rgb) addColour(type, kind, rgb, values, added, chosen)
+    if (rgb && isFree(kind, 'colourWheel')) addColour(type, kind, rgb, added, chosen)
     for (const attribute of ['gobo', 'gobo2'] as const) {
       const pattern = patternSaid(show, values, attribute)
       const slot = pattern ? (wheelFor(type, attribute)?.slots.findIndex((s) => s.pattern === pattern) ?? -1) : -1
-      if (slot < 0 || !type.has.includes(attribute) || numberFor(values, attribute, kind) !== null) continue
+      if (slot < 0 || !type.has.includes(attribute) || !isFree(kind, attribute)) continue
       added.push({ whom: { kind }, attribute, value: { kind: 'number', number: slot } })
       chosen.push({ type: kind, slot: wheelFor(type, attribute)?.slots[slot]?.name ?? '', distance: 0 })
     }
@@ -69,17 +83,16 @@ export function completed(show: Show, values: readonly ReachingValue[]): Complet
   return { values: [...values, ...added], chosen }
 }
 
-function addColour(
-  type: FixtureType,
-  kind: FixtureTypeId,
-  rgb: Rgb,
-  values: readonly ReachingValue[],
-  added: ReachingValue[],
-  chosen: ChosenSlot[],
-) {
+function isSaid(values: readonly ReachingValue[], attribute: Attribute, whom: FixtureTypeId | 'any'): boolean {
+  return values.some(
+    (v) => v.attribute === attribute && (v.whom === 'any' ? whom === 'any' : 'kind' in v.whom && v.whom.kind === whom),
+  )
+}
+
+function addColour(type: FixtureType, kind: FixtureTypeId, rgb: Rgb, added: ReachingValue[], chosen: ChosenSlot[]) {
   const wheel = wheelFor(type, 'colourWheel')
   const isMixing = MIXING.every((attribute) => type.has.includes(attribute))
-  if (!wheel || isMixing || !type.has.includes('colourWheel') || numberFor(values, 'colourWheel', kind) !== null) return
+  if (!wheel || isMixing || !type.has.includes('colourWheel')) return
   const nearest = nearestSlot(wheel, rgb)
   if (!nearest) return
   added.push({ whom: { kind }, attribute: 'colourWheel', value: { kind: 'number', number: nearest.slot } })

@@ -126,22 +126,24 @@ function turnedOtherwise(show: Show, values: readonly FixtureValue[]): ReachingV
 }
 
 /**
- * Writes values into a palette. Merging lays them over what is there, and takes out narrower ones
- * of the same fixtures that would hide them; replacing takes out everything else.
+ * Writes values into a palette. Merging lays them over what is there: what would hide them from the
+ * fixtures they come from gives way, or, where it serves others too, is passed by with a value of
+ * their own. Replacing takes out everything else that `replace` lets through.
  */
 export function putReaching(
   show: Show,
   draft: Draft,
   palette: PaletteId,
   values: readonly ReachingValue[],
-  how: { readonly merge: readonly FixtureValue[] } | 'replace',
+  how: { readonly merge: readonly FixtureValue[] } | { readonly replace: (attribute: Attribute) => boolean },
 ): void {
   const ids = new Set(values.map(({ whom, attribute }) => paletteValueId(palette, attribute, whom)))
-  if (how === 'replace') {
+  if ('replace' in how) {
     for (const [id, stored] of show.all.paletteValue)
-      if (stored.palette === palette && !ids.has(id)) draft.remove('paletteValue', id)
-  } else hideNothing(show, draft, palette, how.merge, ids)
-  for (const { whom, attribute, value } of values)
+      if (stored.palette === palette && !ids.has(id) && how.replace(stored.attribute)) draft.remove('paletteValue', id)
+  }
+  const beside = 'merge' in how ? hideNothing(show, draft, palette, how.merge, ids) : []
+  for (const { whom, attribute, value } of [...values, ...beside])
     draft.put('paletteValue', paletteValueId(palette, attribute, whom), {
       palette,
       fixture: whom !== 'any' && 'own' in whom ? whom.own : null,
@@ -151,16 +153,25 @@ export function putReaching(
     })
 }
 
+/** Takes out values of the very fixtures that would hide wider ones; returns those to be put beside values for their type. */
 function hideNothing(
   show: Show,
   draft: Draft,
   palette: PaletteId,
   merged: readonly FixtureValue[],
   written: ReadonlySet<string>,
-) {
+): ReachingValue[] {
   const contents = contentsOf(show).get(palette)
-  for (const { fixture, attribute } of merged) {
-    const id = paletteValueId(palette, attribute, { own: fixture })
-    if (contents?.own.get(attribute)?.has(fixture) && !written.has(id)) draft.remove('paletteValue', id)
-  }
+  return merged.flatMap((recorded) => {
+    const { fixture, attribute } = recorded
+    const ownId = paletteValueId(palette, attribute, { own: fixture })
+    if (written.has(ownId)) return []
+    const type = show.all.fixture.get(fixture)?.type ?? ''
+    const isHidden =
+      contents?.kind.get(attribute)?.has(type) === true &&
+      !written.has(paletteValueId(palette, attribute, { kind: type }))
+    if (isHidden) return [own(recorded)]
+    if (contents?.own.get(attribute)?.has(fixture)) draft.remove('paletteValue', ownId)
+    return []
+  })
 }

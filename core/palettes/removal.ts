@@ -2,11 +2,13 @@
 import type { Draft } from '../show/draft'
 import { asFixtureId, type CueId, type PaletteId } from '../show/ids'
 import type { Attribute } from '../show/families'
-import { rigOf } from '../show/rig'
+import { wayTo } from '../show/links'
+import { typedFixtures } from '../show/rig'
+import type { PaletteValue } from '../show/entities'
 import { showRecordOf, type Show } from '../show/show'
 import type { Leaning } from '../show/leaning'
-import type { CueContent, Value } from '../show/values'
-import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
+import type { CueContent, LinkValue, Value } from '../show/values'
+import { paletteValueFor, paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
 
 /** What becomes of links to palettes that go: plain values, or links to another palette. */
 export type LinksBecome = { readonly how: 'loose' } | { readonly how: 'links'; readonly to: PaletteId }
@@ -39,7 +41,7 @@ export function removePalettes(show: Show, draft: Draft, palettes: ReadonlySet<s
   for (const [id, stored] of show.all.paletteValue) {
     if (palettes.has(stored.palette)) draft.remove('paletteValue', id)
     else if (stored.value.kind === 'link' && palettes.has(stored.value.palette))
-      replaceInPalette(show, draft, id, stored.palette, stored.value.palette, stored.attribute, become)
+      replaceInPalette(show, draft, id, stored, become)
   }
   for (const palette of palettes) {
     draft.remove('palette', palette)
@@ -48,43 +50,39 @@ export function removePalettes(show: Show, draft: Draft, palettes: ReadonlySet<s
   emptyRoles(show, draft, palettes)
 }
 
-function replaced(show: Show, fixture: string, attribute: Attribute, value: Value, become: LinksBecome): Value | null {
-  const rigged = rigOf(show).get(asFixtureId(fixture))
-  if (!rigged) return become.how === 'links' ? { kind: 'link', palette: become.to } : null
-  const isServed = become.how === 'links' && paletteValueFor(show, become.to, rigged, attribute) !== null
+function replaced(
+  show: Show,
+  fixture: string,
+  attribute: Attribute,
+  link: LinkValue,
+  become: LinksBecome,
+): Value | null {
+  const served = typedFixtures(show).get(asFixtureId(fixture))
+  if (!served) return null
+  const isServed = become.how === 'links' && paletteValueFor(show, become.to, served, attribute) !== null
   if (become.how === 'links' && isServed) return { kind: 'link', palette: become.to }
-  return resolveValue(show, rigged, attribute, value).value
+  return resolveValue(show, served, attribute, link).value
 }
 
-/** A palette that linked to one that goes gets its values, where it has none that reach less wide. */
-function replaceInPalette(
-  show: Show,
-  draft: Draft,
-  id: string,
-  palette: PaletteId,
-  gone: PaletteId,
-  attribute: Attribute,
-  become: LinksBecome,
-) {
-  const stored = show.all.paletteValue.get(id)
-  if (!stored) return
-  if (become.how === 'links') {
-    draft.put('paletteValue', id, { ...stored, value: { kind: 'link', palette: become.to } })
-    return
-  }
-  draft.remove('paletteValue', id)
-  const served = [...rigOf(show).values()].filter(
-    (rigged) =>
-      (stored.fixture === null || stored.fixture === rigged.id) &&
-      (stored.fixtureType === null || stored.fixtureType === rigged.fixture.type),
-  )
-  for (const rigged of served) {
-    if (show.all.paletteValue.get(paletteValueId(palette, attribute, { own: rigged.id })) && !stored.fixture) continue
-    const plain = resolveValue(show, rigged, attribute, { kind: 'link', palette: gone }).value
+/**
+ * A link in a palette to one that goes. It leads to the heir where the heir holds something for those
+ * it serves; the others get what it gave them as values of their own, and so do all where the heir
+ * itself is made of this palette.
+ */
+function replaceInPalette(show: Show, draft: Draft, id: string, stored: PaletteValue, become: LinksBecome) {
+  const { attribute, palette, value } = stored
+  const heir = become.how === 'links' && wayTo(show, become.to, palette) === null ? become.to : null
+  const served = servedByValue(show, stored)
+  const isInherited = (fixture: Served) => heir !== null && paletteValueFor(show, heir, fixture, attribute) !== null
+  if (heir !== null && served.some(isInherited))
+    draft.put('paletteValue', id, { ...stored, value: { kind: 'link', palette: heir } })
+  else draft.remove('paletteValue', id)
+  for (const fixture of served) {
+    const plain = isInherited(fixture) ? null : resolveValue(show, fixture, attribute, value).value
     if (plain)
-      draft.put('paletteValue', paletteValueId(palette, attribute, { own: rigged.id }), {
+      draft.put('paletteValue', paletteValueId(palette, attribute, { own: fixture.id }), {
         palette,
-        fixture: rigged.id,
+        fixture: fixture.id,
         fixtureType: null,
         attribute,
         value: plain,

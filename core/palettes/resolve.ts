@@ -8,7 +8,7 @@ import { DEEPEST_LINK } from '../show/links'
 import { asPaletteId, type PaletteId } from '../show/ids'
 import type { EntityOf, PaletteValue } from '../show/entities'
 import type { Show } from '../show/show'
-import type { RiggedFixture } from '../show/rig'
+import { typedFixtures, type TypedFixture } from '../show/rig'
 import type { PlainValue, Value } from '../show/values'
 
 /** Values by attribute, then by whom they serve. */
@@ -54,17 +54,30 @@ export const contentsOf = derived(['paletteValue'], (show): ReadonlyMap<string, 
 })
 
 /** Whom a value is looked up for. */
-export type Served = Pick<RiggedFixture, 'id' | 'fixture' | 'type'>
+export type Served = TypedFixture
+
+/** What a palette stores that serves a fixture's attribute: the narrowest; null when it does not serve it. */
+export function storedFor(show: Show, palette: string, served: Served, attribute: Attribute): PaletteValue | null {
+  if (!served.type.has.includes(attribute)) return null
+  const contents = contentsOf(show).get(palette) ?? NOTHING
+  return (
+    contents.own.get(attribute)?.get(served.id) ??
+    contents.kind.get(attribute)?.get(served.fixture.type ?? '') ??
+    contents.any.get(attribute) ??
+    null
+  )
+}
 
 /** A palette's stored value for a fixture and attribute, or null when it does not serve it. */
 export function paletteValueFor(show: Show, palette: string, served: Served, attribute: Attribute): Value | null {
-  if (!served.type.has.includes(attribute)) return null
-  const contents = contentsOf(show).get(palette) ?? NOTHING
-  const stored =
-    contents.own.get(attribute)?.get(served.id) ??
-    contents.kind.get(attribute)?.get(served.fixture.type ?? '') ??
-    contents.any.get(attribute)
-  return stored ? stored.value : null
+  return storedFor(show, palette, served, attribute)?.value ?? null
+}
+
+/** Every fixture of the show, wherever it hangs, that a value stored in a palette serves. */
+export function servedByValue(show: Show, stored: PaletteValue): Served[] {
+  return [...typedFixtures(show).values()].filter(
+    (served) => storedFor(show, stored.palette, served, stored.attribute) === stored,
+  )
 }
 
 /** A plain value and the palettes it came by, nearest first; `broken` names one that gives nothing. */
@@ -76,13 +89,13 @@ export interface Resolved {
 
 const DIRECT: readonly PaletteId[] = []
 
-/** Follows a value's links for one fixture. */
+/** Follows a value's links for one fixture; a chain deeper than links may nest gives nothing. */
 export function resolveValue(show: Show, served: Served, attribute: Attribute, value: Value): Resolved {
   if (value.kind !== 'link') return { value, through: DIRECT, broken: null }
   const through: PaletteId[] = []
   let current: Value = value
   while (current.kind === 'link') {
-    if (through.length >= DEEPEST_LINK) throw new RangeError(`links of palette ${current.palette} run in a loop`)
+    if (through.length >= DEEPEST_LINK) return { value: null, through, broken: current.palette }
     through.push(current.palette)
     const next = paletteValueFor(show, current.palette, served, attribute)
     if (next === null) return { value: null, through, broken: current.palette }

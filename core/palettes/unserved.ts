@@ -1,11 +1,11 @@
 /** Links that a palette would no longer answer: they keep what it gave them, as plain values. */
 import type { Draft } from '../show/draft'
 import type { Attribute } from '../show/families'
-import { rigOf, type RiggedFixture } from '../show/rig'
-import type { FixtureId, PaletteId } from '../show/ids'
+import { typedFixtures } from '../show/rig'
+import type { PaletteId } from '../show/ids'
 import type { PlainValue } from '../show/values'
 import { madeOf } from '../show/links'
-import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
+import { paletteValueFor, paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
 
 /** How many values no longer come from the palette they were linked to. */
 export interface StayingLoose {
@@ -20,26 +20,24 @@ export interface StayingLoose {
 export function keepUnserved(draft: Draft, palette: PaletteId): StayingLoose {
   const before = draft.before
   const after = draft.result()
-  const rig = rigOf(before)
-  const isLost = (rigged: RiggedFixture, attribute: Attribute) =>
-    paletteValueFor(before, palette, rigged, attribute) !== null &&
-    paletteValueFor(after, palette, rigged, attribute) === null
-  const given = (fixture: FixtureId, attribute: Attribute): PlainValue | null => {
-    const rigged = rig.get(fixture)
-    return rigged && isLost(rigged, attribute)
-      ? resolveValue(before, rigged, attribute, { kind: 'link', palette }).value
+  const fixtures = typedFixtures(before)
+  const isLost = (served: Served, attribute: Attribute) =>
+    paletteValueFor(before, palette, served, attribute) !== null &&
+    paletteValueFor(after, palette, served, attribute) === null
+  const given = (served: Served | undefined, attribute: Attribute): PlainValue | null =>
+    served && isLost(served, attribute)
+      ? resolveValue(before, served, attribute, { kind: 'link', palette }).value
       : null
-  }
   const loose = { cueValue: 0, handValue: 0 }
   for (const kind of ['cueValue', 'handValue'] as const)
     for (const [id, held] of after.all[kind]) {
       if (held.value.kind !== 'link' || held.value.palette !== palette) continue
-      const value = given(held.fixture, held.attribute)
+      const value = given(fixtures.get(held.fixture), held.attribute)
       if (!value) continue
       draft.put(kind, id, { ...held, value })
       loose[kind] += 1
     }
-  if (madeOf(before, palette).length > 0) keepInWholes(draft, palette, rig, given)
+  if (madeOf(before, palette).length > 0) keepInWholes(draft, palette, given)
   return { inCues: loose.cueValue, inHand: loose.handValue }
 }
 
@@ -47,20 +45,15 @@ export function keepUnserved(draft: Draft, palette: PaletteId): StayingLoose {
 function keepInWholes(
   draft: Draft,
   palette: PaletteId,
-  rig: ReadonlyMap<string, RiggedFixture>,
-  given: (fixture: FixtureId, attribute: Attribute) => PlainValue | null,
+  given: (served: Served, attribute: Attribute) => PlainValue | null,
 ) {
-  const { all } = draft.before
-  for (const stored of all.paletteValue.values()) {
+  const { before } = draft
+  for (const stored of before.all.paletteValue.values()) {
     if (stored.value.kind !== 'link' || stored.value.palette !== palette) continue
-    for (const rigged of rig.values()) {
-      const isMeant =
-        (stored.fixture === null || stored.fixture === rigged.id) &&
-        (stored.fixtureType === null || stored.fixtureType === rigged.fixture.type)
-      const own = paletteValueId(stored.palette, stored.attribute, { own: rigged.id })
-      const value =
-        isMeant && (stored.fixture !== null || !all.paletteValue.has(own)) ? given(rigged.id, stored.attribute) : null
-      if (value) draft.put('paletteValue', own, { ...stored, fixture: rigged.id, fixtureType: null, value })
+    for (const served of servedByValue(before, stored)) {
+      const value = given(served, stored.attribute)
+      const own = paletteValueId(stored.palette, stored.attribute, { own: served.id })
+      if (value) draft.put('paletteValue', own, { ...stored, fixture: served.id, fixtureType: null, value })
     }
   }
 }

@@ -3,7 +3,7 @@ import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { PaletteId, PersonId } from '../show/ids'
 import { lets } from '../show/masks'
-import { rigOf, type RiggedFixture } from '../show/rig'
+import { rigOf, typedFixtures, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Attribute } from '../show/families'
 import type { Value } from '../show/values'
@@ -85,7 +85,7 @@ function coversAll(show: Show, palette: PaletteId, group: readonly FixtureValue[
   const [first] = group
   if (!first) return false
   const changed = new Set(group.map(({ fixture }) => fixture))
-  return [...rigOf(show).values()].every(
+  return [...typedFixtures(show).values()].every(
     ({ id, type }) =>
       !type.has.includes(first.attribute) ||
       standingOf(show, palette, { fixture: id, attribute: first.attribute }) !== standing ||

@@ -88,7 +88,8 @@ function cuesGiving(before: Show, after: Show, changed: Changed): CueEffect[] {
         const isChanged = value.kind === 'link' && changed.get(value.palette)?.has(key) === true
         const then = isChanged ? givenBy(after.all.cueValue.get(cueValueId(id, fixture, attribute))) : undefined
         const follows =
-          isChanged && !equal(worth(before, fixture, attribute, value), worth(after, fixture, attribute, then ?? undefined))
+          isChanged &&
+          !equal(worth(before, fixture, attribute, value), worth(after, fixture, attribute, then ?? undefined))
         if (follows) carried.add(key)
         else carried.delete(key)
         sets ||= follows

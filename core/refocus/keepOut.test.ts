@@ -33,11 +33,7 @@ function places(desk: Desk, fixture: number): number[] {
     const rigged = rigOf(desk.show).get(desk.fixture(fixture))
     if (!list || !rigged) throw new Error('not on stage')
     const state = stateAt(desk.show, list, cue)
-    const { point } = pictureOf(
-      desk.show,
-      rigged,
-      (id, attribute) => givenBy(state.get(`${id} ${attribute}`)),
-    ).position
+    const { point } = pictureOf(desk.show, rigged, (id, attribute) => givenBy(state.get(`${id} ${attribute}`))).position
     return Math.round((point?.x ?? Number.NaN) * 100) / 100
   })
 }

@@ -2,7 +2,6 @@
 import { derived } from './derived'
 import { asPaletteId, type PaletteId } from './ids'
 import type { Show } from './show'
-import type { Value } from './values'
 
 /** The palettes each palette links to, directly. */
 export const linksOf = derived(['paletteValue'], (show): ReadonlyMap<string, ReadonlySet<PaletteId>> => {
@@ -66,6 +65,12 @@ export const depthsOf = derived(['paletteValue'], (show): ReadonlyMap<string, nu
   return depths
 })
 
+/** A palette from which links nest deeper than they may; null when there is none. */
+export function tooDeep(show: Show): PaletteId | null {
+  for (const [palette, depth] of depthsOf(show)) if (depth > DEEPEST_LINK) return asPaletteId(palette)
+  return null
+}
+
 /** A loop of links by way of one of these palettes, both ends included; null when there is none. */
 export function loopThrough(show: Show, palettes: Iterable<string>): PaletteId[] | null {
   for (const palette of palettes)
@@ -73,14 +78,5 @@ export function loopThrough(show: Show, palettes: Iterable<string>): PaletteId[]
       const way = wayTo(show, part, asPaletteId(palette))
       if (way) return [asPaletteId(palette), ...way]
     }
-  return null
-}
-
-/** The loop that storing values in a palette would make, as names: "Look → Bow → Look"; null for none. */
-export function loopMade(show: Show, palette: PaletteId, values: readonly { readonly value: Value }[]): string | null {
-  for (const { value } of values) {
-    const way = value.kind === 'link' ? wayTo(show, value.palette, palette) : null
-    if (way) return [palette, ...way].map((id) => show.all.palette.get(id)?.name ?? '').join(' → ')
-  }
   return null
 }

@@ -4,7 +4,7 @@ import type { Vec3 } from '../geometry/vector'
 import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
-import type { FixtureId, HangId } from './ids'
+import { asFixtureId, type FixtureId, type HangId } from './ids'
 import { placeId, showRecordOf, type Show } from './show'
 
 /** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
@@ -36,6 +36,20 @@ export const rigOf = derived(
     return new Map(placed.map((fixture) => [fixture.id, fixture]))
   },
 )
+
+/** A fixture that can hold values, wherever it hangs. */
+export type TypedFixture = Pick<RiggedFixture, 'id' | 'fixture' | 'type'>
+
+/** Every fixture with a type by id, by number: also those that hang in another venue only. */
+export const typedFixtures = derived(['fixture', 'fixtureType'], (show): ReadonlyMap<FixtureId, TypedFixture> => {
+  const typed: TypedFixture[] = []
+  for (const [id, fixture] of show.all.fixture) {
+    const type = fixture.type === null ? undefined : show.all.fixtureType.get(fixture.type)
+    if (type) typed.push({ id: asFixtureId(id), fixture, type })
+  }
+  typed.sort((a, b) => a.fixture.number - b.fixture.number)
+  return new Map(typed.map((fixture) => [fixture.id, fixture]))
+})
 
 /** A fixture that hangs, but has no type and so cannot be aimed. */
 export interface UntypedFixture {

@@ -6,7 +6,7 @@
 import { z } from 'zod'
 import { applyChanges, checkedEntity, EXISTENCE, partsOf, touchedBy, type ChangeSet, type MakeEntity } from './changes'
 import type { Kind } from './entities'
-import { DEEPEST_LINK, depthsOf, loopThrough } from './links'
+import { loopThrough, tooDeep } from './links'
 import type { PaletteId } from './ids'
 import { danglingAfter, type Dangling } from './references'
 import type { Show } from './show'
@@ -83,9 +83,8 @@ function deepLinks(after: Show, values: Iterable<string>): Fault[] {
   if (linking.size === 0) return []
   const loop = loopThrough(after, linking)
   if (loop) return [{ code: 'loop', palettes: loop }]
-  const depths = depthsOf(after)
-  const deepest = [...depths].find(([, depth]) => depth > DEEPEST_LINK)?.[0]
-  return deepest === undefined ? [] : [{ code: 'too deep', palette: deepest }]
+  const deepest = tooDeep(after)
+  return deepest === null ? [] : [{ code: 'too deep', palette: deepest }]
 }
 
 /** A fixture's mode is one of its type's; a mode that changed its type matters to all that have it. */
