@@ -57,8 +57,8 @@ interface Asked {
   readonly settled: boolean
 }
 
-function isEmpty({ palettes, changed, cues, losingReach, staysBehind, looks }: Effects): boolean {
-  const parts = [palettes, changed, cues, losingReach, staysBehind, looks]
+function isEmpty({ palettes, changed, cues, losingReach, absent, staysBehind, looks }: Effects): boolean {
+  const parts = [palettes, changed, cues, losingReach, absent, staysBehind, looks]
   return parts.every(({ length }) => length === 0)
 }
 

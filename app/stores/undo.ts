@@ -28,8 +28,7 @@ export const useUndo = defineStore('undo', () => {
     if (!step) return
     const refusal = await ask(direction, step.group, 'ask')
     if (!refusal) return
-    if (refusal.code === 'harms others' || refusal.code === 'cannot stand')
-      offerWaysOn(direction, step, refusal)
+    if (refusal.code === 'harms others' || refusal.code === 'cannot stand') offerWaysOn(direction, step, refusal)
     else messages.say(refusal.message, 'trouble')
   }
 

@@ -4,9 +4,9 @@ import { turnLevel } from '../geometry/rotation'
 import { subtract } from '../geometry/vector'
 import { Draft } from '../show/draft'
 import { target as targetSchema, type TargetForm } from '../show/entities'
-import { setPieceId, targetId, type SetPieceId } from '../show/ids'
+import { asVenueId, setPieceId, targetId, type SetPieceId } from '../show/ids'
 import { placeId, showRecordOf, type Show } from '../show/show'
-import { targetsOf, type PlacedTarget } from '../show/targets'
+import { targetsIn, targetsOf, type PlacedTarget } from '../show/targets'
 import { command, done, refuse } from './command'
 import { gone, nameTaken } from './refusals'
 
@@ -48,7 +48,11 @@ function tie(show: Show, draft: Draft, placed: PlacedTarget, piece: SetPieceId |
   draft.set('target', id, 'setPiece', piece)
   draft.set('target', id, 'local', place ? turnLevel(subtract(position, place.position), -place.yaw) : null)
   if (form.kind === 'line') draft.set('target', id, 'form', { ...form, to: turnLevel(form.to, yawNow - yawThen) })
-  if (place === null) draft.put('targetPlace', placeId(venue, id), { venue, target: id, position })
+  if (place === null)
+    for (const other of [...show.all.venue.keys()].map(asVenueId)) {
+      const there = targetsIn(show, other).get(id)
+      if (there) draft.put('targetPlace', placeId(other, id), { venue: other, target: id, position: there.position })
+    }
   else for (const [key, other] of show.all.targetPlace) if (other.target === id) draft.remove('targetPlace', key)
   return true
 }

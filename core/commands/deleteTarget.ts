@@ -4,7 +4,7 @@ import { add } from '../geometry/vector'
 import { Draft } from '../show/draft'
 import { targetId } from '../show/ids'
 import { leaningInWords, leaningOnTarget } from '../show/leaning'
-import { pointOn, targetsOf } from '../show/targets'
+import { freedAim, pointOn, targetsOf } from '../show/targets'
 import type { CueContent, Value } from '../show/values'
 import { command, done, refuse } from './command'
 import { gone } from './refusals'
@@ -12,7 +12,7 @@ import { gone } from './refusals'
 export const deleteTarget = command({
   input: z.strictObject({
     target: targetId,
-    /** What becomes of the aims at it: they refuse, or stay at the place they light now, as free aims. */
+    /** What becomes of the aims at it: they refuse, or stay at the places they light in every venue, as free aims. */
     aims: z.enum(['refuse', 'keep the place']),
   }),
   undoable: true,
@@ -28,7 +28,7 @@ export const deleteTarget = command({
       )
     const freed = (value: CueContent): Value | null => {
       if (value.kind !== 'aim' || value.target !== target || !placed) return null
-      return { ...value, target: null, at: null, offset: add(pointOn(placed, value.at), value.offset) }
+      return freedAim(show, value, add(pointOn(placed, value.at), value.offset))
     }
     const draft = new Draft(show)
     for (const kind of ['paletteValue', 'cueValue', 'handValue'] as const)

@@ -26,7 +26,10 @@ export const goNeutral = command({
         'families',
       )
     if (known?.neutralOnce)
-      draft.set('person', person, 'neutral', [...FIRST_NEUTRAL]).set('person', person, 'neutralOnce', false)
+      draft
+        .set('person', person, 'neutral', known.usualNeutral ?? [...FIRST_NEUTRAL])
+        .set('person', person, 'neutralOnce', false)
+        .set('person', person, 'usualNeutral', null)
     return done(draft, `${listInWords(taken)} of ${fixturesInWords(show, fixtures)} neutral`)
   },
 })

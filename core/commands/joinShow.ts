@@ -14,9 +14,11 @@ export const joinShow = command({
       take: [...FIRST_TAKE],
       heldBack: [],
       takeOnce: false,
+      usual: null,
       editing: null,
       neutral: [...FIRST_NEUTRAL],
       neutralOnce: false,
+      usualNeutral: null,
       blind: false,
       highlight: 'off',
     })

@@ -131,12 +131,16 @@ describe('recording into a palette', () => {
     clear()
     desk.level('11', 'zoom', 9)
     desk.level('11', 'edge', 0.5)
-    desk.do('setTake', { attribute: 'edge', take: false })
+    desk.do('setTake', { family: 'colour', take: true })
+    const { take } = desk.show.all.person.get(desk.person) ?? { take: [] }
     desk.do('setTake', { once: true })
+    desk.do('setTake', { attribute: 'edge', take: false })
+    desk.do('setTake', { family: 'colour', take: false })
     desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'own' })
     expect([given(1, 11, 'zoom'), given(1, 11, 'edge')]).toEqual([number(9), null])
     expect(desk.held(11, 'edge')).toEqual(number(0.5))
-    expect(desk.show.all.person.get(desk.person)).toMatchObject({ heldBack: [], takeOnce: false })
+    // What the person had set for themselves stands again, not what everybody begins with.
+    expect(desk.show.all.person.get(desk.person)).toMatchObject({ take, heldBack: [], takeOnce: false, usual: null })
   })
 
   it('follows the mask of its shelf as it was when it was made', () => {

@@ -1,4 +1,4 @@
-/** Sets which families going neutral sets: for the next time, or until changed. */
+/** Sets which families going neutral sets: for the next time, after which what it was stands again, or until changed. */
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { FAMILIES } from '../show/families'
@@ -9,7 +9,8 @@ export const setNeutral = command({
   input: z.strictObject({ families: z.array(z.enum(FAMILIES)), once: z.boolean() }),
   undoable: true,
   run(show, { families, once }, { person }) {
-    if (!show.all.person.has(person)) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    const known = show.all.person.get(person)
+    if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
     const draft = new Draft(show)
       .set(
         'person',
@@ -18,6 +19,7 @@ export const setNeutral = command({
         FAMILIES.filter((family) => families.includes(family)),
       )
       .set('person', person, 'neutralOnce', once)
+      .set('person', person, 'usualNeutral', once ? (known.usualNeutral ?? [...known.neutral]) : null)
     const what = families.length === 0 ? 'nothing' : listInWords(FAMILIES.filter((f) => families.includes(f)))
     return done(draft, `neutral sets ${what}${once ? ' once' : ''}`)
   },

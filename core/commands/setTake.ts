@@ -1,4 +1,7 @@
-/** Takes a family or one attribute, or holds it back, whenever the person records: until changed, or for once. */
+/**
+ * Takes a family or one attribute, or holds it back, whenever the person records: until changed, or
+ * for once. What the switches were when they began to count for once stands again afterwards.
+ */
 import { z } from 'zod'
 import { ATTRIBUTE_NAMES, ATTRIBUTES, FAMILIES } from '../show/families'
 import { Draft } from '../show/draft'
@@ -17,7 +20,9 @@ export const setTake = command({
     if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
     const draft = new Draft(show)
     if ('once' in input) {
+      const usual = known.usual ?? { take: [...known.take], heldBack: [...known.heldBack] }
       draft.set('person', person, 'takeOnce', input.once)
+      draft.set('person', person, 'usual', input.once ? usual : null)
       return done(draft, input.once ? 'take switches for once' : 'take switches until changed')
     }
     const mask =

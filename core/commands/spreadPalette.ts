@@ -1,12 +1,14 @@
 /** Makes a palette spread a group along a line or ring, by a rule that holds for members to come; or lets go of it. */
 import { z } from 'zod'
 import { putSpread } from '../groups/paletteSpreads'
+import { keepUnserved } from '../palettes/unserved'
 import { Draft } from '../show/draft'
 import { paletteSpread } from '../show/entities'
 import { paletteId } from '../show/ids'
 import { membersOf } from '../show/rig'
 import { command, done, refuse } from './command'
 import { gone } from './refusals'
+import { looseInWords } from './wording'
 
 export const spreadPalette = command({
   input: paletteSpread,
@@ -22,7 +24,8 @@ export const spreadPalette = command({
       return refuse('a point', `${along.name} is a point. Choose a line or a ring.`, 'target')
     const draft = new Draft(show).put('paletteSpread', palette, { palette, group, target, lay })
     putSpread(show, draft, { palette, target, lay }, membersOf(show).get(group) ?? [])
-    return done(draft, `spread ${whom.name} along ${along.name} in ${known.name}`)
+    const loose = keepUnserved(draft, palette)
+    return done(draft, `spread ${whom.name} along ${along.name} in ${known.name}${looseInWords(loose)}`)
   },
 })
 

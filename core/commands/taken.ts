@@ -46,9 +46,11 @@ export function taking(show: Show, person: PersonId, allowed: Mask): (attribute:
   return (attribute) => lets(mask, attribute) && lets(allowed, attribute)
 }
 
-/** A mask for once has been used: the usual one stands again. */
+/** A mask for once has been used: the person's own stands again. */
 export function spendMask(show: Show, draft: Draft, person: PersonId): void {
-  if (show.all.person.get(person)?.takeOnce !== true) return
-  draft.set('person', person, 'take', [...FIRST_TAKE]).set('person', person, 'heldBack', [])
-  draft.set('person', person, 'takeOnce', false)
+  const known = show.all.person.get(person)
+  if (!known?.takeOnce) return
+  const { take, heldBack } = known.usual ?? { take: [...FIRST_TAKE], heldBack: [] }
+  draft.set('person', person, 'take', take).set('person', person, 'heldBack', heldBack)
+  draft.set('person', person, 'takeOnce', false).set('person', person, 'usual', null)
 }

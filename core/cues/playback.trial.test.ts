@@ -106,7 +106,7 @@ class SlowList {
 function slowly(lists: readonly SlowList[], what: 'level' | 'zoom', now: number, rest: number): number {
   let seen: number | null = null
   for (const list of [...lists].sort((a, b) => a.since[what] - b.since[what])) {
-    const isHighest = what === 'level' && list.rule === 'highest' && seen !== null
+    const isHighest: boolean = what === 'level' && list.rule === 'highest' && seen !== null
     const own = list.number(what, now, isHighest ? 0 : (seen ?? rest))
     if (own !== null) seen = isHighest ? Math.max(own, seen ?? 0) : own
   }

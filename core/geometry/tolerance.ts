@@ -17,3 +17,6 @@ export const BEAM_MISS = 1e-4
 
 /** Metres. Two solved places closer than this have not moved. */
 export const SAME_PLACE = 1e-3
+
+/** Degrees. Two angles closer than this are one; rounding in a tangent and back must not tell them apart. */
+export const SAME_ANGLE = 1e-6

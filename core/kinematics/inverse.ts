@@ -11,7 +11,7 @@
  * Whole turns are then added within the stops. Which of the ways is taken is the caller's choice,
  * by a reference pose and, if wanted, a side; nothing here remembers anything.
  */
-import { unrotate } from '../geometry/rotation'
+import { rotation, unrotate } from '../geometry/rotation'
 import { angleBetween, distance, subtract, type Vec3 } from '../geometry/vector'
 import { AT_THE_LENS, EQUALLY_NEAR, ON_PAN_AXIS, STOP_SLACK } from '../geometry/tolerance'
 import { beamAt, missDistance, type Beam } from './forward'
@@ -21,10 +21,14 @@ import { axisTime } from './motorTime'
 /** Which way a head is turned: the sign its tilt has without lens offsets. */
 export type Side = 'positive' | 'negative'
 
-/** How to choose among the ways: near a pose, and on a side where one is asked for. */
+/**
+ * How to choose among the ways: near a pose, on a side where one is asked for, and in the turn of pan
+ * nearest to `turn` (degrees) where one was chosen before.
+ */
 export interface Choice {
   readonly reference: Pose
   readonly side?: Side | undefined
+  readonly turn?: number | undefined
 }
 
 /** A head at a place. `throwMetres` runs from the lens to the target. */
@@ -121,7 +125,8 @@ function nearestTurnAtStops(angle: number, nearest: number, isTie: boolean, axis
  * The pan turn nearest to the reference. Where tilt takes longer than either of two turns, they are
  * equally near, and the smaller |pan| wins.
  */
-function nearestPan(angle: number, tilt: number, reference: Pose, head: Head): number {
+function nearestPan(angle: number, tilt: number, { reference, turn }: Choice, head: Head): number {
+  if (turn !== undefined) return nearestTurn(angle, turn, head.pan)
   const near = nearestTurn(angle, reference.pan, head.pan)
   const other = near > reference.pan ? near - 360 : near + 360
   if (!(Math.abs(other) < Math.abs(near)) || other < head.pan.min || other > head.pan.max) return near
@@ -156,8 +161,8 @@ export function solveAim(mount: Mount, target: Vec3, choice: Choice = NEAREST_HO
   const negativeTilt = nearestTurn(ways.negativeTilt, reference.tilt, head.tilt)
   const positivePan = ways.free
     ? clampToAxis(reference.pan, head.pan)
-    : nearestPan(ways.positivePan, positiveTilt, reference, head)
-  const negativePan = ways.free ? positivePan : nearestPan(ways.negativePan, negativeTilt, reference, head)
+    : nearestPan(ways.positivePan, positiveTilt, choice, head)
+  const negativePan = ways.free ? positivePan : nearestPan(ways.negativePan, negativeTilt, choice, head)
   const hasPositive = positivePan === positivePan && positiveTilt === positiveTilt
   const hasNegative = negativePan === negativePan && negativeTilt === negativeTilt
   if (!hasPositive && !hasNegative) return nearestPose(mount, target, choice)
@@ -215,11 +220,18 @@ export function allWays(mount: Mount, target: Vec3, reference: Pose = HOME): Way
   ]
 }
 
+/** A pose inside the stops, and by how many degrees an axis falls short of where it should go. */
+interface Attempt {
+  readonly pose: Pose
+  readonly side: Side
+  readonly short: number
+}
+
 /** Clamped poses worth trying for a target no pose reaches. */
-function clampedPoses(head: Head, v: Vec3): { pose: Pose; side: Side; short: number }[] {
+function clampedPoses(head: Head, v: Vec3): Attempt[] {
   const ways = waysTo(head, v)
   if (ways === null) return insideOffset(head, v)
-  const tries: { pose: Pose; side: Side; short: number }[] = []
+  const tries: Attempt[] = []
   const consider = (pan: number, tilt: number, side: Side) => {
     const stoppedPan = nearestInside(pan, head.pan)
     // With pan stopped early, another tilt brings the beam nearer than the one solved for.
@@ -244,7 +256,7 @@ function angleOff(beam: Beam, target: Vec3): number {
 }
 
 /** Where the target is nearer than the lens offset, the head can only look its way. */
-function insideOffset(head: Head, v: Vec3): { pose: Pose; side: Side; short: number }[] {
+function insideOffset(head: Head, v: Vec3): Attempt[] {
   const bearing = Math.atan2(v.y, v.x) * TO_DEGREES
   return [bearing, bearing + 90, bearing - 90].map((angle) => {
     const pan = nearestInside(angle, head.pan).angle
@@ -263,8 +275,67 @@ function nearestInside(angle: number, axis: Axis): { angle: number; short: numbe
   return overTop <= underBottom ? { angle: axis.max, short: overTop } : { angle: axis.min, short: underBottom }
 }
 
+/** Degrees of pan between poses tried for a lens off the axes; between the best of them it is narrowed down. */
+const PAN_STEP = 3
+const NARROWINGS = 40
+/** Metres. A valley this much higher at the steps may still be the lowest between them. */
+const STEP_SLACK = 0.5
+const UPRIGHT = rotation(0, 0, 0)
+
+/**
+ * The pose inside the stops whose beam passes nearest to `v`, for a lens off the axes: there the miss
+ * has no closed form once an axis stops. For a pan held, the best tilt is at a stop or where the beam
+ * meets the target in the plane it tilts in; over pan the least is looked for step by step.
+ */
+function leastMiss(head: Head, v: Vec3): Attempt[] {
+  const mount: Mount = { head, pivot: { x: 0, y: 0, z: 0 }, rotation: UPRIGHT }
+  const missAt = (pan: number) => bestTilt(mount, v, pan).miss
+  const count = Math.max(1, Math.ceil((head.pan.max - head.pan.min) / PAN_STEP))
+  const step = (head.pan.max - head.pan.min) / count
+  const misses = Array.from({ length: count + 1 }, (_, i) => missAt(head.pan.min + i * step))
+  const least = Math.min(...misses)
+  return misses.flatMap((miss, i) => {
+    const isValley = miss <= (misses[i - 1] ?? Infinity) && miss <= (misses[i + 1] ?? Infinity)
+    if (!isValley || miss > least + STEP_SLACK) return []
+    const from = head.pan.min + Math.max(0, i - 1) * step
+    const to = head.pan.min + Math.min(count, i + 1) * step
+    const pan = narrowed(missAt, from, to)
+    const { tilt } = bestTilt(mount, v, pan)
+    return [{ pose: { pan, tilt }, side: tilt < 0 ? 'negative' : 'positive', short: 0 } as const]
+  })
+}
+
+/** Where a valley of a function between two numbers is lowest, by golden section. */
+function narrowed(of: (x: number) => number, from: number, to: number): number {
+  const part = (Math.sqrt(5) - 1) / 2
+  let [low, high] = [from, to]
+  for (let i = 0; i < NARROWINGS; i++) {
+    const [a, b] = [high - part * (high - low), low + part * (high - low)]
+    if (of(a) <= of(b)) high = b
+    else low = a
+  }
+  const middle = (low + high) / 2
+  return [from, to].reduce((best, end) => (of(end) < of(best) ? end : best), middle)
+}
+
+/** The best tilt with pan held, and by how much the beam then misses. */
+function bestTilt(mount: Mount, v: Vec3, pan: number): { readonly tilt: number; readonly miss: number } {
+  const { tilt, lens } = mount.head
+  const radians = pan / TO_DEGREES
+  const across = v.y * Math.cos(radians) - v.x * Math.sin(radians)
+  const rho = Math.hypot(across, v.z)
+  const aimed = (Math.atan2(across, -v.z) - Math.asin(Math.min(1, Math.max(-1, lens.normal / rho)))) * TO_DEGREES
+  const tilts = [tilt.min, tilt.max, ...turnsInside(aimed, tilt)]
+  const tried = tilts.map((angle) => ({ tilt: angle, miss: missDistance(beamAt(mount, { pan, tilt: angle }), v) }))
+  return tried.reduce((best, one) => (one.miss < best.miss ? one : best))
+}
+
 function nearestPose(mount: Mount, target: Vec3, choice: Choice): OutOfReach {
-  const tries = clampedPoses(mount.head, seenFromPivot(mount, target)).map((attempt) => ({
+  const { head } = mount
+  const v = seenFromPivot(mount, target)
+  const isOffset = head.lens.across !== 0 || head.lens.normal !== 0
+  const attempts = isOffset ? [...clampedPoses(head, v), ...leastMiss(head, v)] : clampedPoses(head, v)
+  const tries = attempts.map((attempt) => ({
     ...attempt,
     beam: beamAt(mount, attempt.pose),
     missMetres: missDistance(beamAt(mount, attempt.pose), target),

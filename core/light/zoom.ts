@@ -1,5 +1,6 @@
 /** Zoom and the size of the pool it makes. Degrees are full angles, metres diameters. */
 import { DEGREE } from '../geometry/rotation'
+import { SAME_ANGLE } from '../geometry/tolerance'
 
 /** Diameter in metres across the beam at `throwMetres`: `2·L·tan(θ/2)`. */
 export function poolDiameter(throwMetres: number, angle: number): number {
@@ -24,6 +25,6 @@ export function zoomForPool(
 ): ZoomForPool {
   const wanted = (2 * Math.atan2(diameter / 2, throwMetres)) / DEGREE
   const angle = Math.min(range.max, Math.max(range.min, wanted))
-  if (angle === wanted) return { angle, diameter, fits: true }
+  if (Math.abs(angle - wanted) < SAME_ANGLE) return { angle, diameter, fits: true }
   return { angle, diameter: poolDiameter(throwMetres, angle), fits: false }
 }

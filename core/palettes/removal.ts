@@ -8,7 +8,7 @@ import type { PaletteValue } from '../show/entities'
 import { showRecordOf, type Show } from '../show/show'
 import type { Leaning } from '../show/leaning'
 import type { CueContent, LinkValue, Value } from '../show/values'
-import { paletteValueFor, paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
+import { paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
 
 /** What becomes of links to palettes that go: plain values, or links to another palette. */
 export type LinksBecome = { readonly how: 'loose' } | { readonly how: 'links'; readonly to: PaletteId }
@@ -59,9 +59,13 @@ function replaced(
 ): Value | null {
   const served = typedFixtures(show).get(asFixtureId(fixture))
   if (!served) return null
-  const isServed = become.how === 'links' && paletteValueFor(show, become.to, served, attribute) !== null
-  if (become.how === 'links' && isServed) return { kind: 'link', palette: become.to }
+  if (become.how === 'links' && gives(show, become.to, served, attribute)) return { kind: 'link', palette: become.to }
   return resolveValue(show, served, attribute, link).value
+}
+
+/** Whether a palette comes to something for a fixture's attribute. */
+function gives(show: Show, palette: PaletteId, served: Served, attribute: Attribute): boolean {
+  return resolveValue(show, served, attribute, { kind: 'link', palette }).value !== null
 }
 
 /**
@@ -73,7 +77,7 @@ function replaceInPalette(show: Show, draft: Draft, id: string, stored: PaletteV
   const { attribute, palette, value } = stored
   const heir = become.how === 'links' && wayTo(show, become.to, palette) === null ? become.to : null
   const served = servedByValue(show, stored)
-  const isInherited = (fixture: Served) => heir !== null && paletteValueFor(show, heir, fixture, attribute) !== null
+  const isInherited = (fixture: Served) => heir !== null && gives(show, heir, fixture, attribute)
   if (heir !== null && served.some(isInherited))
     draft.put('paletteValue', id, { ...stored, value: { kind: 'link', palette: heir } })
   else draft.remove('paletteValue', id)

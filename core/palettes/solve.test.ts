@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
+import { poolDiameter } from '../light/zoom'
 import { rigOf } from '../show/rig'
-import { targetsOf } from '../show/targets'
+import { PlacedTargets, targetsOf } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
 import { Desk } from '../../tests/support/smallShow'
 import { solvePosition, solveZoom } from './solve'
@@ -65,7 +66,7 @@ describe('a position value', () => {
   })
 
   it('without a place in this venue, or without any value, rests straight down and says which', () => {
-    expect(solve(11, aim(vec3(0, 0, 0)), new Map())).toMatchObject({
+    expect(solve(11, aim(vec3(0, 0, 0)), new PlacedTargets('here'))).toMatchObject({
       state: 'no place here',
       pose: { pan: 0, tilt: 0 },
     })
@@ -75,6 +76,12 @@ describe('a position value', () => {
 
 describe('a zoom value', () => {
   const rigged = fixture(11)
+
+  it('fits a pool just as wide as the widest and as narrow as the narrowest zoom', () => {
+    for (const metres of [1.7, 3, 6.34, 9.1, 12.77])
+      for (const angle of [6, 48])
+        expect(solveZoom(rigged, { kind: 'pool', diameter: poolDiameter(metres, angle) }, metres).fits).toBe(true)
+  })
 
   it('is an angle inside the range, and says when it was cut', () => {
     expect(solveZoom(rigged, { kind: 'number', number: 20 }, 5)).toMatchObject({ angle: 20, fits: true })

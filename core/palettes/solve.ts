@@ -7,7 +7,7 @@ import { zoomRange } from '../light/optics'
 import { poolDiameter, zoomForPool } from '../light/zoom'
 import { restingNumber } from '../show/families'
 import type { RiggedFixture } from '../show/rig'
-import { aimPoint, type PlacedTarget } from '../show/targets'
+import { aimPoint, type Targets } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
 
 /**
@@ -23,8 +23,6 @@ export interface SolvedPosition {
   readonly shortDegrees: number
   readonly missMetres: number
 }
-
-type Targets = ReadonlyMap<string, PlacedTarget>
 
 /** Solves an aim or angles for a mounted head. `reference` matters to aims without a stored choice. */
 export function solvePosition(
@@ -42,7 +40,9 @@ export function solvePosition(
 
 function fromAim(mount: Mount, aim: AimValue, point: Vec3, reference: Pose): SolvedPosition {
   const choice: Choice =
-    aim.choice === null ? { reference } : { reference: { pan: aim.choice.pan, tilt: 0 }, side: aim.choice.side }
+    aim.choice === null
+      ? { reference }
+      : { reference: { pan: aim.choice.pan, tilt: 0 }, side: aim.choice.side, turn: aim.choice.pan }
   const solved = solveAim(mount, point, choice)
   const turned = aim.choice !== null && aim.choice.side !== solved.side
   return {

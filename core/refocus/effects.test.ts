@@ -94,6 +94,7 @@ describe('the effects of a change', () => {
       members: [],
       cues: [],
       losingReach: [],
+      absent: [],
       staysBehind: [],
       looks: [],
       held: [],

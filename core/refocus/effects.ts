@@ -13,6 +13,7 @@ import { cueValueId, listsInOrder, valuesByCue } from '../cues/tracking'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { targetsOf, type PlacedTarget } from '../show/targets'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { absentAfter, type AbsentEffect } from './absent'
 import { bothIn, changedValues, type CueEffect, type ValueEffect } from './changedValues'
 import { changedLooks, type LookEffect } from './cueLooks'
 import { changedMembers, type MembersEffect } from './members'
@@ -53,6 +54,8 @@ export interface Effects {
   readonly members: readonly MembersEffect[]
   readonly cues: readonly CueEffect[]
   readonly losingReach: readonly FixtureId[]
+  /** Fixtures that hang nowhere afterwards. */
+  readonly absent: readonly AbsentEffect[]
   readonly staysBehind: readonly StayingBehind[]
   /** Cues that look different because cues themselves change. */
   readonly looks: readonly LookEffect[]
@@ -158,6 +161,7 @@ export function effectsOf(before: Show, after: Show): Effects {
     members: changedMembers(before, after),
     cues,
     losingReach: [...losing],
+    absent: absentAfter(before, after),
     staysBehind: behind,
     looks: changedLooks(before, after),
     held: newlyHeld(before, after),

@@ -5,7 +5,7 @@
  */
 import equal from 'fast-deep-equal'
 import { SAME_PLACE } from '../geometry/tolerance'
-import { distance } from '../geometry/vector'
+import { distance, type Vec3 } from '../geometry/vector'
 import { putCueValue } from '../cues/marks'
 import { poseInCue } from '../cues/ways'
 import { courseOf, latestAt, listsInOrder, type CoursePoint, type ListInOrder } from '../cues/tracking'
@@ -17,8 +17,8 @@ import { familyOf, type Attribute, type Family } from '../show/families'
 import type { CueId, FixtureId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import { targetsOf } from '../show/targets'
-import { givenBy, type PlainValue, type Value } from '../show/values'
+import { aimPoint, freedAim, targetsOf } from '../show/targets'
+import { givenBy, type AimValue, type PlainValue, type Value } from '../show/values'
 
 /** What stays out of a change: whatever is of one of these. */
 export interface KeptOut {
@@ -97,7 +97,10 @@ function plainOf(show: Show, fixture: FixtureId, attribute: Attribute, value: Va
   return rigged ? resolveValue(show, rigged, attribute, value).value : null
 }
 
-/** The place lit before, free of its target; raw angles that stay the same cannot follow anyway. */
+/**
+ * The place lit before: at its target where that has not moved, else free of it, in every venue where
+ * it was. Raw angles that stay the same cannot follow anyway.
+ */
 function heldPlace(
   before: Show,
   after: Show,
@@ -112,6 +115,20 @@ function heldPlace(
   const now = solvePosition(is.mount, targetsOf(after), then, poseInCue(after, fixture, cue))
   const isSamePlace = solved.point && now.point && distance(solved.point, now.point) < SAME_PLACE
   if (isSamePlace && solved.side === now.side) return null
-  const aim = plain.kind === 'angles' ? null : freeAim(solved)
-  return aim ?? { kind: 'angles', ...solved.pose }
+  const choice = { side: solved.side, pan: solved.pose.pan }
+  if (plain.kind === 'aim' && solved.point && isThere(after, plain, solved.point)) return { ...plain, choice }
+  const free = plain.kind === 'angles' ? null : freeAim(solved)
+  if (!free) return { kind: 'angles', ...solved.pose }
+  return plain.kind === 'aim' ? { ...freedAim(inVenueOf(before, after), plain, free.offset), choice } : free
+}
+
+/** Whether an aim still lights a place after the change. */
+function isThere(after: Show, aim: AimValue, place: Vec3): boolean {
+  const now = aimPoint(targetsOf(after), aim)
+  return now !== null && distance(now, place) < SAME_PLACE
+}
+
+/** The show before a change, as it is in the venue in play after it. */
+function inVenueOf(before: Show, after: Show): Show {
+  return { id: before.id, all: { ...before.all, show: after.all.show } }
 }

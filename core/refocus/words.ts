@@ -7,7 +7,7 @@ function count(n: number, one: string, many: string): string {
 
 /** "2 palettes, 14 cues follow; 1 fixture falls out of reach; 3 values stay behind". */
 export function effectsInWords(effects: Effects): string {
-  const { cues, losingReach, staysBehind, looks, members } = effects
+  const { cues, losingReach, absent, staysBehind, looks, members } = effects
   const palettes = new Set([...effects.palettes, ...effects.changed, ...members].map(({ palette }) => palette))
   const parts =
     palettes.size + cues.length === 0 ? [looksInWords(looks.length)] : [followInWords(palettes.size, cues.length)]
@@ -16,6 +16,10 @@ export function effectsInWords(effects: Effects): string {
   if (joining > 0) parts.push(count(joining, 'fixture comes in', 'fixtures come in'))
   if (leaving > 0) parts.push(count(leaving, 'fixture is taken out', 'fixtures are taken out'))
   if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
+  if (absent.length > 0)
+    parts.push(
+      `${count(absent.length, 'fixture does not hang', 'fixtures do not hang')} there and ${absent.length === 1 ? 'is' : 'are'} left out`,
+    )
   if (staysBehind.length > 0)
     parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
   return parts.join('; ')

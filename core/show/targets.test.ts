@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { distance, vec3, type Vec3 } from '../geometry/vector'
-import { aimPoint, pointOn, targetsOf } from './targets'
+import { aimPoint, PlacedTargets, pointOn, targetsOf } from './targets'
 import { Desk } from '../../tests/support/smallShow'
 
 const near = (a: Vec3 | null | undefined, b: Vec3) => expect(a ? distance(a, b) : NaN).toBeLessThan(1e-9)
@@ -61,7 +61,7 @@ describe('targets', () => {
       choice: null,
     } as const
     near(aimPoint(targetsOf(desk.show), aim), vec3(1, 2, 0.5))
-    expect(aimPoint(new Map(), aim)).toBeNull()
-    near(aimPoint(new Map(), { ...aim, target: null }), vec3(1, 0, 0.5))
+    expect(aimPoint(new PlacedTargets('here'), aim)).toBeNull()
+    near(aimPoint(new PlacedTargets('here'), { ...aim, target: null }), vec3(1, 0, 0.5))
   })
 })

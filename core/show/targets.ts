@@ -1,10 +1,11 @@
 /** Where targets are in the venue the show plays. */
 import { turnLevel } from '../geometry/rotation'
-import { add, between, scale, type Vec3 } from '../geometry/vector'
+import { SAME_PLACE } from '../geometry/tolerance'
+import { add, between, distance, scale, type Vec3 } from '../geometry/vector'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
-import { asTargetId, type TargetId } from './ids'
-import { placeId, showRecordOf } from './show'
+import { asTargetId, asVenueId, type TargetId } from './ids'
+import { placeId, showRecordOf, type Show } from './show'
 import type { AimValue } from './values'
 
 /** A target where it stands: `position` is its point, the start of its line or the middle of its ring. */
@@ -16,21 +17,29 @@ export interface PlacedTarget {
   readonly end: Vec3 | null
 }
 
+/** The targets that have a place in a venue, by id. */
+export class PlacedTargets extends Map<string, PlacedTarget> {
+  constructor(readonly venue: string) {
+    super()
+  }
+}
+
 /** Every target with a place in the venue in play. A tied one moves and turns with its set piece. */
-export const targetsOf = derived(
-  ['setPiecePlace', 'targetPlace', 'target', 'show'],
-  (show): ReadonlyMap<string, PlacedTarget> => {
-    const { venue } = showRecordOf(show)
-    const placed = new Map<string, PlacedTarget>()
-    for (const [key, target] of show.all.target) {
-      const at = frameOf(target, show.all.setPiecePlace, show.all.targetPlace, venue, key)
-      if (!at) continue
-      const end = target.form.kind === 'line' ? add(at.position, turnLevel(target.form.to, at.yaw)) : null
-      placed.set(key, { id: at.id, target, position: at.position, end })
-    }
-    return placed
-  },
+export const targetsOf = derived(['setPiecePlace', 'targetPlace', 'target', 'show'], (show): Readonly<PlacedTargets> =>
+  targetsIn(show, showRecordOf(show).venue),
 )
+
+/** Every target with a place in a venue. */
+export function targetsIn(show: Show, venue: string): Readonly<PlacedTargets> {
+  const placed = new PlacedTargets(venue)
+  for (const [key, target] of show.all.target) {
+    const at = frameOf(target, show.all.setPiecePlace, show.all.targetPlace, venue, key)
+    if (!at) continue
+    const end = target.form.kind === 'line' ? add(at.position, turnLevel(target.form.to, at.yaw)) : null
+    placed.set(key, { id: at.id, target, position: at.position, end })
+  }
+  return placed
+}
 
 function frameOf(
   target: EntityOf['target'],
@@ -61,11 +70,32 @@ export function pointOn(placed: PlacedTarget, at: number | null): Vec3 {
   return add(placed.position, scale({ x: Math.cos(turn), y: Math.sin(turn), z: 0 }, form.radius))
 }
 
+/** What is needed of the targets of a venue to find the places of aims. */
+export type Targets = Pick<PlacedTargets, 'venue' | 'get'>
+
 /** The point on the stage an aim speaks of; null when its target has no place in this venue. */
-export function aimPoint(targets: ReadonlyMap<string, PlacedTarget>, aim: AimValue): Vec3 | null {
-  if (aim.target === null) return aim.offset
+export function aimPoint(targets: Targets, aim: AimValue): Vec3 | null {
+  if (aim.target === null) return aim.elsewhere?.find(({ venue }) => venue === targets.venue)?.offset ?? aim.offset
   const placed = targets.get(aim.target)
   return placed ? add(pointOn(placed, aim.at), aim.offset) : null
+}
+
+/**
+ * An aim at the places another has, free of its target: at `here` in the venue in play, and in every
+ * other venue where it has a place, there.
+ */
+export function freedAim(show: Show, aim: AimValue, here: Vec3): AimValue {
+  const { venue: inPlay } = showRecordOf(show)
+  const elsewhere = [...show.all.venue.keys()].map(asVenueId).flatMap((venue) => {
+    const offset = venue === inPlay ? null : aimPoint(targetsIn(show, venue), aim)
+    return offset && distance(offset, here) > SAME_PLACE ? [{ venue, offset }] : []
+  })
+  const free = { ...aim, target: null, at: null, offset: here }
+  return elsewhere.length > 0 ? { ...free, elsewhere } : withoutElsewhere(free)
+}
+
+function withoutElsewhere({ kind, target, at, offset, choice }: AimValue): AimValue {
+  return { kind, target, at, offset, choice }
 }
 
 /**

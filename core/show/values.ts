@@ -3,7 +3,7 @@
  * value: pan without tilt means nothing on a stage.
  */
 import { z } from 'zod'
-import { paletteId, targetId } from './ids'
+import { paletteId, targetId, venueId } from './ids'
 
 /** Metres in the stage frame, inside a kilometre: further is a slip of the pen. */
 export const metres = z.number().min(-1000).max(1000)
@@ -15,13 +15,14 @@ export const aimChoice = z.strictObject({ side: z.enum(['positive', 'negative'])
 
 /**
  * An aim: at a target and an offset from it, or, without a target, at the offset from the stage's
- * origin. `at` is the place along a line or round a ring, 0 to 1; null is its middle.
+ * origin; `elsewhere` says where that is in other venues, where it is not the same. `at` is the place along a line or round a ring, 0 to 1; null is its middle.
  */
 export const aimValue = z.strictObject({
   kind: z.literal('aim'),
   target: targetId.nullable(),
   at: z.number().min(0).max(1).nullable(),
   offset: point,
+  elsewhere: z.array(z.strictObject({ venue: venueId, offset: point })).optional(),
   choice: aimChoice.nullable(),
 })
 export const anglesValue = z.strictObject({ kind: z.literal('angles'), pan: degrees, tilt: degrees })

@@ -4,6 +4,7 @@
  */
 import type { Show } from '#core/show/show'
 import { asVenueId, type VenueId } from '#core/show/ids'
+import { FAMILIES } from '#core/show/families'
 import { vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
 import { Desk, PLAIN_TIMES } from './smallShow'
@@ -64,6 +65,7 @@ function record(
 
 function addPalettes(desk: Desk): void {
   record(desk, 61, 'Only at the Quarry', 'focus', 'own')
+  desk.do('clearHand', { fixtures: null, families: [...FAMILIES] })
   desk.aim('11,12,41', 'Bow')
   record(desk, 1, 'Bow', 'position', 'any')
   desk.aim('11,12', 'Mark', vec3(0.4, 0, 0))

@@ -5,7 +5,7 @@ import { handOf, stagePicture, type StageFixture } from '#core/cues/onStage'
 import { vec3 } from '#core/geometry/vector'
 import { applyChanges } from '#core/show/changes'
 import type { Attribute } from '#core/show/families'
-import { commandId, personId, type FixtureId, type PersonId } from '#core/show/ids'
+import { asFixtureId, commandId, personId, type FixtureId, type PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { Value } from '#core/show/values'
 import { ShowBuilder } from '#demo/builder'
@@ -103,6 +103,11 @@ export class Desk {
     const outcome = runCommand(this.show, name, input, id, { person: this.person, now: this.now })
     if (outcome.ok) this.show = applyChanges(this.show, outcome.changes)
     return outcome.ok && outcome.changes.length > 0
+  }
+
+  /** Every fixture of the show, wherever it hangs. */
+  everyFixture(): FixtureId[] {
+    return [...this.show.all.fixture.keys()].map(asFixtureId)
   }
 
   /** The same person at the same show, from here on apart. */

@@ -3,6 +3,7 @@
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
 import { listInWords } from '#core/commands/wording'
+import { absentInWords } from '#core/refocus/absent'
 import type { Effects } from '#core/refocus/effects'
 import { keepsAnything } from '#core/refocus/keepOut'
 import { looseLeftBehind } from '#core/refocus/looseBehind'
@@ -24,7 +25,7 @@ const named = computed(() => {
   const current = proposal.current
   const show = store.view
   if (!current || !show) return null
-  const { palettes, changed, members, cues, losingReach, staysBehind, looks, held } = current.effects
+  const { palettes, changed, members, cues, losingReach, absent, staysBehind, looks, held } = current.effects
   const nameOf = (palette: string) => show.all.palette.get(palette)?.name ?? ''
   const behind = new Set(
     staysBehind.map(({ palette, cue }) =>
@@ -60,6 +61,7 @@ const named = computed(() => {
     looks: looks.map(({ cue }) => cue),
     looksWords: `${lookers} ${lookers === 1 ? 'fixture' : 'fixtures'}${furthest >= SAME_PLACE ? `, light moves up to ${metresInWords(furthest)}` : ''}`,
     losing: losingReach.map((id) => rigOf(show).get(id)?.fixture.number ?? '?').join(', '),
+    absent: absentInWords(show, absent),
     behind: [...behind].join(', '),
     held: heldInWords(show, held),
   }
@@ -180,6 +182,10 @@ function heldInWords(show: Show, held: Effects['held']): string {
           <template v-if="named.losing">
             <dt class="text-coral">Out of reach</dt>
             <dd class="font-mono text-coral">{{ named.losing }}</dd>
+          </template>
+          <template v-if="named.absent">
+            <dt class="text-coral">Does not hang there</dt>
+            <dd class="text-coral">{{ named.absent }}</dd>
           </template>
           <template v-if="named.behind">
             <dt class="text-coral">Stays behind</dt>

@@ -8,9 +8,9 @@ import { attributes, families, name } from './parts'
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
 /**
  * `take` are the families Record and Update take and `heldBack` the attributes of them they leave;
- * `takeOnce` when that counts for the next recording only. `editing` is the palette that is open in
+ * `takeOnce` when that counts for the next recording only: then `usual` is what stands again. `editing` is the palette that is open in
  * the hand. `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
- * time only. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
+ * time only, `usualNeutral` what stands again then. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
  * brought out to be seen: on stage, never in the hand.
  */
 export const person = z.strictObject({
@@ -18,9 +18,11 @@ export const person = z.strictObject({
   take: families,
   heldBack: attributes,
   takeOnce: z.boolean(),
+  usual: z.strictObject({ take: families, heldBack: attributes }).nullable().default(null),
   editing: ids.paletteId.nullable(),
   neutral: families,
   neutralOnce: z.boolean(),
+  usualNeutral: families.nullable().default(null),
   blind: z.boolean(),
   highlight: z.enum(HIGHLIGHTS),
 })

@@ -7,6 +7,7 @@ import * as palettes from './004_palettes'
 import * as cues from './005_cues'
 import * as arrivals from './006_arrivals'
 import * as rest from './007_rest'
+import * as usualMasks from './008_usual_masks'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -16,6 +17,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '005_cues': cues,
   '006_arrivals': arrivals,
   '007_rest': rest,
+  '008_usual_masks': usualMasks,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,0 +1,42 @@
+/** Fixtures that a change leaves without a place in the venue in play, and what speaks of them. */
+import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+
+export interface AbsentEffect {
+  readonly fixture: FixtureId
+  /** Palettes with a value of its own, and cues that set it: they play without it. */
+  readonly palettes: readonly PaletteId[]
+  readonly cues: readonly CueId[]
+}
+
+/** Fixtures that hang before a change and are still there after it, but hang nowhere, by number. */
+export function absentAfter(before: Show, after: Show): AbsentEffect[] {
+  if (rigOf(before) === rigOf(after)) return []
+  const absent = [...rigOf(before).keys()].filter((id) => !rigOf(after).has(id) && after.all.fixture.has(id))
+  if (absent.length === 0) return []
+  const palettes = new Map<FixtureId, Set<PaletteId>>(absent.map((id) => [id, new Set()]))
+  const cues = new Map<FixtureId, Set<CueId>>(absent.map((id) => [id, new Set()]))
+  for (const { fixture, palette } of after.all.paletteValue.values())
+    if (fixture !== null) palettes.get(fixture)?.add(palette)
+  for (const { fixture, cue } of after.all.cueValue.values()) cues.get(fixture)?.add(cue)
+  return absent.map((fixture) => ({
+    fixture,
+    palettes: [...(palettes.get(fixture) ?? [])],
+    cues: [...(cues.get(fixture) ?? [])],
+  }))
+}
+
+/** "14 (2 palettes, 5 cues), 61": fixtures that hang nowhere, with what plays without them. */
+export function absentInWords(show: Show, absent: readonly AbsentEffect[]): string {
+  return absent
+    .map(({ fixture, palettes, cues }) => {
+      const parts = [
+        ...(palettes.length > 0 ? [`${palettes.length} ${palettes.length === 1 ? 'palette' : 'palettes'}`] : []),
+        ...(cues.length > 0 ? [`${cues.length} ${cues.length === 1 ? 'cue' : 'cues'}`] : []),
+      ]
+      const number = show.all.fixture.get(fixture)?.number ?? '?'
+      return parts.length > 0 ? `${number} (${parts.join(', ')})` : String(number)
+    })
+    .join(', ')
+}
