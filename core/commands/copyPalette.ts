@@ -3,6 +3,7 @@ import { paletteValueId } from '../palettes/resolve'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
 import { paletteId } from '../show/ids'
+import { noteRecorded, recordedWith } from '../palettes/recorded'
 import { command, done } from './command'
 import { paletteNumberTaken } from './paletteNumbers'
 import { gone } from './refusals'
@@ -23,6 +24,7 @@ export const copyPalette = command({
       const whom = fixture ? { own: fixture } : fixtureType ? { kind: fixtureType } : 'any'
       draft.put('paletteValue', paletteValueId(id, attribute, whom), { ...stored, palette: id })
     }
+    noteRecorded(draft, id, recordedWith(show, palette))
     const rule = show.all.paletteSpread.get(palette)
     if (rule) draft.put('paletteSpread', id, { ...rule, palette: id })
     return done(draft, `copy ${known.name} to ${number} ${name}`)

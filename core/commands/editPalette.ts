@@ -2,6 +2,7 @@
 import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { handValueId } from '../cues/onStage'
+import { noteRecorded } from '../palettes/recorded'
 import { putReaching, type FixtureValue } from '../palettes/reach'
 import { attributesServed, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { storable, updating } from '../palettes/update'
@@ -58,6 +59,7 @@ export const keepPalette = command({
     )
     const draft = new Draft(show).set('person', person, 'editing', null)
     if (changed.length > 0) putReaching(show, draft, palette, updating(show, palette, changed), { merge: [] })
+    noteRecorded(draft, palette, new Set(changed.map(({ fixture }) => fixture)))
     const trouble = linkTrouble(draft.result(), [palette])
     if (trouble) return trouble
     for (const [id] of held) draft.remove('handValue', id)

@@ -1,6 +1,7 @@
 /** Brings palettes in from a sheet: new ones, and instead of or beside those whose number is taken. */
 import { z } from 'zod'
 import { putReaching, type ReachingValue } from '../palettes/reach'
+import { forgetRecorded } from '../palettes/recorded'
 import { keepUnserved } from '../palettes/unserved'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
@@ -56,6 +57,7 @@ export const importPalettes = command({
     for (const { id, palette, values } of placed) {
       draft.put('palette', id, palette)
       draft.remove('paletteSpread', id)
+      forgetRecorded(show, draft, id)
       putReaching(
         show,
         draft,

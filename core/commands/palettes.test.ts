@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { adjustedInHand } from '../palettes/update'
 import { paletteValueFor, resolveValue } from '../palettes/resolve'
-import { cueCounts, glanceAt, servedBy } from '../palettes/use'
+import { cueCounts, glanceAt, servedBy, servesInWords } from '../palettes/use'
 import { danglingReferences } from '../show/references'
 import { asPaletteId, groupId, type FixtureTypeId, fixtureTypeId } from '../show/ids'
 import { FAMILIES, type Attribute } from '../show/families'
@@ -52,6 +52,25 @@ describe('the reach of what is recorded', () => {
     desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'usual' })
     expect([given(1, 14, 'zoom'), given(1, 11, 'zoom'), given(1, 41, 'zoom')]).toEqual([number(14), number(14), null])
     expect(glanceAt(desk.show, id(1)).reaches).toEqual(['kind', 'any'])
+  })
+
+  it('says whom it was recorded with, and how much wider it serves', () => {
+    const words = (number: number) => servesInWords(desk.show, id(number))
+    clear()
+    desk.aim('11-13', 'Mark')
+    desk.do('recordPalette', { number: 5, name: 'All', shelf: 'position', colour: 'kelp', reach: 'any' })
+    expect(words(5)).toBe('3 fixtures, serves any')
+    desk.aim('14', 'Mark')
+    desk.do('storeInPalette', { palette: id(5), how: 'merge', reach: 'any' })
+    expect(words(5)).toBe('4 fixtures, serves any')
+    desk.do('deleteFixtures', { fixtures: desk.fixtures('12') })
+    expect(words(5)).toBe('3 fixtures, serves any')
+    desk.aim('14', 'Bow')
+    desk.do('storeInPalette', { palette: id(5), how: 'replace', reach: 'own' })
+    expect(words(5)).toBe('1 fixture')
+    const made = { targets: [desk.choose.target('Mark')], groups: [], pool: null, numberFrom: 30 }
+    desk.do('makePalettesFromTargets', { ...made, shelf: 'position' })
+    expect(words(30)).toBe('serves any')
   })
 
   it('keeps the way round of a fixture that was turned, beside the place for any', () => {

@@ -7,6 +7,7 @@ import { z } from 'zod'
 import { putInHand } from '../hand/put'
 import { chosenInWords, completed, EMPTY } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
+import { noteRecorded } from '../palettes/recorded'
 import { storable } from '../palettes/update'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
@@ -61,6 +62,7 @@ export const recordPalette = command({
         ? { values: placed, chosen: [] }
         : completed(show, placed, { ...EMPTY, takes: taking(show, person, mask) })
     putReaching(show, draft, id, all, { merge: [] })
+    noteRecorded(draft, id, new Set(stored.map(({ fixture }) => fixture)))
     const trouble = linkTrouble(draft.result(), [id])
     if (trouble) return trouble
     for (const { fixture, attribute } of stored)

@@ -1,5 +1,6 @@
 /** Takes fixtures, attributes, or attributes of fixtures out of a palette. */
 import { z } from 'zod'
+import { forgetRecorded } from '../palettes/recorded'
 import { keepUnserved } from '../palettes/unserved'
 import { servedBy } from '../palettes/use'
 import { Draft } from '../show/draft'
@@ -40,6 +41,7 @@ export const removeFromPalette = command({
     }
     const isEmptied = removed === [...show.all.paletteValue.values()].filter((v) => v.palette === palette).length
     if (isEmptied) return refuse('emptied', `${known.name} would hold nothing. Delete the palette instead.`)
+    if (fixtures && !attributes) forgetRecorded(show, draft, palette, (fixture) => fixtures.includes(fixture))
     const loose = keepUnserved(draft, palette)
     const what = attributes ? listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute])) : 'everything'
     const whose = fixtures ? ` of ${fixturesInWords(show, fixtures)}` : ''

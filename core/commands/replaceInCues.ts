@@ -4,6 +4,7 @@ import { putCueValue } from '../cues/marks'
 import { cueTimeId } from '../cues/times'
 import type { cueValueId } from '../cues/tracking'
 import { handValueId } from '../cues/onStage'
+import { forgetRecorded, noteRecorded } from '../palettes/recorded'
 import { paletteValueFor, paletteValueId } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import { HOME } from '../kinematics/head'
@@ -123,6 +124,11 @@ function moveValues(show: Show, draft: Draft, from: FixtureId, to: RiggedFixture
 }
 
 function moveMemberships(show: Show, draft: Draft, from: FixtureId, to: FixtureId): void {
+  for (const { palette, fixture } of show.all.recordedFixture.values()) {
+    if (fixture !== from) continue
+    forgetRecorded(show, draft, palette, (recorded) => recorded === from)
+    noteRecorded(draft, palette, [to])
+  }
   for (const [id, member] of show.all.groupMember) {
     if (member.fixture !== from) continue
     const isMember = [...show.all.groupMember.values()].some((m) => m.fixture === to && m.group === member.group)

@@ -4,6 +4,7 @@
  */
 import { z } from 'zod'
 import { attributesServed, paletteValueFor, paletteValueId, servedByValue } from '../palettes/resolve'
+import { forgetRecorded, noteRecorded, recordedWith } from '../palettes/recorded'
 import { Draft } from '../show/draft'
 import { groupId, paletteId, type FixtureId, type PaletteId } from '../show/ids'
 import { membersOf, typedFixtures } from '../show/rig'
@@ -35,6 +36,7 @@ export const splitPalette = command({
       })
       for (const rigged of served) {
         moved.set(rigged.id, id)
+        if (recordedWith(show, palette).has(rigged.id)) noteRecorded(draft, id, [rigged.id])
         for (const attribute of attributesServed(show, palette, rigged)) {
           const value = paletteValueFor(show, palette, rigged, attribute)
           if (!value) continue
@@ -45,8 +47,12 @@ export const splitPalette = command({
       }
     }
     if (moved.size === 0) return refuse('nobody there', `${known.name} holds nothing for these groups.`, 'groups')
+    forgetRecorded(show, draft, palette, (fixture) => moved.has(fixture))
     redirect(show, draft, palette, moved)
-    if (isEmptied(draft, palette)) draft.remove('paletteSpread', palette).remove('palette', palette)
+    if (isEmptied(draft, palette)) {
+      forgetRecorded(show, draft, palette)
+      draft.remove('paletteSpread', palette).remove('palette', palette)
+    }
     const made = new Set(moved.values()).size
     return done(draft, `split ${known.name} into ${made} ${made === 1 ? 'palette' : 'palettes'}`)
   },

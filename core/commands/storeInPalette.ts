@@ -6,6 +6,7 @@ import { z } from 'zod'
 import { putInHand } from '../hand/put'
 import { completed, type Room } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
+import { forgetRecorded, noteRecorded } from '../palettes/recorded'
 import { contentsOf } from '../palettes/resolve'
 import { keepUnserved } from '../palettes/unserved'
 import { storable, updating } from '../palettes/update'
@@ -49,14 +50,16 @@ export const storeInPalette = command({
       (whom === 'any' ? contents?.any.has(attribute) : contents?.kind.get(attribute)?.has(whom)) === true
     const all = reach === 'usual' ? completed(show, placed, { takes, holds }).values : placed
     putReaching(show, draft, palette, all, how === 'replace' ? { replace: takes } : { merge: stored })
+    const fixtures = new Set(stored.map(({ fixture }) => fixture))
+    if (how === 'replace') forgetRecorded(show, draft, palette, (fixture) => !fixtures.has(fixture))
+    noteRecorded(draft, palette, fixtures)
     const trouble = linkTrouble(draft.result(), [palette])
     if (trouble) return trouble
     const loose = how === 'replace' ? keepUnserved(draft, palette) : { inCues: 0, inHand: 0 }
     for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
     spendMask(show, draft, person)
     const families = FAMILIES.filter((family) => stored.some(({ attribute }) => familyOf(attribute) === family))
-    const fixtures = [...new Set(stored.map(({ fixture }) => fixture))]
-    const what = `${listInWords(families)} of ${fixturesInWords(show, fixtures)}`
+    const what = `${listInWords(families)} of ${fixturesInWords(show, [...fixtures])}`
     const verb = how === 'merge' ? `merge ${what} into` : `replace with ${what} what is in`
     return done(draft, `${verb} ${known.name}${looseInWords(loose)}`)
   },

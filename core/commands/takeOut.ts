@@ -8,6 +8,7 @@ export function takeOutFixtures(show: Show, draft: Draft, fixtures: ReadonlySet<
   for (const kind of [
     'fixturePlace',
     'groupMember',
+    'recordedFixture',
     'workingSetMember',
     'highlighted',
     'cueValue',

@@ -5,6 +5,7 @@
 import { z } from 'zod'
 import { putInHand } from '../hand/put'
 import { putReaching } from '../palettes/reach'
+import { noteRecorded } from '../palettes/recorded'
 import { adjustedInHand, updating } from '../palettes/update'
 import { Draft } from '../show/draft'
 import { paletteId } from '../show/ids'
@@ -30,6 +31,7 @@ export const updatePalettes = command({
     const draft = new Draft(show)
     for (const [palette, values] of adjusted) {
       putReaching(show, draft, palette, updating(show, palette, values), { merge: [] })
+      noteRecorded(draft, palette, new Set(values.map(({ fixture }) => fixture)))
       for (const { fixture, attribute, through } of values)
         putInHand(draft, person, fixture, attribute, { kind: 'link', palette: through })
     }

@@ -8,6 +8,7 @@ import type { PaletteValue } from '../show/entities'
 import { showRecordOf, type Show } from '../show/show'
 import type { Leaning } from '../show/leaning'
 import type { CueContent, LinkValue, Value } from '../show/values'
+import { forgetRecorded } from './recorded'
 import { paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
 
 /** What becomes of links to palettes that go: plain values, or links to another palette. */
@@ -46,6 +47,7 @@ export function removePalettes(show: Show, draft: Draft, palettes: ReadonlySet<s
   for (const palette of palettes) {
     draft.remove('palette', palette)
     draft.remove('paletteSpread', palette)
+    forgetRecorded(show, draft, palette)
   }
   emptyRoles(show, draft, palettes)
 }

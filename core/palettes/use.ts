@@ -4,6 +4,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { asCueId, asPaletteId, type CueId, type PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import { linksOf, madeOf } from '../show/links'
+import { recordedWith } from './recorded'
 import { attributesServed, contentsOf } from './resolve'
 
 /** The cues that hold a link to each palette, directly. */
@@ -98,4 +99,21 @@ export function glanceAt(show: Show, palette: PaletteId): Glance {
 /** The palettes a palette is made of, and those made of it, by number. */
 export function partsOf(show: Show, palette: PaletteId): PaletteId[] {
   return [...(linksOf(show).get(palette) ?? [])].map(asPaletteId)
+}
+
+const SERVES = { own: null, kind: 'serves their type', any: 'serves any' } as const
+
+/**
+ * Whom a palette is for: those it was recorded with, and how much wider it serves. "6 fixtures, serves
+ * any", "6 fixtures"; "serves any" for one that was recorded with nobody.
+ */
+export function servesInWords(show: Show, palette: PaletteId): string {
+  const own = [...(contentsOf(show).get(palette)?.own.values() ?? [])].flatMap((byFixture) => [...byFixture.keys()])
+  const { size } = new Set([...recordedWith(show, palette), ...own])
+  const widest = glanceAt(show, palette).reaches.at(-1)
+  const parts = [
+    ...(size > 0 ? [`${size} ${size === 1 ? 'fixture' : 'fixtures'}`] : []),
+    ...(widest && widest !== 'own' ? [size === 0 && widest === 'kind' ? 'serves a type' : SERVES[widest]] : []),
+  ]
+  return parts.join(', ') || 'serves nobody'
 }

@@ -35,6 +35,7 @@ export const ENTITY_SCHEMAS = {
   groupMember: palettes.groupMember,
   palette: palettes.palette,
   paletteValue: palettes.paletteValue,
+  recordedFixture: palettes.recordedFixture,
   paletteSpread: palettes.paletteSpread,
   shelfMask: palettes.shelfMask,
   cueList: cues.cueList,
@@ -70,6 +71,7 @@ export const KINDS: readonly Kind[] = [
   'groupMember',
   'palette',
   'paletteValue',
+  'recordedFixture',
   'paletteSpread',
   'shelfMask',
   'cueList',
@@ -87,6 +89,7 @@ export const KINDS: readonly Kind[] = [
 export const WHOLE_KINDS = [
   'groupMember',
   'paletteValue',
+  'recordedFixture',
   'paletteSpread',
   'cueValue',
   'cueTime',

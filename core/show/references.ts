@@ -50,6 +50,10 @@ export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> =
     { field: 'fixture', to: 'fixture' },
     { field: 'fixtureType', to: 'fixtureType' },
   ],
+  recordedFixture: [
+    { field: 'palette', to: 'palette' },
+    { field: 'fixture', to: 'fixture' },
+  ],
   paletteSpread: [
     { field: 'palette', to: 'palette' },
     { field: 'group', to: 'group' },

@@ -35,6 +35,7 @@ export function emptyCollections(): GrowingCollections {
     groupMember: new Map(),
     palette: new Map(),
     paletteValue: new Map(),
+    recordedFixture: new Map(),
     paletteSpread: new Map(),
     shelfMask: new Map(),
     cueList: new Map(),

@@ -223,6 +223,10 @@ const TABLES: { readonly [K in Kind]: Table<K> } = {
   },
   highlighted: { name: 'highlighted', columns: { person: plain('person'), fixture: plain('fixture') } },
   workingSet: { name: 'working_set', columns: { name: plain('name') } },
+  recordedFixture: {
+    name: 'recorded_fixture',
+    columns: { palette: plain('palette'), fixture: plain('fixture') },
+  },
   workingSetMember: {
     name: 'working_set_member',
     columns: { workingSet: plain('working_set'), fixture: plain('fixture') },

@@ -26,6 +26,7 @@ const KIND_IN_WORDS: Readonly<Record<Kind, readonly [one: string, many: string]>
   groupMember: ['member of a group', 'members of groups'],
   palette: ['palette', 'palettes'],
   paletteValue: ['value of a palette', 'values of palettes'],
+  recordedFixture: ['fixture a palette was recorded with', 'fixtures palettes were recorded with'],
   paletteSpread: ['spread', 'spreads'],
   shelfMask: ['mask of a shelf', 'masks of shelves'],
   cueList: ['cue list', 'cue lists'],
@@ -112,7 +113,8 @@ export function touchedInWords(changes: ChangeSet): string {
   const ids = new Map<Kind, Set<string>>()
   for (const { register } of changes) {
     const { kind, id } = partsOf(register)
-    if (kind === 'cueRun' || (kind === 'cueList' && register.endsWith('/onStage'))) continue
+    if (kind === 'cueRun' || kind === 'recordedFixture' || (kind === 'cueList' && register.endsWith('/onStage')))
+      continue
     ids.set(kind, (ids.get(kind) ?? new Set()).add(id))
   }
   const parts = [...ids].map(([kind, { size }]) => `${size} ${KIND_IN_WORDS[kind][size === 1 ? 0 : 1]}`)

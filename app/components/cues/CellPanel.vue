@@ -238,6 +238,14 @@ const copiedWords = computed(() => {
         <button
           type="button"
           class="chip"
+          title="Lets go: what lies under the list comes through, in the end what the fixture rests at"
+          @click="store.send('setRestInCues', { ...choice, where })"
+        >
+          Back to rest
+        </button>
+        <button
+          type="button"
+          class="chip"
           title="What is carried stands by itself: earlier changes end before it"
           @click="store.send('blockInCues', choice)"
         >

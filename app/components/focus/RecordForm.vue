@@ -2,6 +2,7 @@
 /** The record button, which says in words what it stores; updating what was changed; letting go. */
 import { computed, ref } from 'vue'
 import { listInWords } from '#core/commands/wording'
+import { maskInWords } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { useRecording } from '../../composables/useRecording'
 import { useShow } from '../../stores/show'
@@ -15,7 +16,13 @@ const store = useShow()
 const what = ref<'palette' | 'cue' | null>(null)
 const { families, isEmpty } = useRecording()
 const label = computed(() => (isEmpty.value ? 'Record' : `Record ${listInWords(families.value)}`))
-const isOnce = computed(() => (store.person && props.show.all.person.get(store.person)?.takeOnce) === true)
+const person = computed(() => props.show.all.person.get(store.person ?? ''))
+const isOnce = computed(() => person.value?.takeOnce === true)
+/** What stands again after the next recording, or would. */
+const onceWords = computed(() => {
+  const usual = person.value?.usual ?? person.value
+  return `For once: after the next recording the switches take ${usual ? maskInWords(usual) : 'what they took'} again`
+})
 </script>
 
 <template>
@@ -30,7 +37,7 @@ const isOnce = computed(() => (store.person && props.show.all.person.get(store.p
           class="chip shrink-0 px-1.5 py-0 text-xs"
           :class="isOnce ? 'chip-on' : ''"
           :aria-pressed="isOnce"
-          title="For once: after the next recording the usual switches stand again"
+          :title="onceWords"
           @click="store.send('setTake', { once: !isOnce })"
         >
           {{ isOnce ? 'once' : 'until changed' }}

@@ -2,6 +2,7 @@
 /** A palette looked into: what it is called, what it holds, what it takes, and who uses it. */
 import { X } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { recordedWith } from '#core/palettes/recorded'
 import { glanceAt, servedBy } from '#core/palettes/use'
 import { PALETTE_COLOURS } from '#core/show/entities'
 import { SHELVES } from '#core/show/families'
@@ -28,6 +29,11 @@ const isRemoving = ref(false)
 
 const palette = computed(() => props.show.all.palette.get(props.id))
 const served = computed(() => servedBy(props.show, props.id).length)
+/** "Recorded with 6 fixtures. "; empty where it was made from a target or a type. */
+const recorded = computed(() => {
+  const { size } = recordedWith(props.show, props.id)
+  return size === 0 ? '' : `Recorded with ${size} ${size === 1 ? 'fixture' : 'fixtures'}. `
+})
 const reaches = computed(() => {
   const names = { own: 'the very fixtures', kind: 'every fixture of a type', any: 'any fixture' } as const
   return glanceAt(props.show, props.id)
@@ -129,7 +135,7 @@ async function setTime(text: string): Promise<string | null> {
             <TakeMask :mask="palette" @set="change({ take: [...$event.take], heldBack: [...$event.heldBack] })" />
           </FloatingPanel>
         </div>
-        <p class="text-sm text-mist">Serves {{ served }} here: {{ reaches || 'nobody' }}.</p>
+        <p class="text-sm text-mist">{{ recorded }}Serves {{ served }} here: {{ reaches || 'nobody' }}.</p>
       </section>
       <div class="grid grid-cols-2 gap-1.5 border-b border-rule px-3 py-2.5">
         <button type="button" class="main-button py-1.5" @click="shelves.edit(id)">Edit in the hand</button>

@@ -3,7 +3,7 @@
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { listInWords } from '#core/commands/wording'
-import { cueCounts, glanceAt, servedBy } from '#core/palettes/use'
+import { cueCounts, glanceAt, servedBy, servesInWords } from '#core/palettes/use'
 import type { Palette } from '#core/show/entities'
 import type { FixtureId, PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -82,7 +82,7 @@ const inWords = computed(() => {
   const { note, time } = props.palette
   const holds = [...(hasAims ? ['aims'] : []), ...(hasAngles ? ['angles'] : []), ...(hasLinks ? ['links'] : [])]
   return [
-    `Serves ${whom.value}`,
+    whom.value,
     ...(reaches.length ? [`Reach ${listInWords(reaches)}`] : []),
     ...(holds.length ? [`Holds ${listInWords(holds)}`] : []),
     ...(time === null ? [] : [`Comes in over ${time} s`]),
@@ -94,7 +94,7 @@ const whom = computed(() => {
   if (outOfReach.value) return `${outOfReach.value} out of reach`
   if (props.selected.length > 0 && serving.value > 0 && serving.value < props.selected.length)
     return `${serving.value} of ${props.selected.length}`
-  return `${served.value.length} ${served.value.length === 1 ? 'fixture' : 'fixtures'}`
+  return servesInWords(props.show, props.id)
 })
 </script>
 

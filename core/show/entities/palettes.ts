@@ -35,6 +35,8 @@ export const paletteSpread = z.strictObject({
   target: ids.targetId,
   lay: z.enum(FAN_LAYS),
 })
+/** A fixture a palette was recorded with: its values may serve many more. */
+export const recordedFixture = z.strictObject({ palette: ids.paletteId, fixture: ids.fixtureId })
 /** Own serves one fixture, kind one type, any every fixture that has the attribute. */
 export const paletteValue = z
   .strictObject({

@@ -8,6 +8,7 @@ import * as cues from './005_cues'
 import * as arrivals from './006_arrivals'
 import * as rest from './007_rest'
 import * as usualMasks from './008_usual_masks'
+import * as recordedFixtures from './009_recorded_fixtures'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -18,6 +19,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '006_arrivals': arrivals,
   '007_rest': rest,
   '008_usual_masks': usualMasks,
+  '009_recorded_fixtures': recordedFixtures,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
