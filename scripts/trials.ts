@@ -5,7 +5,8 @@
 import { spawn } from 'node:child_process'
 
 const today = new Date()
-const seed = process.env['TRIALS_SEED'] ?? String(today.getFullYear() * 10_000 + (today.getMonth() + 1) * 100 + today.getDate())
+const seed =
+  process.env['TRIALS_SEED'] ?? String(today.getFullYear() * 10_000 + (today.getMonth() + 1) * 100 + today.getDate())
 const times = process.env['TRIALS_TIMES'] ?? '40'
 console.log(`Trials with ${times} times the usual rounds, seeds from ${seed}`)
 const child = spawn('node_modules/.bin/vitest', ['run', '--config', 'vitest.trials.config.ts', '--reporter=default'], {

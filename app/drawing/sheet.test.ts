@@ -27,7 +27,7 @@ const INKS: SheetInks = {
   },
 }
 const SIZE = { cell: 14, row: 32 }
-const POINT: SheetPoint = { at: 0, stored: [], palette: null, isLoose: false, mark: null, source: null }
+const POINT: SheetPoint = { at: 0, stored: [], palette: null, isLoose: false, isRest: false, mark: null, source: null }
 /** A cell in the nth column of the first row. */
 const cell = (column: number, how: Partial<DrawnCell> = {}): DrawnCell => ({
   x: column * SIZE.cell,
@@ -80,6 +80,13 @@ describe('cells of the carry sheet', () => {
     expect(outline).toMatchObject({ how: 'stroke', ink: 'coral' })
     expect(outline?.dash.length).toBeGreaterThan(0)
     expect(drawn(cell(0, { point: loose }))).toMatchObject([{ how: 'fill', ink: 'brass' }])
+  })
+
+  it('are a ring where a value is let go of, and nothing after it', () => {
+    const rest = { ...POINT, isRest: true }
+    const [ring] = drawn(cell(0, { point: rest, ink: null }))
+    expect(ring).toMatchObject({ how: 'stroke', ink: 'quiet', pieces: [{ kind: 'move' }, { kind: 'arc' }] })
+    expect(drawn(cell(0, { point: rest, ink: null, isSet: false }))).toEqual([])
   })
 
   it('have a bar at the left where they are blocked and a hole where they are held, over the block', () => {

@@ -1,4 +1,4 @@
-/** The cells of the carry sheet, drawn: block is set, line is carried, dashed is loose, notched is blocked. */
+/** The cells of the carry sheet, drawn: block is set, line is carried, dashed is loose, a ring lets go, notched is blocked. */
 import type { SheetPoint } from '#core/cues/carrySheet'
 import type { Brush } from './brush'
 import type { SheetInks } from './inks'
@@ -37,6 +37,7 @@ export class SheetDrawing {
   readonly #size: CellSize
   readonly #alike = new Map<string, { ink: string; alpha: number; path: Path2D }>()
   readonly #loose = new Map<number, Path2D>()
+  readonly #rest = new Map<number, Path2D>()
   readonly #marks: DrawnCell[] = []
   /** The carried line that may go on. */
   #line: { key: string; x: number; y: number; end: number; ink: string; alpha: number } | null = null
@@ -51,8 +52,10 @@ export class SheetDrawing {
   add(drawn: DrawnCell): void {
     const { point, isSet, ink, isDark, isFaint } = drawn
     const alpha = (isFaint ? FAINT : 1) * (isDark ? DARK : 1)
-    if (!isSet) return this.#carry(drawn, alpha * CARRIED)
-    if (point.isLoose && ink === null) this.#box(this.#looseAt(alpha), drawn, 0.7)
+    // What was let go of is not carried: there is nothing to see after it.
+    if (!isSet) return point.isRest ? undefined : this.#carry(drawn, alpha * CARRIED)
+    if (point.isRest) this.#ring(pathAt(this.#rest, alpha), drawn)
+    else if (point.isLoose && ink === null) this.#box(pathAt(this.#loose, alpha), drawn, 0.7)
     else this.#box(this.#pathOf(ink ?? this.#inks.quiet, alpha), drawn, 0)
     if (point.mark !== null) this.#marks.push(drawn)
   }
@@ -75,6 +78,11 @@ export class SheetDrawing {
       brush.stroke(path)
     }
     brush.setLineDash([])
+    brush.strokeStyle = this.#inks.quiet
+    for (const [alpha, path] of this.#rest) {
+      brush.globalAlpha = alpha
+      brush.stroke(path)
+    }
     brush.globalAlpha = 1
     for (const cell of this.#marks) this.#mark(cell)
   }
@@ -88,10 +96,13 @@ export class SheetDrawing {
     return path
   }
 
-  #looseAt(alpha: number): Path2D {
-    const path = this.#loose.get(alpha) ?? new Path2D()
-    this.#loose.set(alpha, path)
-    return path
+  /** A ring in the middle of a cell that lets go. */
+  #ring(path: Path2D, { x, y }: DrawnCell): void {
+    const { width, height, top } = boxOf(this.#size)
+    const radius = Math.max(1.5, Math.min(width, height, 11) / 2 - 1)
+    const [middle, level] = [x + Math.min(width, 14) / 2, y + top + height / 2]
+    path.moveTo(middle + radius, level)
+    path.arc(middle, level, radius, 0, 2 * Math.PI)
   }
 
   #box(path: Path2D, { x, y }: DrawnCell, inset: number): void {
@@ -135,6 +146,12 @@ export class SheetDrawing {
   }
 }
 
+function pathAt(paths: Map<number, Path2D>, alpha: number): Path2D {
+  const path = paths.get(alpha) ?? new Path2D()
+  paths.set(alpha, path)
+  return path
+}
+
 /** Wide cells touch: what is written runs on over them. */
 function gapOf(cell: number): number {
   if (cell > 40) return 0.6
@@ -161,12 +178,15 @@ export function drawCellWords(
   brush: Brush,
   inks: SheetInks,
   row: number,
-  { x, y, ink, isSet }: DrawnCell,
+  { x, y, ink, isSet, point }: DrawnCell,
   words: string,
   width: number,
 ): void {
+  if (point.isRest && !isSet) return
+  // Words stand beside the ring of a cell that lets go.
+  const begin = point.isRest ? 17 : 4
   brush.font = FONT
   brush.textBaseline = 'middle'
-  brush.fillStyle = !isSet ? inks.quiet : ink === null ? inks.words : inks.ground
-  brush.fillText(fitted(brush, words, width - 8), x + 4, y + row / 2 + (isSet ? 0.5 : -7))
+  brush.fillStyle = !isSet || point.isRest ? inks.quiet : ink === null ? inks.words : inks.ground
+  brush.fillText(fitted(brush, words, width - 4 - begin), x + begin, y + row / 2 + (isSet ? 0.5 : -7))
 }

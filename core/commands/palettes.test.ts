@@ -55,8 +55,10 @@ describe('the reach of what is recorded', () => {
   })
 
   it('says whom it was recorded with, and how much wider it serves', () => {
-    const words = (number: number) => servesInWords(desk.show, id(number))
-    clear()
+    const words = (number: number) => {
+      const { recorded, wider } = servesInWords(desk.show, id(number))
+      return [recorded, wider].filter(Boolean).join(', ')
+    }
     desk.aim('11-13', 'Mark')
     desk.do('recordPalette', { number: 5, name: 'All', shelf: 'position', colour: 'kelp', reach: 'any' })
     expect(words(5)).toBe('3 fixtures, serves any')

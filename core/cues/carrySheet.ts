@@ -22,6 +22,8 @@ export interface SheetPoint {
   /** The palette of the first linked value; null where all of it is loose. */
   readonly palette: PaletteId | null
   readonly isLoose: boolean
+  /** All of it lets go, back to rest. */
+  readonly isRest: boolean
   readonly mark: CueValue['mark']
   /** The palette a held value would follow again. */
   readonly source: PaletteId | null
@@ -120,6 +122,7 @@ function pointOf(at: number, values: CueValue[]): SheetPoint {
     stored,
     palette: linked?.value.kind === 'link' ? linked.value.palette : null,
     isLoose: stored.some(({ value }) => isLoose(value)),
+    isRest: stored.every(({ value }) => value.kind === 'rest'),
     mark: stored.find(({ mark }) => mark !== null)?.mark ?? null,
     source: stored.find(({ source }) => source !== null)?.source ?? null,
   }

@@ -193,7 +193,7 @@ function perform({ desk, lists }: Stage, { list: which, what, cue: to }: { list:
   if (what === 'on') {
     if (slow.stopped !== null) slow.resume(now)
     else if (slow.at + 1 < cues.length) slow.start(slow.at + 1, now, null)
-    desk.attempt('goOn', { list: id }).ok && desk.do('goOn', { list: id })
+    desk.ask('goOn', { list: id })
   } else if (what === 'back' && Math.max(0, first) - 1 >= 0) {
     desk.do('goBack', { list: id })
     slow.start(Math.max(0, first) - 1, now, FALL)

@@ -101,19 +101,20 @@ export function partsOf(show: Show, palette: PaletteId): PaletteId[] {
   return [...(linksOf(show).get(palette) ?? [])].map(asPaletteId)
 }
 
-const SERVES = { own: null, kind: 'serves their type', any: 'serves any' } as const
+/** Whom a palette is for, in words; each may be empty. */
+export interface ServesWords {
+  /** "6 fixtures": those it was recorded with. */
+  readonly recorded: string
+  /** "serves any": how much wider it serves. */
+  readonly wider: string
+}
 
-/**
- * Whom a palette is for: those it was recorded with, and how much wider it serves. "6 fixtures, serves
- * any", "6 fixtures"; "serves any" for one that was recorded with nobody.
- */
-export function servesInWords(show: Show, palette: PaletteId): string {
+export function servesInWords(show: Show, palette: PaletteId): ServesWords {
   const own = [...(contentsOf(show).get(palette)?.own.values() ?? [])].flatMap((byFixture) => [...byFixture.keys()])
   const { size } = new Set([...recordedWith(show, palette), ...own])
   const widest = glanceAt(show, palette).reaches.at(-1)
-  const parts = [
-    ...(size > 0 ? [`${size} ${size === 1 ? 'fixture' : 'fixtures'}`] : []),
-    ...(widest && widest !== 'own' ? [size === 0 && widest === 'kind' ? 'serves a type' : SERVES[widest]] : []),
-  ]
-  return parts.join(', ') || 'serves nobody'
+  return {
+    recorded: size === 0 ? '' : `${size} ${size === 1 ? 'fixture' : 'fixtures'}`,
+    wider: widest === 'any' ? 'serves any' : widest === 'kind' ? 'serves a type' : '',
+  }
 }

@@ -43,32 +43,30 @@ const KIND_IN_WORDS: Readonly<Record<Kind, readonly [one: string, many: string]>
 export const personInWords = (show: Show, person: string | undefined): string =>
   show.all.person.get(person ?? '')?.name ?? 'someone else'
 
+/** How things of a kind are named that are not named by a name of their own: by what they belong to, or their number. */
+const NAMED_BY: Readonly<Partial<Record<Kind, (show: Show, id: string) => string>>> = {
+  show: () => 'the show itself',
+  fixture: ({ all }, id) => ofInWords('fixture', all.fixture.get(id)?.number),
+  cue: ({ all }, id) => ofInWords('cue', all.cue.get(id)?.number),
+  cueValue: ({ all }, id) => ofInWords('cue', all.cue.get(all.cueValue.get(id)?.cue ?? '')?.number),
+  cueTime: ({ all }, id) => ofInWords('cue', all.cue.get(all.cueTime.get(id)?.cue ?? '')?.number),
+  handValue: (show, id) => `what ${personInWords(show, show.all.handValue.get(id)?.person)} has in hand`,
+  paletteValue: (show, id) => ofPalette(show, show.all.paletteValue.get(id)?.palette),
+  recordedFixture: (show, id) => ofPalette(show, show.all.recordedFixture.get(id)?.palette),
+  paletteSpread: (show, id) => ofPalette(show, id),
+  fixturePlace: ({ all }, id) => ofInWords('fixture', all.fixture.get(all.fixturePlace.get(id)?.fixture ?? '')?.number),
+  groupMember: ({ all }, id) => ofInWords('the group', all.group.get(all.groupMember.get(id)?.group ?? '')?.name),
+}
+
+const ofPalette = ({ all }: Show, palette: string | undefined) =>
+  ofInWords('the palette', all.palette.get(palette ?? '')?.name)
+
 /** Names a thing as a person would: by what it belongs to, its number or its name, else its kind. */
 export function thingInWords(show: Show, kind: Kind, id: string): string {
-  const { all } = show
-  switch (kind) {
-    case 'cueValue':
-    case 'cueTime':
-      return ofInWords('cue', all.cue.get(all[kind].get(id)?.cue ?? '')?.number)
-    case 'handValue':
-      return `what ${personInWords(show, all.handValue.get(id)?.person)} has in hand`
-    case 'paletteValue':
-    case 'paletteSpread':
-      return ofInWords('the palette', all.palette.get(all[kind].get(id)?.palette ?? '')?.name)
-    case 'fixturePlace':
-      return ofInWords('fixture', all.fixture.get(all.fixturePlace.get(id)?.fixture ?? '')?.number)
-    case 'groupMember':
-      return ofInWords('the group', all.group.get(all.groupMember.get(id)?.group ?? '')?.name)
-    case 'fixture':
-    case 'cue':
-      return ofInWords(kind, all[kind].get(id)?.number)
-    case 'show':
-      return 'the show itself'
-    default: {
-      const name: unknown = Reflect.get(all[kind].get(id) ?? {}, 'name')
-      return typeof name === 'string' ? `the ${KIND_IN_WORDS[kind][0]} ${name}` : `a ${KIND_IN_WORDS[kind][0]}`
-    }
-  }
+  const named = NAMED_BY[kind]
+  if (named) return named(show, id)
+  const name: unknown = Reflect.get(show.all[kind].get(id) ?? {}, 'name')
+  return typeof name === 'string' ? `the ${KIND_IN_WORDS[kind][0]} ${name}` : `a ${KIND_IN_WORDS[kind][0]}`
 }
 
 const ofInWords = (what: string, which: string | number | undefined) =>

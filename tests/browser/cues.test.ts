@@ -38,6 +38,10 @@ test('a cell says where its value comes from and how far it carries, and can be 
   await expect(cell).toContainText(/Bridge to jetty\s*set here, ends here/)
   await desk.keyboard.press('Control+z')
   await expect(cell).toContainText('from cue 12')
+  await cell.getByRole('button', { name: 'Back to rest' }).click()
+  await expect(cell).toContainText(/position\s*back to rest\s*set here, ends here/)
+  await desk.keyboard.press('Control+z')
+  await expect(cell).toContainText('from cue 12')
 
   await desk.getByRole('combobox', { name: 'Family shown' }).selectOption('intensity')
   await cell.getByLabel(/intensity, %/).fill('35')

@@ -40,6 +40,39 @@ test('shelves: sizes, finding, what they take, another number by dragging', asyn
   await expect(card(desk, /^Palette 5 Net loft door/)).toBeVisible()
 })
 
+test('what somebody leans on by now is taken back all the same, and it is told what goes along', async ({
+  desk,
+  browser,
+  url,
+}) => {
+  await select(desk, '12-14')
+  await desk.getByRole('combobox', { name: 'Aim at a target' }).fill('jetty r')
+  await desk.getByRole('option', { name: /Jetty root/ }).click()
+  await record(desk, 'palette', { shelf: 'position', number: '90', name: 'Root' })
+  await desk.getByRole('tab', { name: 'Position' }).click()
+  await expect(card(desk, /Root, in hand$/)).toBeVisible()
+
+  const other = await (await browser.newContext()).newPage()
+  await openDesk(other, url)
+  await select(other, '13')
+  await other.keyboard.press('Control+k')
+  await other.keyboard.type('Root')
+  await expect(other.getByText('Recall for the 1 selected')).toBeVisible()
+  await other.keyboard.press('Enter')
+  await expect(other.getByText('In hand: 1 fixture, position')).toBeVisible()
+
+  await desk.keyboard.press('Control+z')
+  const refusal = desk.getByRole('alert')
+  await expect(refusal).toContainText('leans on the palette Root. All the same would also change 1 value in hand.')
+  await refusal.getByRole('button', { name: 'Undo all the same' }).click()
+  await expect(desk.getByText('Changed along with it: 1 value in hand.')).toBeVisible()
+  await expect(card(desk, /^Palette 90/)).toBeHidden()
+  await expect(other.getByText('In hand: 1 fixture')).toBeHidden()
+  await desk.keyboard.press('Control+z')
+  await expect(card(desk, /^Palette 90 Root/)).toBeVisible()
+  await other.context().close()
+})
+
 test('records for any fixture, seen as a table first, merges over it and says what changes', async ({ desk }) => {
   await select(desk, '12-14')
   await desk.getByRole('combobox', { name: 'Aim at a target' }).fill('jetty r')
@@ -53,7 +86,8 @@ test('records for any fixture, seen as a table first, merges over it and says wh
   await expect(form.getByRole('row', { name: 'any fixture position at Jetty root' })).toBeVisible()
   await form.getByRole('button', { name: 'Record position palette' }).click()
   await desk.getByRole('tab', { name: 'Position' }).click()
-  await expect(card(desk, /Root, in hand$/)).toContainText('36 fixtures')
+  await expect(card(desk, /Root, in hand$/)).toContainText('3 fixtures')
+  await expect(card(desk, /Root, in hand$/)).toContainText('serves any')
 
   await select(desk, '12')
   await desk.keyboard.press('ArrowUp')

@@ -28,6 +28,14 @@ export class RecordedPath {
   roundRect(x: number, y: number, width: number, height: number) {
     this.rect(x, y, width, height)
   }
+
+  moveTo(...numbers: number[]) {
+    this.pieces.push({ kind: 'move', numbers })
+  }
+
+  arc(x: number, y: number, radius: number) {
+    this.pieces.push({ kind: 'arc', numbers: [x, y, radius] })
+  }
 }
 
 /** Letters are this wide, pixels. */

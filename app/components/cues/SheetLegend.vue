@@ -40,7 +40,7 @@ const used = computed(() => {
       >{{ palette.name }}
     </button>
     <span v-if="used.length > MOST">and {{ used.length - MOST }} more</span>
-    <span class="text-haze">block: set, line: carried, bar at its edge: blocked, hole: held, faint: dark</span>
+    <span class="text-haze">block: set, line: carried, ring: back to rest, bar: blocked, hole: held, faint: dark</span>
     <span class="text-coral">dashed: loose</span>
   </p>
 </template>

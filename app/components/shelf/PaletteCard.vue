@@ -58,14 +58,16 @@ const standing = computed(() => {
 })
 const cues = computed(() => cueCounts(props.show).get(props.id) ?? 0)
 const glance = computed(() => glanceAt(props.show, props.id))
+/** Whom it was recorded with, and how much wider it serves. */
+const serves = computed(() => servesInWords(props.show, props.id))
 
 /** What it holds, in single words. */
 const marks = computed(() => {
-  const { reaches, hasAims, hasAngles, hasLinks } = glance.value
+  const { hasAims, hasAngles, hasLinks } = glance.value
+  const { recorded, wider } = serves.value
   const time = props.palette.time === null ? [] : [`${props.palette.time} s`]
-  const widest = reaches.at(-1)
   return [
-    ...(widest && widest !== 'own' ? [widest] : []),
+    ...(recorded && wider ? [wider] : []),
     ...(hasLinks ? ['links'] : []),
     ...(hasAims && hasAngles ? ['aims'] : []),
     ...(hasAngles ? ['angles'] : []),
@@ -82,7 +84,7 @@ const inWords = computed(() => {
   const { note, time } = props.palette
   const holds = [...(hasAims ? ['aims'] : []), ...(hasAngles ? ['angles'] : []), ...(hasLinks ? ['links'] : [])]
   return [
-    whom.value,
+    [serves.value.recorded, serves.value.wider].filter(Boolean).join(', ') || 'Serves nobody',
     ...(reaches.length ? [`Reach ${listInWords(reaches)}`] : []),
     ...(holds.length ? [`Holds ${listInWords(holds)}`] : []),
     ...(time === null ? [] : [`Comes in over ${time} s`]),
@@ -94,7 +96,7 @@ const whom = computed(() => {
   if (outOfReach.value) return `${outOfReach.value} out of reach`
   if (props.selected.length > 0 && serving.value > 0 && serving.value < props.selected.length)
     return `${serving.value} of ${props.selected.length}`
-  return servesInWords(props.show, props.id)
+  return serves.value.recorded || serves.value.wider || 'nobody'
 })
 </script>
 
