@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, readRegister, type ChangeSet } from '../show/changes'
 import { Draft } from '../show/draft'
-import { changeGroupId, commandId, personId, showId, windowId } from '../show/ids'
+import { changeGroupId, personId, showId, windowId } from '../show/ids'
+import { journalEntry } from '../../tests/support/journaledShow'
 import { emptyShow, type Show } from '../show/show'
 import type { JournalEntry } from './entry'
 import { groupToJoin, JournalIndex, nextRedo, nextUndo } from './journalIndex'
@@ -23,27 +24,9 @@ class Desk {
   readonly entries: JournalEntry[] = []
   index = new JournalIndex()
 
-  #enter(
-    person: string,
-    kind: JournalEntry['kind'],
-    group: string,
-    changes: ChangeSet,
-    mergeKey: string | null = null,
-  ) {
+  #enter(person: string, kind: JournalEntry['kind'], group: string, changes: ChangeSet) {
     const seq = this.entries.length + 1
-    const entry: JournalEntry = {
-      id: commandId.parse(`e${seq}`),
-      seq,
-      person: personId.parse(person),
-      window: windowId.parse(`${person}1`),
-      at: new Date(seq * 100).toISOString(),
-      kind,
-      group: changeGroupId.parse(group),
-      label: group,
-      undoable: true,
-      mergeKey,
-      changes,
-    }
+    const entry = journalEntry({ seq, person, kind, group, label: group, undoable: true, changes })
     this.entries.push(entry)
     this.index.add(entry)
     this.show = applyChanges(this.show, changes)
@@ -155,7 +138,7 @@ describe('undo with several people', () => {
       person: personId.parse('anna'),
       window: windowId.parse('anna1'),
       mergeKey: 'nudge',
-      at: new Date(300).toISOString(),
+      at: new Date(1300).toISOString(),
       registers: ['group/a/name'],
     }
     const group = desk.index.groups.get(changeGroupId.parse(first))

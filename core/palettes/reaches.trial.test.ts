@@ -58,8 +58,10 @@ function expectSame(before: Given, after: Given, what: unknown) {
   expect([what, lost.map(([key, value]) => [key, value, after.get(key)])]).toEqual([what, []])
 }
 
-/** Makes a show at random: things are put in hand, recorded, merged, combined, cued. */
-function prepare(desk: Desk, random: () => number): void {
+/** A show made at random: things were put in hand, recorded, merged, combined, cued. */
+function begun(seed: number): { readonly desk: Desk; readonly args: RandomArguments } {
+  const random = randomFrom(seed)
+  const desk = START.copy()
   for (let i = 0; i < 10; i++) {
     const args = new RandomArguments(desk.show, [desk.show], random)
     const name = args.pick([
@@ -74,16 +76,14 @@ function prepare(desk: Desk, random: () => number): void {
     ] as const)
     if (name && desk.ask(name, args.forCommand(name))) tally.count(name)
   }
+  return { desk, args: new RandomArguments(desk.show, [desk.show], random) }
 }
 
 describe('palettes of all three reaches, linked, in two venues', () => {
   it('deleted to loose values, split, or with something removed, leave all light as it was', () => {
     fc.assert(
       fc.property(fc.nat({ max: 1e9 }), (seed) => {
-        const random = randomFrom(seed)
-        const desk = START.copy()
-        prepare(desk, random)
-        const args = new RandomArguments(desk.show, [desk.show], random)
+        const { desk, args } = begun(seed)
         const palette = args.pick([...desk.show.all.palette.keys()].map(asPaletteId))
         if (!palette) return
         const others = { without: [palette] }
@@ -105,10 +105,7 @@ describe('palettes of all three reaches, linked, in two venues', () => {
   it('handed to an heir give what the heir gives, or what they gave where it has nothing; no link runs in a loop', () => {
     fc.assert(
       fc.property(fc.nat({ max: 1e9 }), (seed) => {
-        const random = randomFrom(seed)
-        const desk = START.copy()
-        prepare(desk, random)
-        const args = new RandomArguments(desk.show, [desk.show], random)
+        const { desk, args } = begun(seed)
         const [gone, to] = [0, 1].map(() => args.pick([...desk.show.all.palette.keys()].map(asPaletteId)))
         if (!gone || !to) return
         const show = desk.show
@@ -132,10 +129,7 @@ describe('palettes of all three reaches, linked, in two venues', () => {
   it('give whoever was recorded what was recorded, merged or replaced, for whomever it is to serve', () => {
     fc.assert(
       fc.property(fc.nat({ max: 1e9 }), (seed) => {
-        const random = randomFrom(seed)
-        const desk = START.copy()
-        prepare(desk, random)
-        const args = new RandomArguments(desk.show, [desk.show], random)
+        const { desk, args } = begun(seed)
         const input = Object(args.forCommand('storeInPalette'))
         const hand = handOf(desk.show, desk.person)
         const held = [...hand].flatMap(([fixture, values]) =>

@@ -11,6 +11,30 @@ import { checkedChange } from '#core/show/soundness'
 export type Person = 'anna' | 'ben' | 'cleo'
 export const PEOPLE: readonly Person[] = ['anna', 'ben', 'cleo']
 
+interface Entered {
+  readonly seq: number
+  readonly person: string
+  readonly kind: JournalEntry['kind']
+  readonly group: string
+  readonly label: string
+  readonly undoable: boolean
+  readonly changes: ChangeSet
+}
+
+/** An entry as a server would write it; a second lies between two. */
+export function journalEntry({ seq, person, group, ...entered }: Entered): JournalEntry {
+  return {
+    ...entered,
+    id: commandId.parse(`e${seq}`),
+    seq,
+    person: personId.parse(person),
+    window: windowId.parse(`${person}1`),
+    at: new Date(seq * 1000).toISOString(),
+    group: changeGroupId.parse(group),
+    mergeKey: null,
+  }
+}
+
 export class JournaledShow {
   show: Show
   now = 1_000_000
@@ -80,20 +104,7 @@ export class JournaledShow {
   ) {
     const checked = checkedChange(this.show, changes)
     if (!checked.ok) throw new Error(`${kind} ${label} is not sound: ${JSON.stringify(checked.faults.slice(0, 3))}`)
-    const seq = this.entries.length + 1
-    const entry: JournalEntry = {
-      id: commandId.parse(`e${seq}`),
-      seq,
-      person: personId.parse(person),
-      window: windowId.parse(`${person}1`),
-      at: new Date(this.now).toISOString(),
-      kind,
-      group: changeGroupId.parse(group),
-      label,
-      undoable,
-      mergeKey: null,
-      changes,
-    }
+    const entry = journalEntry({ seq: this.entries.length + 1, person, kind, group, label, undoable, changes })
     this.entries.push(entry)
     this.index.add(entry)
     this.show = checked.after
