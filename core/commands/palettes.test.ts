@@ -102,6 +102,50 @@ describe('the reach of what is recorded', () => {
     expect(label).toMatch(/Plover 250: Deep blue, \d+ off/)
     expect(given(1, 41, 'blue')).toEqual(number(0.85))
   })
+
+  it('obeys the masks in what a colour means elsewhere, and writes over nothing that was recorded', () => {
+    desk.do('setTake', { family: 'colour', take: true })
+    for (const [attribute, level] of [
+      ['red', 0.2],
+      ['green', 0.3],
+      ['blue', 0.85],
+    ] as const)
+      desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number: level } })
+    const meant = (palette: number) =>
+      [...desk.show.all.paletteValue.values()].flatMap((stored) =>
+        stored.palette === id(palette) && stored.attribute === 'colourWheel' ? [stored.value] : [],
+      )
+    const colour = { shelf: 'colour', colour: 'shoal', reach: 'usual' } as const
+    desk.do('setTake', { attribute: 'colourWheel', take: false })
+    desk.do('recordPalette', { number: 1, name: 'Held back', ...colour })
+    expect(meant(1)).toEqual([])
+    desk.do('setTake', { attribute: 'colourWheel', take: true })
+
+    // What was only worked out for a type goes along with the colour; what was recorded from one of it stays.
+    const mix = (blue: number) => {
+      for (const [attribute, level] of [
+        ['red', 1 - blue],
+        ['green', 0],
+        ['blue', blue],
+      ] as const)
+        desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: number(level) })
+    }
+    const merge = () => desk.do('storeInPalette', { palette: id(2), how: 'merge', reach: 'usual' })
+    mix(1)
+    desk.do('recordPalette', { number: 2, name: 'Meant', ...colour })
+    const [blue] = meant(2)
+    mix(0)
+    merge()
+    const [red] = meant(2)
+    expect(red).not.toEqual(blue)
+    const turn = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0, mode: null, count: 1, gap: null, middle: 0 }
+    desk.do('placeFixtures', { ...turn, hang: desk.choose.hang('Bar'), type: typeNamed('Plover 250'), numberFrom: 31 })
+    desk.do('setValue', { fixtures: desk.fixtures('31'), attribute: 'colourWheel', value: number(2) })
+    merge()
+    mix(1)
+    merge()
+    expect([given(2, 41, 'blue'), meant(2)]).toEqual([number(1), [number(2)]])
+  })
 })
 
 describe('recording into a palette', () => {
@@ -288,6 +332,36 @@ describe('combined palettes', () => {
     expect(desk.refused('storeInPalette', { palette: id(3), how: 'merge', reach: 'own' })).toContain(
       'Look → Whole → Look',
     )
+  })
+
+  it('refuse to nest deeper than can be followed, in words', () => {
+    const show = desk.show
+    const add = (made: number, part: number) => {
+      desk.recall('11', part)
+      desk.do('recordPalette', { number: made, name: `Nest ${made}`, shelf: 'combined', colour: 'brass' })
+    }
+    add(100, 3)
+    let made = 100
+    for (; made < 140; made++) {
+      desk.recall('11', made)
+      const next = { number: made + 1, name: `Nest ${made + 1}`, shelf: 'combined', colour: 'brass' } as const
+      const outcome = desk.attempt('recordPalette', next)
+      if (!outcome.ok) {
+        expect(outcome.refusal.message).toContain('linked through more than 32 palettes')
+        break
+      }
+      desk.do('recordPalette', next)
+    }
+    expect(made).toBeLessThan(135)
+    expect(desk.seen(11).position.state).toBe('reached')
+    desk.show = show
+  })
+
+  it('handed to a palette made of the one that goes leave no loop', () => {
+    const label = desk.do('deletePalettes', { palettes: [id(3)], links: { how: 'links', to: id(4) } })
+    expect(label).toContain('links to')
+    expect(desk.seen(11).position.state).toBe('reached')
+    expectSound()
   })
 
   it('come out of the deletion of a part with what it gave', () => {

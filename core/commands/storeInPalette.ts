@@ -4,20 +4,34 @@
  */
 import { z } from 'zod'
 import { putInHand } from '../hand/put'
-import { completed, type Room } from '../palettes/meanings'
+import { completed, EMPTY, type Room } from '../palettes/meanings'
 import { putReaching, reaching, REACHES, type FixtureValue } from '../palettes/reach'
-import { forgetRecorded, noteRecorded } from '../palettes/recorded'
+import { forgetRecorded, noteRecorded, recordedWith } from '../palettes/recorded'
 import { contentsOf } from '../palettes/resolve'
 import { keepUnserved } from '../palettes/unserved'
 import { storable, updating } from '../palettes/update'
 import { Draft } from '../show/draft'
 import { FAMILIES, familyOf } from '../show/families'
-import { paletteId, workingSetId } from '../show/ids'
+import { paletteId, workingSetId, type PaletteId } from '../show/ids'
 import { maskInWords } from '../show/masks'
+import { typedFixtures, type TypedFixture } from '../show/rig'
+import type { Show } from '../show/show'
 import { command, done, refuse } from './command'
 import { gone, linkTrouble } from './refusals'
 import { spendMask, takenFromHand, taking } from './taken'
 import { fixturesInWords, listInWords, looseInWords } from './wording'
+
+/** What a palette holds that was recorded from fixtures it concerns, and not only worked out from others. */
+function recordedIn(show: Show, palette: PaletteId): Room['holds'] {
+  const contents = contentsOf(show).get(palette)
+  const recorded = [...recordedWith(show, palette)].flatMap((fixture) => typedFixtures(show).get(fixture) ?? [])
+  return (whom, attribute) => {
+    const isHeld = whom === 'any' ? contents?.any.has(attribute) : contents?.kind.get(attribute)?.has(whom)
+    const isConcerned = ({ fixture, type }: TypedFixture) =>
+      whom === 'any' ? type.has.includes(attribute) : fixture.type === whom
+    return isHeld === true && recorded.some(isConcerned)
+  }
+}
 
 export const storeInPalette = command({
   input: z.strictObject({
@@ -45,9 +59,7 @@ export const storeInPalette = command({
     const draft = new Draft(show)
     const placed = reach === 'where it stands' ? updating(show, palette, stored) : reaching(show, stored, reach)
     const takes = taking(show, person, known)
-    const contents = how === 'merge' ? contentsOf(show).get(palette) : undefined
-    const holds: Room['holds'] = (whom, attribute) =>
-      (whom === 'any' ? contents?.any.has(attribute) : contents?.kind.get(attribute)?.has(whom)) === true
+    const holds = how === 'merge' ? recordedIn(show, palette) : EMPTY.holds
     const all = reach === 'usual' ? completed(show, placed, { takes, holds }).values : placed
     putReaching(show, draft, palette, all, how === 'replace' ? { replace: takes } : { merge: stored })
     const fixtures = new Set(stored.map(({ fixture }) => fixture))

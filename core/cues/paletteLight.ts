@@ -1,4 +1,5 @@
 /** Where the light of a palette falls, kept while nothing moves. */
+import { HOME } from '../kinematics/head'
 import { paletteValueFor } from '../palettes/resolve'
 import { servedBy } from '../palettes/use'
 import { derived } from '../show/derived'
@@ -28,7 +29,7 @@ export function paletteLight(show: Show, palette: PaletteId): readonly StageFixt
   if (known) return known
   const lights = servedBy(show, palette)
     .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)
-    .map((rigged) => pictureOf(show, rigged, (_, attribute) => paletteValueFor(show, palette, rigged, attribute)))
+    .map((rigged) => pictureOf(show, rigged, (_, attribute) => paletteValueFor(show, palette, rigged, attribute), HOME))
   pictures(show).set(palette, lights)
   return lights
 }

@@ -68,7 +68,7 @@ describe('in every venue', () => {
     VENUES.forEach((venue, i) => expectSamePlaces(before[i] ?? new Map(), places(desk.show, venue)))
   })
 
-  it('what is kept out of a moved target, a moved set piece, an update and a change of venue stays in its place', () => {
+  it('what is kept out of a moved target or a moved set piece stays in its place', () => {
     const kept = desk.choose.cue(1, 2)
     const keepOut = { fixtures: [], cues: [kept], families: [] }
     const ofKept = (show: Show, venue: string) =>
@@ -83,6 +83,16 @@ describe('in every venue', () => {
       at.do('keepingOut', { ...change, keepOut })
       VENUES.forEach((venue, i) => expectSamePlaces(before[i] ?? new Map(), ofKept(at.show, venue)))
     }
+  })
+
+  it('what is kept out of a change of venue stays where it was at home, there and at home', () => {
+    const kept = desk.choose.cue(1, 2)
+    const ofKept = (venue: string) =>
+      new Map([...places(desk.show, venue)].filter(([key]) => key.startsWith(`${kept} `)))
+    const before = ofKept('Harbour Hall')
+    const input = { venue: venueNamed(desk.show, 'Quarry') }
+    desk.do('keepingOut', { name: 'switchVenue', input, keepOut: { fixtures: [], cues: [kept], families: [] } })
+    for (const venue of VENUES) expectSamePlaces(before, ofKept(venue))
   })
 
   it('what is kept out of an update keeps its target, and follows it', () => {
