@@ -25,11 +25,11 @@ export const goNeutral = command({
           : `Neutral does nothing: ${listInWords(taken)} of these fixtures ${taken.length === 1 ? 'is' : 'are'} neutral already, and the rest is held back.`,
         'families',
       )
+    if (known) draft.set('person', person, 'usualNeutral', null)
     if (known?.neutralOnce)
       draft
         .set('person', person, 'neutral', known.usualNeutral ?? [...FIRST_NEUTRAL])
         .set('person', person, 'neutralOnce', false)
-        .set('person', person, 'usualNeutral', null)
     return done(draft, `${listInWords(taken)} of ${fixturesInWords(show, fixtures)} neutral`)
   },
 })

@@ -194,12 +194,15 @@ describe('recording into a palette', () => {
 
   it('takes by attribute, once or until changed', () => {
     clear()
+    // The person's own mask is what they last used: with colour.
+    desk.do('setTake', { family: 'colour', take: true })
+    desk.level('11', 'zoom', 8)
+    desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'own' })
+    const { take } = desk.show.all.person.get(desk.person) ?? { take: [] }
     desk.level('11', 'zoom', 9)
     desk.level('11', 'edge', 0.5)
-    desk.do('setTake', { family: 'colour', take: true })
-    const { take } = desk.show.all.person.get(desk.person) ?? { take: [] }
-    desk.do('setTake', { once: true })
     desk.do('setTake', { attribute: 'edge', take: false })
+    desk.do('setTake', { once: true })
     desk.do('setTake', { family: 'colour', take: false })
     desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'own' })
     expect([given(1, 11, 'zoom'), given(1, 11, 'edge')]).toEqual([number(9), null])

@@ -1,4 +1,5 @@
-/** Sets which families going neutral sets: for the next time, after which what it was stands again, or until changed. */
+/** Sets which families going neutral sets: until changed, or for the next time; after that what it last was stands again. */
+import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { FAMILIES } from '../show/families'
@@ -11,6 +12,7 @@ export const setNeutral = command({
   run(show, { families, once }, { person }) {
     const known = show.all.person.get(person)
     if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    const isKept = !once && equal(families, known.neutral)
     const draft = new Draft(show)
       .set(
         'person',
@@ -19,7 +21,7 @@ export const setNeutral = command({
         FAMILIES.filter((family) => families.includes(family)),
       )
       .set('person', person, 'neutralOnce', once)
-      .set('person', person, 'usualNeutral', once ? (known.usualNeutral ?? [...known.neutral]) : null)
+      .set('person', person, 'usualNeutral', isKept ? null : (known.usualNeutral ?? [...known.neutral]))
     const what = families.length === 0 ? 'nothing' : listInWords(FAMILIES.filter((f) => families.includes(f)))
     return done(draft, `neutral sets ${what}${once ? ' once' : ''}`)
   },

@@ -1,6 +1,6 @@
 /**
  * Takes a family or one attribute, or holds it back, whenever the person records: until changed, or
- * for once. What the switches were when they began to count for once stands again afterwards.
+ * for once. After that what the switches were when they were last used stands again.
  */
 import { z } from 'zod'
 import { ATTRIBUTE_NAMES, ATTRIBUTES, FAMILIES } from '../show/families'
@@ -18,13 +18,13 @@ export const setTake = command({
   run(show, input, { person }) {
     const known = show.all.person.get(person)
     if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    const usual = known.usual ?? { take: [...known.take], heldBack: [...known.heldBack] }
     const draft = new Draft(show)
     if ('once' in input) {
-      const usual = known.usual ?? { take: [...known.take], heldBack: [...known.heldBack] }
-      draft.set('person', person, 'takeOnce', input.once)
-      draft.set('person', person, 'usual', input.once ? usual : null)
+      draft.set('person', person, 'takeOnce', input.once).set('person', person, 'usual', input.once ? usual : null)
       return done(draft, input.once ? 'take switches for once' : 'take switches until changed')
     }
+    draft.set('person', person, 'usual', usual)
     const mask =
       'family' in input
         ? withFamily(known, input.family, input.take)

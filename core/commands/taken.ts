@@ -46,11 +46,13 @@ export function taking(show: Show, person: PersonId, allowed: Mask): (attribute:
   return (attribute) => lets(mask, attribute) && lets(allowed, attribute)
 }
 
-/** A mask for once has been used: the person's own stands again. */
+/** A mask has been used: one for once gives back the person's own, any other is their own from now on. */
 export function spendMask(show: Show, draft: Draft, person: PersonId): void {
   const known = show.all.person.get(person)
-  if (!known?.takeOnce) return
+  if (!known) return
+  draft.set('person', person, 'usual', null)
+  if (!known.takeOnce) return
   const { take, heldBack } = known.usual ?? { take: [...FIRST_TAKE], heldBack: [] }
   draft.set('person', person, 'take', take).set('person', person, 'heldBack', heldBack)
-  draft.set('person', person, 'takeOnce', false).set('person', person, 'usual', null)
+  draft.set('person', person, 'takeOnce', false)
 }

@@ -31,8 +31,8 @@ export const WAY_KINDS = [
   'show',
 ] as const
 
-/** The poses of a fixture down a list, as far as they were asked for, one for each place that sets it. */
-const posesByCourse = derived(WAY_KINDS, (): Map<string, Pose[]> => new Map())
+/** The poses of a fixture down a list, where they were asked for, one for each place that sets it. */
+const posesByCourse = derived(WAY_KINDS, (): Map<string, (Pose | undefined)[]> => new Map())
 
 /** Solving a value from a pose, remembered: down a list the same few come again and again. */
 class Solving {
@@ -43,9 +43,12 @@ class Solving {
     private readonly rigged: RiggedFixture,
   ) {}
 
-  from(before: Pose, value: Value | null): Pose {
-    const set = value ?? atRest(this.show, this.rigged, 'position')
-    const plain = set && resolveValue(this.show, this.rigged, 'position', set).value
+  plainOf({ stored }: CoursePoint): PlainValue | null {
+    const value = givenBy(stored) ?? atRest(this.show, this.rigged, 'position')
+    return value && resolveValue(this.show, this.rigged, 'position', value).value
+  }
+
+  from(before: Pose, plain: PlainValue | null): Pose {
     const known = this.#known.get(plain) ?? new Map<string, Pose>()
     this.#known.set(plain, known)
     const key = `${before.pan} ${before.tilt}`
@@ -55,17 +58,37 @@ class Solving {
   }
 }
 
-function posesDown(show: Show, rigged: RiggedFixture, list: CueListId, points: readonly CoursePoint[], upTo: number) {
+/** Whether a value is turned the same way whatever came before it. */
+function isTurned(plain: PlainValue | null): boolean {
+  return plain?.kind === 'angles' || (plain?.kind === 'aim' && plain.choice !== null)
+}
+
+/** The pose at one of the places that set a fixture, worked out from the last before it that is known, or needs none before. */
+function poseDown(
+  show: Show,
+  rigged: RiggedFixture,
+  list: CueListId,
+  points: readonly CoursePoint[],
+  at: number,
+): Pose {
   const key = `${list} ${rigged.id}`
   const known = posesByCourse(show).get(key) ?? []
   posesByCourse(show).set(key, known)
-  if (known.length > upTo) return known
   const solving = new Solving(show, rigged)
-  for (let i = known.length; i <= upTo; i++) {
-    const value = givenBy(points[i]?.stored)
-    known.push(solving.from(known[i - 1] ?? HOME, value))
+  const ahead: (PlainValue | null)[] = []
+  let i = at
+  for (; i >= 0 && !known[i]; i--) {
+    const point = points[i]
+    const plain = point ? solving.plainOf(point) : null
+    ahead.push(plain)
+    if (isTurned(plain)) break
   }
-  return known
+  let pose = known[i] ?? HOME
+  for (let place = at - ahead.length + 1; place <= at; place++) {
+    pose = solving.from(pose, ahead[at - place] ?? null)
+    known[place] = pose
+  }
+  return pose
 }
 
 /** The pose a head has at a place in a list, from 0; home before anything is set. */
@@ -73,7 +96,7 @@ export function poseAt(show: Show, rigged: RiggedFixture, list: CueListId, at: n
   const points = courseOf(show, list).get(`${rigged.id} position`)
   const index = points ? indexAt(points, at) : -1
   if (!points || index < 0) return HOME
-  return posesDown(show, rigged, list, points, index)[index] ?? HOME
+  return poseDown(show, rigged, list, points, index)
 }
 
 /** The pose a head has in a cue; home for a cue or fixture that is not there. */

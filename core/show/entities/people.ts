@@ -8,7 +8,8 @@ import { attributes, families, name } from './parts'
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
 /**
  * `take` are the families Record and Update take and `heldBack` the attributes of them they leave;
- * `takeOnce` when that counts for the next recording only: then `usual` is what stands again. `editing` is the palette that is open in
+ * `takeOnce` when that counts for the next recording only. `usual` is the mask as it was last used,
+ * where it was changed since: what stands again after once. `editing` is the palette that is open in
  * the hand. `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
  * time only, `usualNeutral` what stands again then. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
  * brought out to be seen: on stage, never in the hand.
