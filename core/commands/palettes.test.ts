@@ -128,7 +128,7 @@ describe('the reach of what is recorded', () => {
         ['green', 0],
         ['blue', blue],
       ] as const)
-        desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: number(level) })
+        desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number: level } })
     }
     const merge = () => desk.do('storeInPalette', { palette: id(2), how: 'merge', reach: 'usual' })
     mix(1)
@@ -140,11 +140,12 @@ describe('the reach of what is recorded', () => {
     expect(red).not.toEqual(blue)
     const turn = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0, mode: null, count: 1, gap: null, middle: 0 }
     desk.do('placeFixtures', { ...turn, hang: desk.choose.hang('Bar'), type: typeNamed('Plover 250'), numberFrom: 31 })
-    desk.do('setValue', { fixtures: desk.fixtures('31'), attribute: 'colourWheel', value: number(2) })
+    const second = { kind: 'number', number: 2 } as const
+    desk.do('setValue', { fixtures: desk.fixtures('31'), attribute: 'colourWheel', value: second })
     merge()
     mix(1)
     merge()
-    expect([given(2, 41, 'blue'), meant(2)]).toEqual([number(1), [number(2)]])
+    expect([given(2, 41, 'blue'), meant(2)]).toEqual([number(1), [second]])
   })
 })
 

@@ -126,6 +126,6 @@ describe('a change of venue', () => {
     expect(outcome.label).toBe('play at Harbour Hall without 61, not hung there')
     const effects = effectsOf(desk.show, outcome.after())
     expect(absentInWords(desk.show, effects.absent)).toBe('61 (1 palette)')
-    expect(effectsInWords(effects)).toContain('1 fixture does not hang there and is left out')
+    expect(effectsInWords(effects)).toContain('1 fixture does not hang there')
   })
 })

@@ -16,10 +16,7 @@ export function effectsInWords(effects: Effects): string {
   if (joining > 0) parts.push(count(joining, 'fixture comes in', 'fixtures come in'))
   if (leaving > 0) parts.push(count(leaving, 'fixture is taken out', 'fixtures are taken out'))
   if (losingReach.length > 0) parts.push(`${count(losingReach.length, 'fixture falls', 'fixtures fall')} out of reach`)
-  if (absent.length > 0)
-    parts.push(
-      `${count(absent.length, 'fixture does not hang', 'fixtures do not hang')} there and ${absent.length === 1 ? 'is' : 'are'} left out`,
-    )
+  if (absent.length > 0) parts.push(`${count(absent.length, 'fixture does not hang', 'fixtures do not hang')} there`)
   if (staysBehind.length > 0)
     parts.push(`${count(staysBehind.length, 'value stays', 'values stay')} behind (raw angles)`)
   return parts.join('; ')

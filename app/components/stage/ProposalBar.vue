@@ -124,12 +124,12 @@ function heldInWords(show: Show, held: Effects['held']): string {
     aria-label="Proposed change"
     data-proposal
   >
-    <div class="flex items-start gap-4">
-      <div class="min-w-0 flex-1">
+    <div class="flex min-h-0 items-start gap-4">
+      <div class="flex min-h-0 min-w-0 flex-1 flex-col self-stretch">
         <p role="status">
           <strong class="text-sail">{{ named.title }}</strong><span class="text-mist">: {{ named.words }}</span>
         </p>
-        <dl class="mt-1.5 grid max-h-28 grid-cols-[auto_1fr] gap-x-3 overflow-y-auto text-sm">
+        <dl class="mt-1.5 grid max-h-28 min-h-8 shrink grid-cols-[auto_1fr] gap-x-3 overflow-y-auto text-sm">
           <template v-if="named.moving">
             <dt class="text-haze">Palettes</dt>
             <dd class="text-mist">{{ named.moving }}</dd>
