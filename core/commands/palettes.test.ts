@@ -36,6 +36,13 @@ function group(name: string, entry: string) {
   throw new Error('no group')
 }
 const clear = () => desk.do('clearHand', { families: [...FAMILIES], fixtures: null })
+/** Mixes a colour in the hand of fixture 11. */
+function mix(...levels: [red: number, green: number, blue: number]) {
+  for (const [i, attribute] of (['red', 'green', 'blue'] as const).entries()) {
+    const value = { kind: 'number', number: levels[i] ?? 0 } as const
+    desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value })
+  }
+}
 /** Nothing in the show may point at what is gone. */
 const expectSound = () => expect(danglingReferences(desk.show)).toEqual([])
 
@@ -85,12 +92,7 @@ describe('the reach of what is recorded', () => {
   })
 
   it('brings a mixed colour to wheels by the nearest slot, and says so', () => {
-    for (const [attribute, level] of [
-      ['red', 0.2],
-      ['green', 0.3],
-      ['blue', 0.85],
-    ] as const)
-      desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number: level } })
+    mix(0.2, 0.3, 0.85)
     desk.do('setTake', { family: 'colour', take: true })
     const label = desk.do('recordPalette', {
       number: 1,
@@ -105,12 +107,7 @@ describe('the reach of what is recorded', () => {
 
   it('obeys the masks in what a colour means elsewhere, and writes over nothing that was recorded', () => {
     desk.do('setTake', { family: 'colour', take: true })
-    for (const [attribute, level] of [
-      ['red', 0.2],
-      ['green', 0.3],
-      ['blue', 0.85],
-    ] as const)
-      desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number: level } })
+    mix(0.2, 0.3, 0.85)
     const meant = (palette: number) =>
       [...desk.show.all.paletteValue.values()].flatMap((stored) =>
         stored.palette === id(palette) && stored.attribute === 'colourWheel' ? [stored.value] : [],
@@ -122,19 +119,11 @@ describe('the reach of what is recorded', () => {
     desk.do('setTake', { attribute: 'colourWheel', take: true })
 
     // What was only worked out for a type goes along with the colour; what was recorded from one of it stays.
-    const mix = (blue: number) => {
-      for (const [attribute, level] of [
-        ['red', 1 - blue],
-        ['green', 0],
-        ['blue', blue],
-      ] as const)
-        desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number: level } })
-    }
     const merge = () => desk.do('storeInPalette', { palette: id(2), how: 'merge', reach: 'usual' })
-    mix(1)
+    mix(0, 0, 1)
     desk.do('recordPalette', { number: 2, name: 'Meant', ...colour })
     const [blue] = meant(2)
-    mix(0)
+    mix(1, 0, 0)
     merge()
     const [red] = meant(2)
     expect(red).not.toEqual(blue)
@@ -143,7 +132,7 @@ describe('the reach of what is recorded', () => {
     const second = { kind: 'number', number: 2 } as const
     desk.do('setValue', { fixtures: desk.fixtures('31'), attribute: 'colourWheel', value: second })
     merge()
-    mix(1)
+    mix(0, 0, 1)
     merge()
     expect([given(2, 41, 'blue'), meant(2)]).toEqual([number(1), [second]])
   })
