@@ -8,6 +8,6 @@ export default defineConfig({
     provide: {
       rounds: { times: Number(process.env['TRIALS_TIMES'] ?? 40), seed: Number(process.env['TRIALS_SEED'] ?? 1) },
     },
-    include: ['core/**/*.trial.test.ts', 'demo/**/*.trial.test.ts'],
+    include: ['core/**/*.trial.test.ts', 'demo/**/*.trial.test.ts', 'tests/**/*.trial.test.ts'],
   },
 })

@@ -1,6 +1,6 @@
 /** The browser our tests and pictures drive: Debian's Chromium, without anything that calls home. */
 import { existsSync } from 'node:fs'
-import { installPackages } from './cluster'
+import { installPackages } from './packages'
 
 export const CHROMIUM = '/usr/bin/chromium'
 export const CHROMIUM_FLAGS = [

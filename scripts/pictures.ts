@@ -1,9 +1,9 @@
 /** `npm run pictures`: takes the pictures in docs/screenshots anew, from the demo show. */
 import { chromium, type Page } from '@playwright/test'
-import { freshDatabase } from './freshDatabase'
+import { freshDatabase } from './database/freshDatabase'
 import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './browser'
 import { buildWhenStale } from './build'
-import { startCluster, THROWAWAY } from './cluster'
+import { throwawayCluster } from './database/cluster'
 import { freePort } from './ports'
 import { startServer } from './serve'
 
@@ -239,7 +239,7 @@ const say = (line: string) => console.log(line)
 async function takeAll(): Promise<void> {
   ensureChromium(say)
   await buildWhenStale(say)
-  const cluster = await startCluster('data/test', say, THROWAWAY)
+  const cluster = await throwawayCluster('data/test', say)
   const database = await freshDatabase(cluster.address)
   const server = await startServer(database.address, '127.0.0.1', await freePort(4400))
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })

@@ -1,49 +1,78 @@
-/** `npm start`: database, build, server; stops them all again on Ctrl C. */
-import { z } from 'zod'
+/** `npm start`: database, build, server; watches them, and stops them all again on Ctrl C. */
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { createStream } from 'rotating-file-stream'
 import { buildWhenStale } from './build'
-import { startCluster } from './cluster'
+import { startCluster, type Cluster } from './database/cluster'
+import { inWords } from './faultWords'
+import { holdFolder } from './folderHold'
 import { freePort } from './ports'
 import { startServer, type ServerProcess } from './serve'
+import { readSettings } from './settings'
 
-const settings = z
-  .object({
-    PORT: z.coerce.number().int().min(1).max(65535).default(4310),
-    HOST: z.string().default('127.0.0.1'),
-  })
-  .parse(process.env)
+/** A database that ends again within this time is not started anew, milliseconds. */
+const SOON = 60_000
 
 const say = (line: string) => console.log(line)
 
 async function start(): Promise<void> {
+  const { port: wanted, host, folder } = readSettings(process.env)
   const interrupted = interruption()
-  const cluster = await startCluster('data', say)
+  mkdirSync(folder, { recursive: true, mode: 0o755 })
+  const hold = await holdFolder(
+    folder,
+    'Rhopander is just being started from this folder. Wait for it, or stop it first.',
+  )
+  // Before anything is started, so that a wrong one leaves nothing behind.
+  const port = await freePort(wanted, host)
+  const cluster = await startCluster(folder, say)
+  const log = createStream('server.log', { path: join(folder, 'log'), size: '2M', maxFiles: 5 })
   let server: ServerProcess | null = null
   try {
     await buildWhenStale(say)
-    const port = await freePort(settings.PORT, settings.HOST)
-    if (port !== settings.PORT) say(`Port ${settings.PORT} is taken; using ${port}.`)
-    server = await startServer(cluster.address, settings.HOST, port)
+    if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`)
+    server = await startServer(cluster.address, host, port, (chunk) => log.write(chunk))
+    hold.words = `Rhopander is already running from this folder: ${server.url}. Open that page, or stop it first.`
     say(`Rhopander is ready: ${server.url}\nCtrl C stops it.`)
-    const reason = await Promise.race([interrupted, server.ended.then(() => 'crash' as const)])
-    if (reason === 'crash') throw new Error('The server ended by itself; what it answered is kept. Start it again.')
+    const crashed = server.ended.then(() => {
+      throw new Error(`The server ended by itself; what it answered is kept. ${folder}/log says more. Start it again.`)
+    })
+    await Promise.race([interrupted, crashed, watched(cluster, folder)])
   } finally {
     await server?.stop()
     await cluster.stop()
+    log.end()
   }
   say('Stopped. Everything is kept.')
 }
 
+/** Starts the database again when it ends by itself; throws when it ends again soon after. */
+async function watched(cluster: Cluster, folder: string): Promise<never> {
+  let restarted = -Infinity
+  for (;;) {
+    await cluster.ended()
+    if (Date.now() - restarted < SOON)
+      throw new Error(
+        `The database ended by itself twice; what was answered is kept. ${folder}/cluster/log says more. Start again.`,
+      )
+    say('The database ended by itself; starting it again.')
+    await cluster.restart()
+    restarted = Date.now()
+    say('The database is back.')
+  }
+}
+
 /** Resolves at the first Ctrl C or SIGTERM; later ones wait for the tidy end. */
-function interruption(): Promise<'asked'> {
+function interruption(): Promise<void> {
   return new Promise((resolve) => {
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve('asked'))
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve())
   })
 }
 
 start().then(
   () => process.exit(0),
   (error: unknown) => {
-    console.error(error instanceof Error ? error.message : error)
+    console.error(inWords(error))
     process.exit(1)
   },
 )

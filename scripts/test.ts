@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { buildWhenStale } from './build'
 import { ensureChromium } from './browser'
-import { startCluster, THROWAWAY } from './cluster'
+import { throwawayCluster } from './database/cluster'
 
 interface Tally {
   passed: number
@@ -67,7 +67,7 @@ async function runAll(): Promise<void> {
     ['run', '--config', 'vitest.unit.config.ts', '--reporter=default'],
     PLAIN,
   )
-  const cluster = await startCluster('data/test', say, THROWAWAY)
+  const cluster = await throwawayCluster('data/test', say)
   const database = { RHOPANDER_TEST_DATABASE: cluster.address }
   try {
     await tests(
@@ -77,6 +77,7 @@ async function runAll(): Promise<void> {
       database,
     )
     await buildWhenStale(say)
+    await tests('Start', bin('vitest'), ['run', '--config', 'vitest.start.config.ts', '--reporter=default'], PLAIN)
     await tests('Browser', bin('playwright'), ['test', '--reporter=line'], database)
   } finally {
     await cluster.stop()

@@ -5,6 +5,11 @@ import { migrationSource } from './migrations'
 /** Opens a database by its address and brings it to the newest migration. */
 export async function openDatabase(address: string): Promise<Knex> {
   const knex = createKnex({ client: 'pg', connection: address, pool: { min: 1, max: 8 } })
-  await knex.migrate.latest({ migrationSource })
-  return knex
+  try {
+    await knex.migrate.latest({ migrationSource })
+    return knex
+  } catch (error) {
+    await knex.destroy()
+    throw error
+  }
 }

@@ -39,8 +39,13 @@ export class House {
   /** `address` is the database's, `outputThread` the script that works out what goes out. */
   static async open(address: string, outputThread: URL): Promise<House> {
     const house = new House(await openDatabase(address), address, outputThread)
-    await house.#announcements.connect()
-    return house
+    try {
+      await house.#announcements.connect()
+      return house
+    } catch (error) {
+      await house.close()
+      throw error
+    }
   }
 
   /** The show in memory; null when there is none of this id. */

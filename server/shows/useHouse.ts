@@ -6,12 +6,24 @@ const outputThread = () => new URL('./outputThread.mjs', import.meta.url)
 
 let opening: Promise<House> | null = null
 
+/** The house, opened at the first use; where that fails, the next use tries again. */
 export function useHouse(): Promise<House> {
-  opening ??= House.open(useRuntimeConfig().databaseUrl, outputThread()).then(async (house) => {
-    await house.loadDemoWhenEmpty()
-    return house
+  opening ??= openHouse().catch((error: unknown) => {
+    opening = null
+    throw error
   })
   return opening
+}
+
+async function openHouse(): Promise<House> {
+  const house = await House.open(useRuntimeConfig().databaseUrl, outputThread())
+  try {
+    await house.loadDemoWhenEmpty()
+    return house
+  } catch (error) {
+    await house.close()
+    throw error
+  }
 }
 
 export async function closeHouse(): Promise<void> {

@@ -3,7 +3,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test as base, type Locator, type Page } from '@playwright/test'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
-import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { TEST_CLUSTER } from '../testCluster'
 
 interface Fixtures {

@@ -1,4 +1,4 @@
-import { freshDatabase } from '../../scripts/freshDatabase'
+import { freshDatabase } from '../../scripts/database/freshDatabase'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
 import { TEST_CLUSTER } from '../testCluster'

@@ -14,7 +14,7 @@ import { choose } from '#demo/choices'
 import { listVersions, versionContents } from '../../server/database/versionRepository'
 import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
-import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { OUTPUT_THREAD } from '../outputThread'
 import { TEST_CLUSTER } from '../testCluster'
 

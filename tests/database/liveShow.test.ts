@@ -6,7 +6,7 @@ import { loadShow } from '../../server/database/showRepository'
 import { entriesSince } from '../../server/database/journalRepository'
 import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
-import { freshDatabase, type FreshDatabase } from '../../scripts/freshDatabase'
+import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { OUTPUT_THREAD } from '../outputThread'
 import { TEST_CLUSTER } from '../testCluster'
 

@@ -1,0 +1,139 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
+import { afterEach, describe, expect, it } from 'vitest'
+import { freePort } from '../../scripts/ports'
+import { newFolder } from './folders'
+
+/** `npm start` as a person runs it. */
+class Start {
+  said = ''
+  readonly ended: Promise<number | null>
+  readonly #child: ChildProcess
+
+  constructor(settings: Record<string, string>) {
+    this.#child = spawn(process.execPath, ['scripts/run.mjs', 'start'], {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...settings },
+    })
+    const hear = (chunk: Buffer) => (this.said += chunk.toString())
+    this.#child.stdout?.on('data', hear)
+    this.#child.stderr?.on('data', hear)
+    this.ended = new Promise((resolve) => this.#child.once('close', resolve))
+    begun.push(this)
+  }
+
+  get url(): string {
+    return /ready: (\S+)/.exec(this.said)?.[1] ?? ''
+  }
+
+  async says(words: RegExp): Promise<void> {
+    await until(() => words.test(this.said) || this.#child.exitCode !== null)
+    expect(this.said).toMatch(words)
+  }
+
+  signal(signal: NodeJS.Signals): Promise<number | null> {
+    this.#child.kill(signal)
+    return this.ended
+  }
+}
+
+const begun: Start[] = []
+
+afterEach(async () => {
+  for (const start of begun.splice(0)) await start.signal('SIGTERM')
+})
+
+async function until(isSo: () => boolean | Promise<boolean>): Promise<void> {
+  while (!(await isSo())) await pause(50)
+}
+
+const answers = (url: string) =>
+  fetch(`${url}/api/health`).then(
+    (response) => response.ok,
+    () => false,
+  )
+
+/** The processes that have something to do with a folder or serve at a port, by number. */
+function processesOf(mark: string): number[] {
+  return readdirSync('/proc')
+    .map(Number)
+    .filter((number) => {
+      try {
+        return number !== process.pid && commandOf(number).includes(mark)
+      } catch {
+        return false
+      }
+    })
+}
+
+const commandOf = (number: number) =>
+  readFileSync(`/proc/${number}/cmdline`, 'utf8') + readFileSync(`/proc/${number}/environ`, 'utf8')
+
+const postmasterOf = (folder: string) =>
+  Number(readFileSync(join(folder, 'cluster', 'postmaster.pid'), 'utf8').split('\n')[0])
+
+async function started(folder: string): Promise<Start> {
+  const start = new Start({ DATA: folder, PORT: String(await freePort(4700)) })
+  await start.says(/is ready/)
+  return start
+}
+
+describe('npm start', () => {
+  it('goes on when the database dies, and leaves nothing running when it is stopped or killed itself', async () => {
+    const folder = newFolder()
+    const first = await started(folder)
+    process.kill(postmasterOf(folder), 'SIGKILL')
+    await first.says(/The database is back/)
+    await until(() => answers(first.url))
+    expect(await first.signal('SIGTERM')).toBe(0)
+    expect(first.said).toMatch(/Stopped\. Everything is kept\.\n$/)
+    expect(processesOf(folder)).toEqual([])
+
+    const second = await started(folder)
+    await second.signal('SIGKILL')
+    await until(() => processesOf(folder).length === 0)
+    const third = await started(folder)
+    expect(await answers(third.url)).toBe(true)
+  })
+
+  it('is there once for a folder, and says so', async () => {
+    const folder = newFolder()
+    const first = await started(folder)
+    const second = new Start({ DATA: folder, PORT: '4790' })
+    expect(await second.ended).toBe(1)
+    expect(second.said).toBe(
+      `Rhopander is already running from this folder: ${first.url}. Open that page, or stop it first.\n`,
+    )
+    expect(await answers(first.url)).toBe(true)
+  })
+
+  it('does not serve with more rights than an ordinary user has', async () => {
+    const first = await started(newFolder())
+    const { process: server } = await (await fetch(`${first.url}/api/health`)).json()
+    const ids = () =>
+      readFileSync(`/proc/${server}/status`, 'utf8')
+        .match(/^Uid:\t.*$/m)?.[0]
+        .split('\t')
+        .slice(1)
+    await until(() => ids()?.includes('0') === false)
+    expect(await answers(first.url)).toBe(true)
+  })
+
+  it('says in one line what is wrong with its settings, and makes nothing', async () => {
+    const folder = newFolder()
+    const faults = [
+      [{ PORT: 'high' }, /^PORT must be a number from 1 to 65535; it is “high”\. Correct it.*\n$/],
+      [{ PORT: '70000' }, /^PORT must be at most 65535; it is “70000”\..*\n$/],
+      [{ HOST: '192.0.2.1' }, /^This machine has no address 192\.0\.2\.1\. Set HOST.*\n$/],
+      [{ DATA: 'package.json/data' }, /package.json.* is no folder.*and start again\.\n$/],
+    ] as const
+    for (const [settings, words] of faults) {
+      const start = new Start({ DATA: folder, ...settings })
+      expect(await start.ended).toBe(1)
+      expect(start.said.replace(/^npm warn.*\n/gm, '')).toMatch(words)
+    }
+    expect(existsSync(join(folder, 'cluster'))).toBe(false)
+  })
+})
