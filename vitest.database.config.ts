@@ -8,5 +8,6 @@ export default defineConfig({
     globalSetup: 'tests/database/setup.ts',
     testTimeout: 30_000,
     hookTimeout: 60_000,
+    provide: { rounds: { times: 1, seed: 1 } },
   },
 })

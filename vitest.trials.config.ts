@@ -5,6 +5,9 @@ export default defineConfig({
   esbuild: { tsconfigRaw: '{}' },
   test: {
     testTimeout: 3_600_000,
+    hookTimeout: 60_000,
+    pool: 'forks',
+    globalSetup: 'tests/database/setup.ts',
     provide: {
       rounds: { times: Number(process.env['TRIALS_TIMES'] ?? 40), seed: Number(process.env['TRIALS_SEED'] ?? 1) },
     },

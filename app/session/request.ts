@@ -3,7 +3,13 @@ import type { z } from 'zod'
 import type { Refusal } from '#core/commands/command'
 import { failure } from './wire'
 
-export type Answered<T> = { readonly ok: true; readonly body: T } | { readonly ok: false; readonly refusal: Refusal }
+export type Answered<T> =
+  | { readonly ok: true; readonly body: T }
+  /** `isAway`: nobody could carry it out, and it may be tried again as it is. */
+  | { readonly ok: false; readonly refusal: Refusal; readonly isAway: boolean }
+
+/** What a server, or something in front of it, answers that cannot work just now. */
+const AWAY: ReadonlySet<number> = new Set([429, 502, 503, 504])
 
 const UNREACHABLE: Refusal = {
   code: 'unreachable',
@@ -40,8 +46,9 @@ async function answerTo<T>(path: string, read: z.ZodType<T>, init: RequestInit):
     const json: unknown = await response.json()
     if (response.ok) return { ok: true, body: read.parse(json) }
     const failed = failure.safeParse(json)
-    return { ok: false, refusal: failed.success ? failed.data.error : UNREACHABLE }
+    const refusal = failed.success ? failed.data.error : UNREACHABLE
+    return { ok: false, refusal, isAway: AWAY.has(response.status) }
   } catch {
-    return { ok: false, refusal: UNREACHABLE }
+    return { ok: false, refusal: UNREACHABLE, isAway: true }
   }
 }

@@ -5,20 +5,39 @@ import { entryEvent, type UndoState } from './wire'
 
 interface StreamEvents {
   entry(entry: JournalEntry, undo: UndoState): void
+  /** Too many were missed to be told: the show is to be fetched anew. */
+  anew(): void
   connection(isThere: boolean): void
 }
 
+/** How long to wait before a line is opened anew that the browser has given up, milliseconds. */
+const AGAIN = 2000
+
 /**
- * Listens for entries after a revision; returns how to stop. The browser reconnects by itself but
- * asks from where it first began: whoever listens passes over what it knows.
+ * Listens for entries after the revision that is known by then; returns how to stop. The browser
+ * reconnects by itself and says which it had last; what it gives up is begun again.
  */
-export function listenToShow(id: ShowId, since: number, on: StreamEvents): () => void {
-  const source = new EventSource(`/api/shows/${id}/events?since=${since}`)
-  source.addEventListener('open', () => on.connection(true))
-  source.addEventListener('error', () => on.connection(false))
-  source.addEventListener('entry', (event: MessageEvent<string>) => {
-    const { entry, undo } = entryEvent.parse(JSON.parse(event.data))
-    on.entry(entry, undo)
-  })
-  return () => source.close()
+export function listenToShow(id: ShowId, revision: () => number, on: StreamEvents): () => void {
+  let source = open()
+  let again: ReturnType<typeof setTimeout> | undefined
+
+  function open(): EventSource {
+    const opened = new EventSource(`/api/shows/${id}/events?since=${revision()}`)
+    opened.addEventListener('open', () => on.connection(true))
+    opened.addEventListener('error', () => {
+      on.connection(false)
+      if (opened.readyState === EventSource.CLOSED) again = setTimeout(() => (source = open()), AGAIN)
+    })
+    opened.addEventListener('entry', (event: MessageEvent<string>) => {
+      const { entry, undo } = entryEvent.parse(JSON.parse(event.data))
+      on.entry(entry, undo)
+    })
+    opened.addEventListener('anew', () => on.anew())
+    return opened
+  }
+
+  return () => {
+    clearTimeout(again)
+    source.close()
+  }
 }

@@ -9,11 +9,16 @@ const step = z.object({ group: changeGroupId, label: z.string() }).nullable()
 export const undoState = z.object({ undo: step, redo: step })
 export type UndoState = z.infer<typeof undoState>
 
-export const answer = z.object({ entry: journalEntrySchema.nullable(), note: z.string().nullable(), undo: undoState })
+const refusal = z.object({ code: z.string(), message: z.string(), field: z.string().optional() })
+const done = z.object({ entry: journalEntrySchema.nullable(), note: z.string().nullable() })
+export type Done = z.infer<typeof done>
+export const answer = done.extend({ undo: undoState })
+/** Commands that were sent together, each answered for itself. */
+export const answers = z.object({ answers: z.array(z.union([done, z.object({ error: refusal })])), undo: undoState })
+export const entryList = z.object({ entries: z.array(journalEntrySchema).nullable() })
+export const joined = z.object({ person: personId })
 export const entryEvent = z.object({ entry: journalEntrySchema, undo: undoState })
-export const failure = z.object({
-  error: z.object({ code: z.string(), message: z.string(), field: z.string().optional() }),
-})
+export const failure = z.object({ error: refusal })
 export const showList = z.object({
   shows: z.array(z.object({ id: showId, name: z.string(), venue: z.string(), revision: z.number() })),
 })

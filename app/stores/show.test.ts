@@ -14,7 +14,9 @@ useFakeFrames()
 /** Answers of a server that has not let go of them yet, by path. */
 let held: Map<string, () => void>
 const desk = new Desk()
-const asked = z.object({ id: commandId, name: z.literal('setBlind'), input: z.unknown() })
+const asked = z.object({
+  commands: z.tuple([z.object({ id: commandId, name: z.literal('setBlind'), input: z.unknown() })]),
+})
 
 const shows = (id: ShowId): Show => ({ ...desk.show, id })
 const [first, second] = [showId.parse('first'), showId.parse('second')]
@@ -25,7 +27,9 @@ function opened(id: ShowId) {
 }
 
 function done(id: ShowId, body: string) {
-  const command = asked.parse(JSON.parse(body))
+  const {
+    commands: [command],
+  } = asked.parse(JSON.parse(body))
   const outcome = runCommand(shows(id), command.name, command.input, command.id, { person: desk.person, now: 0 })
   if (!outcome.ok) throw new Error(outcome.refusal.message)
   const entry = {
@@ -41,7 +45,7 @@ function done(id: ShowId, body: string) {
     mergeKey: null,
     changes: outcome.changes,
   }
-  return { entry, note: null, undo: { undo: null, redo: null } }
+  return { answers: [{ entry, note: null }], undo: { undo: null, redo: null } }
 }
 
 beforeEach(() => {
@@ -49,6 +53,8 @@ beforeEach(() => {
   held = new Map()
   vi.stubGlobal('document', { hidden: false, addEventListener: () => undefined })
   vi.stubGlobal('window', { addEventListener: () => undefined })
+  vi.stubGlobal('navigator', {})
+  vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined, removeItem: () => undefined })
   vi.stubGlobal(
     'EventSource',
     class {
@@ -58,14 +64,17 @@ beforeEach(() => {
   )
   vi.stubGlobal('fetch', (path: string, init?: { body: string }) => {
     const id = showId.parse(path.split('/')[3])
+    if (path.endsWith('/people')) return Promise.resolve(Response.json({ person: desk.person }))
     const json = () => (init ? done(id, init.body) : opened(id))
     return new Promise((resolve) => held.set(path, () => resolve(Response.json(json()))))
   })
 })
 
-/** Lets an answer go and be read. */
+/** Lets an answer go, once it was asked for, and be read. */
 async function letGo(path: string) {
+  await vi.waitUntil(() => held.has(path))
   held.get(path)?.()
+  held.delete(path)
   await paintFrame()
 }
 

@@ -7,7 +7,7 @@ import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
 import { ATTRIBUTES } from '../show/families'
 import { asPaletteId, fixtureId, fixtureTypeId, paletteId, type PaletteId } from '../show/ids'
-import { aimValue, anglesValue, numberValue, poolValue } from '../show/values'
+import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, poolValue } from '../show/values'
 import { command, done, refuse } from './command'
 import { freeNumbers } from './paletteNumbers'
 import { linkTrouble } from './refusals'
@@ -20,7 +20,11 @@ const sheetValue = z.union([
 ])
 const sheetPalette = z.strictObject({
   palette: paletteSchema,
-  values: z.array(z.strictObject({ whom, attribute: z.enum(ATTRIBUTES), value: sheetValue })),
+  values: z.array(
+    z
+      .strictObject({ whom, attribute: z.enum(ATTRIBUTES), value: sheetValue })
+      .refine(({ attribute, value }) => 'link' in value || fitsAttribute({ attribute, value }), MISFIT_OF_ATTRIBUTE),
+  ),
 })
 
 export const importPalettes = command({

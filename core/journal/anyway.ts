@@ -8,7 +8,7 @@ import { isWholeKind, type Kind } from '../show/entities'
 import { checkedChange, type Fault } from '../show/soundness'
 import type { ChangeGroupId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { ChangeGroup, JournalIndex } from './journalIndex'
+import type { ChangeGroup, History } from './history'
 import { withoutRuns } from './running'
 import { recordOf, toggled, writtenSince, type Liveness } from './undo'
 
@@ -21,7 +21,7 @@ export interface AnywayPlan {
 /** What is being put right, and all that is known for it. */
 interface Repair {
   readonly draft: Draft
-  readonly index: JournalIndex
+  readonly history: History
   readonly target: ChangeGroup
   readonly to: Liveness
   readonly changes: ChangeSet
@@ -33,11 +33,11 @@ interface Repair {
 const MOST_ROUNDS = 500
 
 /** What undoing or redoing a step all the same would write; null where no way was found. */
-export function planAnyway(show: Show, index: JournalIndex, group: ChangeGroupId, to: Liveness): AnywayPlan | null {
-  const target = index.groups.get(group)
+export function planAnyway(show: Show, history: History, group: ChangeGroupId, to: Liveness): AnywayPlan | null {
+  const target = history.groups.get(group)
   if (!target) return null
   const draft = new Draft(show)
-  for (const { register, after } of toggled(show, index, target, to).changes) {
+  for (const { register, after } of toggled(show, history, target, to).changes) {
     draft.write(register, after)
     const { kind, id, field } = partsOf(register)
     if (field === EXISTENCE && after === undefined) draft.remove(kind, id)
@@ -50,12 +50,12 @@ export function planAnyway(show: Show, index: JournalIndex, group: ChangeGroupId
       return {
         changes,
         along: changes.filter(
-          ({ register }) => !target.registers.has(register) || writtenSince(index, register, target) !== undefined,
+          ({ register }) => !target.registers.has(register) || writtenSince(history, register, target) !== undefined,
         ),
       }
     for (const { register, after } of changes) draft.write(register, after)
     for (const fault of checked.faults) {
-      const repair = { draft, index, target, to, changes, after: checked.after }
+      const repair = { draft, history, target, to, changes, after: checked.after }
       const key = JSON.stringify(fault)
       if (tried.has(key)) leaveAsItIs(repair, fault)
       else giveWay(repair, fault)
@@ -160,13 +160,13 @@ function openLoop({ draft, after, changes }: Repair, palettes: readonly string[]
 }
 
 /** A record whose parts no longer go together gets the step's own parts back, over what was made of them since. */
-function asTheStepHadIt({ draft, index, target, to }: Repair, kind: Kind, id: string): void {
+function asTheStepHadIt({ draft, history, target, to }: Repair, kind: Kind, id: string): void {
   for (const register of target.registers) {
     const parts = partsOf(register)
     if (parts.kind !== kind || parts.id !== id || parts.field === EXISTENCE) continue
-    const writes = index.writes.get(register) ?? []
+    const writes = history.writes.get(register) ?? []
     const latest = writes.findLast(({ group, seq }) =>
-      group === target.id ? to === 'live' : seq < target.firstSeq && index.groups.get(group)?.live === true,
+      group === target.id ? to === 'live' : seq < target.firstSeq && history.groups.get(group)?.live === true,
     )
     draft.write(register, latest ? latest.after : writes[0]?.before)
   }

@@ -3,11 +3,11 @@ import { z } from 'zod'
 import { changeSetSchema } from '../show/changes'
 import { changeGroupId, commandId, personId, windowId } from '../show/ids'
 
-export const ENTRY_KINDS = ['do', 'undo', 'redo', 'waive', 'barrier'] as const
+export const ENTRY_KINDS = ['do', 'undo', 'redo', 'waive'] as const
 
 /**
  * One entry. `group` is what undo takes back as one: of a `do` its own group, of an `undo`,
- * `redo` or `waive` the group it speaks of. A `barrier` is a point undo does not pass.
+ * `redo` or `waive` the group it speaks of.
  */
 export const journalEntrySchema = z.strictObject({
   id: commandId,

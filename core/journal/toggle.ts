@@ -3,7 +3,7 @@ import type { ChangeSet } from '../show/changes'
 import type { ChangeGroupId } from '../show/ids'
 import type { Show } from '../show/show'
 import { planAnyway, type AnywayPlan } from './anyway'
-import type { JournalIndex } from './journalIndex'
+import type { History } from './history'
 import { planToggle, type Kept, type ToggleRefusal } from './undo'
 
 export const HOW_TO_TOGGLE = ['ask', 'anyway', 'waive'] as const
@@ -24,12 +24,12 @@ export type ToggleStep =
   /** `anyway` is what doing it all the same would be; null where only leaving it leads on. */
   | { readonly kind: 'refused'; readonly refusal: ToggleRefusal; readonly anyway: AnywayPlan | null }
 
-export function toggleStep(show: Show, index: JournalIndex, { group, direction, how }: ToggleAsked): ToggleStep {
+export function toggleStep(show: Show, history: History, { group, direction, how }: ToggleAsked): ToggleStep {
   if (how === 'waive') return { kind: 'waive', isLeft: false }
   const to = direction === 'undo' ? 'dead' : 'live'
-  const plan = planToggle(show, index, group, to)
+  const plan = planToggle(show, history, group, to)
   if (plan.ok) return { kind: 'toggle', changes: plan.changes, kept: plan.kept }
-  const anyway = planAnyway(show, index, group, to)
+  const anyway = planAnyway(show, history, group, to)
   if (how === 'ask') return { kind: 'refused', refusal: plan.refusal, anyway }
   return anyway && anyway.changes.length > 0 ? { kind: 'anyway', ...anyway } : { kind: 'waive', isLeft: true }
 }

@@ -2,11 +2,11 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { applyChanges, readRegister, type ChangeSet } from '../show/changes'
 import { Draft } from '../show/draft'
-import { changeGroupId, personId, showId, windowId } from '../show/ids'
+import { changeGroupId, personId, showId } from '../show/ids'
 import { journalEntry } from '../../tests/support/journaledShow'
 import { emptyShow, type Show } from '../show/show'
 import type { JournalEntry } from './entry'
-import { groupToJoin, JournalIndex, nextRedo, nextUndo } from './journalIndex'
+import { FoldedJournal, nextRedo, nextUndo } from '../../tests/support/foldedJournal'
 import { planAnyway } from './anyway'
 import { planToggle } from './undo'
 
@@ -22,7 +22,7 @@ const base = (() => {
 class Desk {
   show: Show = base
   readonly entries: JournalEntry[] = []
-  index = new JournalIndex()
+  index = new FoldedJournal()
 
   #enter(person: string, kind: JournalEntry['kind'], group: string, changes: ChangeSet) {
     const seq = this.entries.length + 1
@@ -130,25 +130,6 @@ describe('undo with several people', () => {
     desk.toggle('ben', removed, 'dead')
     expect(desk.show.all.group.get('a')).toMatchObject({ number: 1, name: 'two' })
   })
-
-  it('joins quick steps of one kind into one, but not across another person’s write', () => {
-    const desk = new Desk()
-    const first = desk.rename('anna', 'a', 'x')
-    const step = {
-      person: personId.parse('anna'),
-      window: windowId.parse('anna1'),
-      mergeKey: 'nudge',
-      at: new Date(1300).toISOString(),
-      registers: ['group/a/name'],
-    }
-    const group = desk.index.groups.get(changeGroupId.parse(first))
-    if (group) group.mergeKey = 'nudge'
-    expect(groupToJoin(desk.index, step)?.id).toBe(first)
-    expect(groupToJoin(desk.index, { ...step, at: new Date(5000).toISOString() })).toBeNull()
-    expect(groupToJoin(desk.index, { ...step, registers: ['group/b/name'] })).toBeNull()
-    desk.rename('ben', 'a', 'y')
-    expect(groupToJoin(desk.index, step)).toBeNull()
-  })
 })
 
 const step = fc.record({
@@ -175,7 +156,7 @@ describe('undo, for any history', () => {
         const desk = perform(steps)
         const replayed = desk.entries.reduce((show, entry) => applyChanges(show, entry.changes), base)
         expect([...replayed.all.group]).toEqual([...desk.show.all.group])
-        const again = new JournalIndex()
+        const again = new FoldedJournal()
         for (const entry of desk.entries) again.add(entry)
         for (const person of ['anna', 'ben', 'cleo'].map((p) => personId.parse(p)))
           expect(nextUndo(again, person)?.id).toBe(nextUndo(desk.index, person)?.id)

@@ -13,7 +13,7 @@ import { fieldsOf } from '../show/entities'
 import { checkedChange, type Fault } from '../show/soundness'
 import type { ChangeGroupId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { ChangeGroup, JournalIndex, RegisterWrite } from './journalIndex'
+import type { ChangeGroup, History, RegisterWrite } from './history'
 import { withoutRuns } from './running'
 
 /** A register that stays: as someone left it later, or because what it belongs to is gone. */
@@ -35,28 +35,28 @@ export type TogglePlan =
 export type Liveness = 'dead' | 'live'
 
 /** What undoing (`dead`) or redoing (`live`) a group would write, what it leaves, or why it may not. */
-export function planToggle(show: Show, index: JournalIndex, group: ChangeGroupId, to: Liveness): TogglePlan {
-  const target = index.groups.get(group)
+export function planToggle(show: Show, history: History, group: ChangeGroupId, to: Liveness): TogglePlan {
+  const target = history.groups.get(group)
   if (!target) return { ok: false, refusal: { code: 'unknown' } }
-  const { changes, kept } = toggled(show, index, target, to)
+  const { changes, kept } = toggled(show, history, target, to)
   const swept = withoutRuns(show, changes)
-  const refusal = builtOn(show, index, swept, target) ?? unsound(show, index, swept, target)
+  const refusal = builtOn(show, history, swept, target) ?? unsound(show, history, swept, target)
   return refusal ? { ok: false, refusal } : { ok: true, changes: swept, kept }
 }
 
 /** What the registers of a group come to when it is dead or live, checked against nothing. */
 export function toggled(
   show: Show,
-  index: JournalIndex,
+  history: History,
   target: ChangeGroup,
   to: Liveness,
 ): { readonly changes: ChangeSet; readonly kept: readonly Kept[] } {
   const changes: Write[] = []
   const kept: Kept[] = []
   for (const register of target.registers) {
-    const writes = index.writes.get(register) ?? []
+    const writes = history.writes.get(register) ?? []
     const isLive = (write: RegisterWrite) =>
-      write.group === target.id ? to === 'live' : index.groups.get(write.group)?.live === true
+      write.group === target.id ? to === 'live' : history.groups.get(write.group)?.live === true
     const latest = writes.findLast(isLive)
     const before = readRegister(show, register)
     const after = latest ? latest.after : writes[0]?.before
@@ -75,7 +75,7 @@ export function toggled(
     return register !== whole && readRegister(show, whole) === undefined && !made.has(whole)
   }
   const left = changes.filter(isOfGone).map(({ register }): Kept => {
-    const taker = index.writes.get(existenceOf(register))?.findLast((w) => index.groups.get(w.group)?.live)
+    const taker = history.writes.get(existenceOf(register))?.findLast((w) => history.groups.get(w.group)?.live)
     return { register, by: taker?.person ?? target.person, isGone: true }
   })
   return { changes: changes.filter((change) => !isOfGone(change)), kept: [...kept, ...left] }
@@ -89,18 +89,18 @@ function existenceOf(register: string): string {
 }
 
 /** The latest live write to a register that came after a group and is not its own. */
-export function writtenSince(index: JournalIndex, register: string, target: ChangeGroup): RegisterWrite | undefined {
-  return index.writes
+export function writtenSince(history: History, register: string, target: ChangeGroup): RegisterWrite | undefined {
+  return history.writes
     .get(register)
-    ?.findLast(({ group, seq }) => group !== target.id && seq > target.firstSeq && index.groups.get(group)?.live)
+    ?.findLast(({ group, seq }) => group !== target.id && seq > target.firstSeq && history.groups.get(group)?.live)
 }
 
 /** Taking out what someone has edited since would lose their work. */
-function builtOn(show: Show, index: JournalIndex, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
+function builtOn(show: Show, history: History, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
   for (const change of changes) {
     const { kind, id, field } = partsOf(change.register)
     if (field !== EXISTENCE || change.after !== undefined || !show.all[kind].has(id)) continue
-    const later = laterOf(index, kind, id, target)
+    const later = laterOf(history, kind, id, target)
     if (later) return later
   }
   return null
@@ -108,22 +108,22 @@ function builtOn(show: Show, index: JournalIndex, changes: ChangeSet, target: Ch
 
 type Parts = ReturnType<typeof partsOf>
 
-function laterOf(index: JournalIndex, kind: Parts['kind'], id: string, target: ChangeGroup): ToggleRefusal | null {
+function laterOf(history: History, kind: Parts['kind'], id: string, target: ChangeGroup): ToggleRefusal | null {
   for (const field of fieldsOf(kind)) {
     const register = registerOf(kind, id, field)
-    const latest = writtenSince(index, register, target)
+    const latest = writtenSince(history, register, target)
     if (latest) return { code: 'built on', register, by: latest.person }
   }
   return null
 }
 
 /** Why a change may not be: what others made of the record since, else what is wrong with it. */
-function unsound(show: Show, index: JournalIndex, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
+function unsound(show: Show, history: History, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
   const checked = checkedChange(show, changes)
   const fault = checked.ok ? undefined : checked.faults[0]
   if (!fault) return null
   const record = recordOf(fault)
-  return (record && laterOf(index, record.kind, record.id, target)) ?? { code: 'unsound', fault }
+  return (record && laterOf(history, record.kind, record.id, target)) ?? { code: 'unsound', fault }
 }
 
 /** The record whose parts do not go together; null where it is about two things. */

@@ -18,7 +18,7 @@ export interface Write {
 export type ChangeSet = readonly Write[]
 
 /** Looked through as it is, in one pass: entries of hundreds of writes are read while somebody works. */
-const json = z.custom<Json>(isJson, 'not JSON')
+export const json = z.custom<Json>(isJson, 'not JSON')
 export const writeSchema = z.strictObject({
   register: z.string().regex(/^[A-Za-z]+\/[^/\s]+\/[A-Za-z$]+$/),
   before: json.optional(),

@@ -17,6 +17,7 @@ import {
 import { fieldsOf, isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
 import type { Dangling } from './references'
 import { emptyCollections, type Show } from './show'
+import { asStored } from './stored'
 
 export class Draft {
   readonly #show: Show
@@ -81,7 +82,7 @@ export class Draft {
 
   /** Writes one register by name. */
   write(register: string, after: Json | undefined): this {
-    this.#after.set(register, after)
+    this.#after.set(register, asStored(register, after))
     this.#changes = null
     return this
   }

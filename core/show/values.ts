@@ -43,6 +43,21 @@ export type Value = z.infer<typeof value>
 export type CueContent = z.infer<typeof cueContent>
 export const BACK_TO_REST: CueContent = { kind: 'rest' }
 
+/** Whether an attribute can take such a value: the head's places and turns, the zoom a pool, the rest numbers. */
+export function fitsAttribute({
+  attribute,
+  value,
+}: {
+  readonly attribute: string
+  readonly value: CueContent
+}): boolean {
+  if (value.kind === 'link' || value.kind === 'rest') return true
+  if (value.kind === 'pool') return attribute === 'zoom'
+  return (attribute === 'position') === (value.kind !== 'number')
+}
+/** What is said of a value that does not fit. */
+export const MISFIT_OF_ATTRIBUTE = 'this attribute takes no such value'
+
 /** Whether a value was stored by hand: neither a link nor a letting go. */
 export function isLoose({ kind }: CueContent): boolean {
   return kind !== 'link' && kind !== 'rest'

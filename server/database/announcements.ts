@@ -1,54 +1,98 @@
-/** Hears what other processes on the same database announce, and finds its way back after a break. */
+/**
+ * Hears what other processes on the same database announce, and finds its way back after a break.
+ * A heartbeat tells when the line is dead without having said so, and brings the database's time.
+ */
 import pg from 'pg'
 import { log } from '../http/log'
+import type { DatabaseClock } from './databaseClock'
 
 export const CHANNEL = 'rhopander'
-const TRY_AGAIN_AFTER = 1000
+
+export interface Listening {
+  /** Gets each announcement. */
+  hear(payload: string): void
+  /** Called when some may have been lost in a break. */
+  missed(): void
+}
+
+/** Milliseconds: how often the line is tried, how long an answer may take, and the pause before another line. */
+export const BEAT = { every: 5000, patience: 5000, again: 1000 }
 
 export class Announcements {
   readonly #address: string
-  readonly #hear: (payload: string) => void
-  readonly #missed: () => void
+  readonly #clock: DatabaseClock
+  readonly #on: Listening
+  readonly #beat: typeof BEAT
   #client: pg.Client | null = null
-  #retry: NodeJS.Timeout | null = null
+  #timer: NodeJS.Timeout | null = null
   #closed = false
 
-  /** `hear` gets each announcement; `missed` is called when some may have been lost in a break. */
-  constructor(address: string, hear: (payload: string) => void, missed: () => void) {
+  constructor(address: string, clock: DatabaseClock, on: Listening, beat = BEAT) {
     this.#address = address
-    this.#hear = hear
-    this.#missed = missed
+    this.#clock = clock
+    this.#on = on
+    this.#beat = beat
   }
 
   async connect(): Promise<void> {
-    const client = new pg.Client({ connectionString: this.#address })
-    client.on('notification', ({ payload }) => this.#hear(payload ?? ''))
+    const { patience } = this.#beat
+    const client = new pg.Client({
+      connectionString: this.#address,
+      connectionTimeoutMillis: patience,
+      query_timeout: patience,
+    })
+    client.on('notification', ({ payload }) => this.#on.hear(payload ?? ''))
     client.on('error', (error) => this.#lost(client, error))
     client.on('end', () => this.#lost(client, null))
     await client.connect()
     await client.query(`listen ${CHANNEL}`)
+    await this.#readClock(client)
     this.#client = client
+    this.#wait(this.#beat.every, () => this.#try(client))
   }
 
   async close(): Promise<void> {
     this.#closed = true
-    if (this.#retry) clearTimeout(this.#retry)
+    if (this.#timer) clearTimeout(this.#timer)
     await this.#client?.end()
   }
 
-  #lost(client: pg.Client, error: Error | null): void {
+  #wait(milliseconds: number, then: () => void): void {
+    if (this.#closed) return
+    this.#timer = setTimeout(then, milliseconds)
+    this.#timer.unref()
+  }
+
+  #try(client: pg.Client): void {
+    this.#readClock(client).then(
+      () => this.#client === client && this.#wait(this.#beat.every, () => this.#try(client)),
+      (error: unknown) => this.#lost(client, error),
+    )
+  }
+
+  async #readClock(client: pg.Client): Promise<void> {
+    const asked = Date.now()
+    const { rows } = await client.query<{ now: number }>(
+      'select (extract(epoch from clock_timestamp()) * 1000)::float8 as now',
+    )
+    if (rows[0]) this.#clock.set(rows[0].now, asked)
+  }
+
+  #lost(client: pg.Client, error: unknown): void {
     if (this.#closed || this.#client !== client) return
     log.warn(error, 'the line to other processes broke; trying again')
     this.#client = null
+    client.end().catch(() => undefined)
+    if (this.#timer) clearTimeout(this.#timer)
     this.#again()
   }
 
   #again(): void {
-    this.#retry = setTimeout(() => {
+    this.#wait(this.#beat.again, () => {
       this.connect().then(
-        () => this.#missed(),
+        () => this.#on.missed(),
         () => this.#again(),
       )
-    }, TRY_AGAIN_AFTER)
+    })
   }
 }

@@ -1,8 +1,10 @@
-/** The journal in the database. It only grows. */
+/** The journal in the database: what was done to a show, in order. */
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { journalEntrySchema, type JournalEntry } from '#core/journal/entry'
-import type { ShowId } from '#core/show/ids'
+import type { Touch } from '#core/journal/history'
+import { personId, windowId, type CommandId, type ShowId } from '#core/show/ids'
+import { writeStep } from './stepRepository'
 
 const BATCH = 5000
 
@@ -13,6 +15,7 @@ function column(value: unknown): string | null {
 
 export async function appendEntry(transaction: Knex.Transaction, show: ShowId, entry: JournalEntry): Promise<void> {
   const { changes, group, mergeKey, ...rest } = entry
+  await writeStep(transaction, show, entry)
   await transaction('journal_entry').insert({ show_id: show, ...rest, group_id: group, merge_key: mergeKey })
   const rows = changes.map(({ register, before, after }, place) => ({
     show_id: show,
@@ -44,13 +47,55 @@ const storedWrite = z.object({
   after: z.string().nullable(),
 })
 
-/** The entries after a revision, in order. */
-export async function entriesSince(knex: Knex, show: ShowId, seq: number): Promise<JournalEntry[]> {
-  const entries = await knex('journal_entry').where({ show_id: show }).andWhere('seq', '>', seq).orderBy('seq')
-  if (entries.length === 0) return []
+/** The entry a command wrote; null where there is none. */
+export async function entryOf(knex: Knex, show: ShowId, id: CommandId): Promise<JournalEntry | null> {
+  const row: { seq: number } | undefined = await knex('journal_entry').where({ show_id: show, id }).first('seq')
+  if (!row) return null
+  return (await entriesSince(knex, show, row.seq - 1, 1))[0] ?? null
+}
+
+/** Whether entries after a revision are no longer there one by one. */
+export async function isCompacted(knex: Knex, show: ShowId, seq: number): Promise<boolean> {
+  const row: unknown = await knex('show').where({ id: show }).andWhere('compacted_seq', '>', seq).first('id')
+  return row !== undefined
+}
+
+const touched = z.object({ register: z.string(), seq: z.number(), person: personId, window: windowId })
+
+/** The last touch of each register after a revision, of those that have one. */
+export async function touchesSince(
+  knex: Knex,
+  show: ShowId,
+  registers: readonly string[],
+  seq: number,
+): Promise<Map<string, Touch>> {
+  const { rows } = await knex.raw<{ rows: unknown[] }>(
+    `select distinct on (w.register) w.register, w.seq, e.person, e.window from journal_write w
+      join journal_entry e on e.show_id = w.show_id and e.seq = w.seq
+      where w.show_id = ? and w.register = any(?) and w.seq > ? order by w.register, w.seq desc`,
+    [show, [...registers], seq],
+  )
+  return new Map(
+    z
+      .array(touched)
+      .parse(rows)
+      .map(({ register, ...touch }) => [register, touch]),
+  )
+}
+
+/** The entries after a revision, in order, at most so many. */
+export async function entriesSince(knex: Knex, show: ShowId, seq: number, most: number): Promise<JournalEntry[]> {
+  const entries: { seq: number }[] = await knex('journal_entry')
+    .where({ show_id: show })
+    .andWhere('seq', '>', seq)
+    .orderBy('seq')
+    .limit(most)
+  const last = entries.at(-1)
+  if (!last) return []
   const writes = await knex('journal_write')
     .where({ show_id: show })
     .andWhere('seq', '>', seq)
+    .andWhere('seq', '<=', last.seq)
     .orderBy(['seq', 'place'])
     // As text: a JSON null must stay apart from an absent value.
     .select('seq', 'register', knex.raw('before::text as before'), knex.raw('after::text as after'))

@@ -1,8 +1,9 @@
 /** Shows in the database: reading them whole, and writing what a change set touches. */
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import { touchedBy, type ChangeSet } from '#core/show/changes'
 import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
-import type { ShowId } from '#core/show/ids'
+import type { CommandId, ShowId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
 import type { Row } from './columns'
 import { fromRow, tableName, toRow } from './tables'
@@ -45,15 +46,49 @@ export async function loadShow(knex: Knex, id: ShowId): Promise<StoredShow | nul
   return { show: { id, all }, revision: head.revision }
 }
 
+/** The show as it stands, in one consistent picture; null when there is none. */
+export function storedShow(knex: Knex, id: ShowId): Promise<StoredShow | null> {
+  return knex.transaction((transaction) => loadShow(transaction, id), {
+    isolationLevel: 'repeatable read',
+    readOnly: true,
+  })
+}
+
 async function loadKind<K extends Kind>(knex: Knex, show: ShowId, kind: K): Promise<Map<string, EntityOf[K]>> {
   const rows: Row[] = await knex(tableName(kind)).where({ show_id: show }).orderBy('id')
   return new Map(rows.map((row) => [String(row['id']), fromRow(kind, row)]))
 }
 
-/** Locks a show for writing until the transaction ends; its revision, or null when there is none. */
-export async function lockShow(transaction: Knex.Transaction, id: ShowId): Promise<number | null> {
-  const head: { revision: number } | undefined = await transaction('show').where({ id }).forUpdate().first('revision')
-  return head ? head.revision : null
+/** A show that is locked: what it stands at, by the clock all servers share, and whether a command was done. */
+export interface LockedShow {
+  readonly revision: number
+  /** Milliseconds since 1970. */
+  readonly now: number
+  readonly isDone: boolean
+  /** Entries up to this one are no longer all there. */
+  readonly compacted: number
+}
+
+const lockedShow = z.object({
+  revision: z.number(),
+  now: z.coerce.number(),
+  isDone: z.boolean(),
+  compacted: z.number(),
+})
+
+/** Locks a show for writing until the transaction ends; null when there is none. `command` is what is about to be done. */
+export async function lockShow(
+  transaction: Knex.Transaction,
+  id: ShowId,
+  command: CommandId,
+): Promise<LockedShow | null> {
+  const { rows } = await transaction.raw<{ rows: unknown[] }>(
+    `select s.revision, s.compacted_seq as compacted, floor(extract(epoch from clock_timestamp()) * 1000) as now,
+      exists (select from journal_entry e where e.show_id = s.id and e.id = ?) as "isDone"
+      from show s where s.id = ? for update`,
+    [command, id],
+  )
+  return rows.length === 0 ? null : lockedShow.parse(rows[0])
 }
 
 /** Writes every entity a change set touched as it is afterwards, and takes out those that are gone. */

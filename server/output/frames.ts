@@ -12,35 +12,53 @@ const FRAME = 25
 
 export class Frames {
   #show: Show
+  readonly #now: () => number
   readonly #send: (changed: Universes) => void
+  readonly #failed: (error: unknown) => void
   #last: Universes = new Map()
   #beat: ReturnType<typeof setInterval> | undefined
 
-  /** Sends all levels at once, then the universes that change. */
-  constructor(show: Show, send: (changed: Universes) => void) {
+  /** Sends all levels at once, then the universes that change. `now` is the clock cues run by, milliseconds since 1970; `failed` hears of a show that cannot be worked out. */
+  constructor(show: Show, now: () => number, send: (changed: Universes) => void, failed: (error: unknown) => void) {
     this.#show = show
+    this.#now = now
     this.#send = send
-    this.#run()
+    this.#failed = failed
+    this.#guarded(() => this.#run())
   }
 
   take(changes: ChangeSet): void {
-    this.#show = applyChanges(this.#show, changes)
-    this.#run()
+    this.#guarded(() => {
+      this.#show = applyChanges(this.#show, changes)
+      this.#run()
+    })
+  }
+
+  /** A fault of one show is told and ends its beat; the next change tries again. */
+  #guarded(work: () => void): void {
+    try {
+      work()
+    } catch (error) {
+      this.close()
+      this.#failed(error)
+    }
   }
 
   /** Beats while something moves, and a frame past it, so that the last one is where everything has arrived. */
   #run(): void {
     this.#frame()
-    if (this.#beat !== undefined || movesUntil(this.#show) <= Date.now()) return
-    this.#beat = setInterval(() => {
-      const isOver = movesUntil(this.#show) <= Date.now()
-      this.#frame()
-      if (isOver) this.close()
-    }, FRAME)
+    if (this.#beat !== undefined || movesUntil(this.#show) <= this.#now()) return
+    this.#beat = setInterval(() => this.#guarded(() => this.#frameOfBeat()), FRAME)
+  }
+
+  #frameOfBeat(): void {
+    const isOver = movesUntil(this.#show) <= this.#now()
+    this.#frame()
+    if (isOver) this.close()
   }
 
   #frame(): void {
-    const levels = channelLevels(this.#show, Date.now())
+    const levels = channelLevels(this.#show, this.#now())
     const changed = new Map([...levels].filter(([universe, now]) => !isSame(this.#last.get(universe), now)))
     this.#last = levels
     if (changed.size > 0) this.#send(changed)

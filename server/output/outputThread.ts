@@ -15,5 +15,14 @@ parentPort?.on('message', (message: ToThread) => {
   if (message.kind === 'changes') return known?.take(message.changes)
   known?.close()
   if (message.kind === 'close') frames.delete(show)
-  else frames.set(show, new Frames({ id: show, all: message.all }, (changed) => tell({ show, changed })))
+  else frames.set(show, framesOf(message))
 })
+
+function framesOf({ show, all, ahead }: Extract<ToThread, { kind: 'open' }>): Frames {
+  return new Frames(
+    { id: show, all },
+    () => Date.now() + ahead,
+    (changed) => tell({ show, changed }),
+    (error) => tell({ show, fault: error instanceof Error ? error.message : String(error) }),
+  )
+}

@@ -2,6 +2,7 @@
 import { Worker } from 'node:worker_threads'
 import type { Universes } from '#core/output/channelLevels'
 import type { ShowId } from '#core/show/ids'
+import type { DatabaseClock } from '../database/databaseClock'
 import { log } from '../http/log'
 import type { LiveShow } from '../shows/liveShow'
 import type { FromThread, ToThread } from './threadMessages'
@@ -21,13 +22,15 @@ const TRY_AGAIN = 1000
 
 export class Outputs {
   readonly #module: URL
+  readonly #clock: DatabaseClock
   readonly #heard = new Map<ShowId, Heard>()
   #thread: Worker | null = null
   #isClosed = false
 
   /** `module` is the thread's script. It is started when someone listens for the first time. */
-  constructor(module: URL) {
+  constructor(module: URL, clock: DatabaseClock) {
     this.#module = module
+    this.#clock = clock
   }
 
   /** Calls back with all levels as soon as they are known, then with the universes that change; returns how to stop. */
@@ -43,11 +46,18 @@ export class Outputs {
 
   #open(live: LiveShow): Heard {
     const show = live.show.id
-    const unsubscribe = live.subscribe(({ changes }) => this.#tell({ kind: 'changes', show, changes }))
+    const unsubscribe = live.subscribe({
+      entry: ({ changes }) => this.#tell({ kind: 'changes', show, changes }),
+      reloaded: () => this.#tellWhole(live),
+    })
     const heard: Heard = { live, listeners: new Set(), last: new Map(), unsubscribe }
     this.#heard.set(show, heard)
-    this.#tell({ kind: 'open', show, all: live.show.all })
+    this.#tellWhole(live)
     return heard
+  }
+
+  #tellWhole({ show }: LiveShow): void {
+    this.#tell({ kind: 'open', show: show.id, all: show.all, ahead: this.#clock.ahead })
   }
 
   #close(show: ShowId): void {
@@ -76,12 +86,14 @@ export class Outputs {
 
   /** Hands a new thread all that is listened to. */
   #beginAgain(): void {
-    for (const [show, { live }] of this.#heard) this.#tell({ kind: 'open', show, all: live.show.all })
+    for (const { live } of this.#heard.values()) this.#tellWhole(live)
   }
 
-  #hear({ show, changed }: FromThread): void {
-    const heard = this.#heard.get(show)
+  #hear(message: FromThread): void {
+    if ('fault' in message) return log.error(new Error(message.fault), 'the output of a show cannot be worked out')
+    const heard = this.#heard.get(message.show)
     if (!heard) return
+    const { changed } = message
     for (const [universe, levels] of changed) heard.last.set(universe, levels)
     for (const listener of heard.listeners) listener(changed)
   }

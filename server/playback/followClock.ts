@@ -7,6 +7,7 @@ import { followerOf } from '#core/cues/going'
 import { listsInOrder } from '#core/cues/tracking'
 import { commandId, personId, windowId, type CueId, type CueListId } from '#core/show/ids'
 import { log } from '../http/log'
+import type { DatabaseClock } from '../database/databaseClock'
 import type { LiveShow } from '../shows/liveShow'
 
 const CLOCK = { person: personId.parse('clock'), window: windowId.parse('clock') }
@@ -23,20 +24,27 @@ interface Due {
 
 export class FollowClock {
   readonly #live: LiveShow
+  readonly #clock: DatabaseClock
   readonly #unsubscribe: () => void
   #timer: ReturnType<typeof setTimeout> | undefined
 
-  constructor(live: LiveShow) {
+  constructor(live: LiveShow, clock: DatabaseClock) {
     this.#live = live
-    this.#unsubscribe = live.subscribe(() => this.#plan())
+    this.#clock = clock
+    this.#unsubscribe = live.subscribe({ entry: () => this.#plan(), reloaded: () => this.#plan() })
     this.#plan()
+  }
+
+  /** Whether a cue is due some time, so that the show must stay in memory. */
+  get isWaiting(): boolean {
+    return this.#due().length > 0
   }
 
   /** Sets the timer for whatever is due next, if anything. */
   #plan(): void {
     clearTimeout(this.#timer)
     const next = this.#due().sort((a, b) => a.at - b.at)[0]
-    if (next) this.#wait(Math.min(LONGEST_WAIT, Math.max(0, next.at - Date.now())))
+    if (next) this.#wait(Math.min(LONGEST_WAIT, Math.max(0, next.at - this.#clock.read())))
   }
 
   #wait(milliseconds: number): void {
@@ -56,7 +64,7 @@ export class FollowClock {
   async #follow(): Promise<void> {
     try {
       for (const { list, after, at } of this.#due()) {
-        if (at > Date.now()) continue
+        if (at > this.#clock.read()) continue
         const id = commandId.parse(`follow-${list}-${Math.round(at)}`)
         await this.#live.run({
           id,

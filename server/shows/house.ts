@@ -11,6 +11,7 @@ import { emptyShow, type Show } from '#core/show/show'
 import { OSTREL_TYPES } from '#demo/types'
 import { buildSaltLantern } from '#demo/saltLantern'
 import { Announcements } from '../database/announcements'
+import { DatabaseClock } from '../database/databaseClock'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
@@ -19,21 +20,35 @@ import { FollowClock } from '../playback/followClock'
 import { LiveShow } from './liveShow'
 import { PLAIN_VENUE } from './plainVenue'
 
+/** A show nobody has open is let go of after so long, milliseconds. */
+const IDLE = 300_000
+const LOOK_EVERY = 60_000
+
+/** A show in memory, with its clock. */
+interface Opened {
+  readonly live: LiveShow
+  readonly follow: FollowClock
+}
+
 export class House {
   readonly knex: Knex
-  readonly #announcements: Announcements
-  readonly #open = new Map<ShowId, Promise<LiveShow | null>>()
-  readonly #clocks = new Set<FollowClock>()
+  readonly clock: DatabaseClock
   readonly outputs: Outputs
+  readonly #announcements: Announcements
+  readonly #open = new Map<ShowId, Promise<Opened | null>>()
+  readonly #usedAt = new Map<ShowId, number>()
+  readonly #looking: ReturnType<typeof setInterval>
 
   private constructor(knex: Knex, address: string, outputThread: URL) {
     this.knex = knex
-    this.outputs = new Outputs(outputThread)
-    this.#announcements = new Announcements(
-      address,
-      (show) => this.#takeIn(show),
-      () => [...this.#open.keys()].forEach((show) => this.#takeIn(show)),
-    )
+    this.clock = new DatabaseClock()
+    this.outputs = new Outputs(outputThread, this.clock)
+    this.#announcements = new Announcements(address, this.clock, {
+      hear: (show) => this.#takeIn(show),
+      missed: () => [...this.#open.keys()].forEach((show) => this.#takeIn(show)),
+    })
+    this.#looking = setInterval(() => void this.letGoOfIdle(IDLE), LOOK_EVERY)
+    this.#looking.unref()
   }
 
   /** `address` is the database's, `outputThread` the script that works out what goes out. */
@@ -48,18 +63,40 @@ export class House {
     }
   }
 
+  /** The shows in memory. */
+  get openShows(): ShowId[] {
+    return [...this.#open.keys()]
+  }
+
   /** The show in memory; null when there is none of this id. */
-  show(id: ShowId): Promise<LiveShow | null> {
-    const known = this.#open.get(id)
-    if (known) return known
+  async show(id: ShowId): Promise<LiveShow | null> {
+    this.#usedAt.set(id, Date.now())
+    const opened = await (this.#open.get(id) ?? this.#begin(id))
+    if (!opened) this.#usedAt.delete(id)
+    return opened?.live ?? null
+  }
+
+  #begin(id: ShowId): Promise<Opened | null> {
     const opening = LiveShow.open(this.knex, id).then((live) => {
-      if (live) this.#clocks.add(new FollowClock(live))
-      else this.#open.delete(id)
-      return live
+      if (!live) this.#open.delete(id)
+      return live && { live, follow: new FollowClock(live, this.clock) }
     })
     opening.catch(() => this.#open.delete(id))
     this.#open.set(id, opening)
     return opening
+  }
+
+  /** Lets go of shows that nobody has listened to or asked for since so many milliseconds, and in which nothing is due. */
+  async letGoOfIdle(idle: number): Promise<void> {
+    for (const [id, opening] of this.#open) {
+      const opened = await opening.catch(() => null)
+      const isUsed = Date.now() - (this.#usedAt.get(id) ?? 0) < idle
+      // Its own clock is the one listener it always has.
+      if (!opened || isUsed || opened.live.listeners > 1 || opened.follow.isWaiting) continue
+      opened.follow.close()
+      this.#open.delete(id)
+      this.#usedAt.delete(id)
+    }
   }
 
   shows(): Promise<ShowSummary[]> {
@@ -72,7 +109,7 @@ export class House {
     const input = { name, venue: PLAIN_VENUE, types: [...OSTREL_TYPES] }
     const outcome = runCommand(emptyShow(id), 'beginShow', input, commandId.parse(randomUUID()), {
       person,
-      now: Date.now(),
+      now: this.clock.read(),
     })
     if (!outcome.ok) throw new RangeError(outcome.refusal.message)
     await this.keepShow(applyChanges(emptyShow(id), outcome.changes))
@@ -97,12 +134,13 @@ export class House {
     const id = showId.safeParse(name)
     const open = id.success ? this.#open.get(id.data) : undefined
     open
-      ?.then((live) => live?.catchUp())
+      ?.then((opened) => opened?.live.catchUp())
       .catch((error: unknown) => log.error(error, 'could not take in what another process wrote'))
   }
 
   async close(): Promise<void> {
-    for (const clock of this.#clocks) clock.close()
+    clearInterval(this.#looking)
+    for (const opening of this.#open.values()) (await opening.catch(() => null))?.follow.close()
     await this.outputs.close()
     await this.#announcements.close()
     await this.knex.destroy()

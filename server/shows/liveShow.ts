@@ -8,8 +8,10 @@ import type { Refusal } from '#core/commands/command'
 import { isCommandName, COMMANDS, runCommand, type CommandName } from '#core/commands/registry'
 import { toggleStep } from '#core/journal/toggle'
 import type { Kept } from '#core/journal/undo'
-import { groupToJoin, JournalIndex, nextRedo, nextUndo, type ChangeGroup } from '#core/journal/journalIndex'
 import type { JournalEntry } from '#core/journal/entry'
+import type { ChangeGroup } from '#core/journal/history'
+import { Joining } from '#core/journal/joining'
+import { RecentTouches } from '#core/journal/recentTouches'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
 import {
   changeGroupId,
@@ -22,9 +24,12 @@ import {
 import type { Show } from '#core/show/show'
 import { checkedChange } from '#core/show/soundness'
 import { CHANNEL } from '../database/announcements'
-import { appendEntry, entriesSince } from '../database/journalRepository'
-import { loadShow, lockShow, writeTouched } from '../database/showRepository'
+import { compactJournal, RETENTION, type Retention } from '../database/compaction'
+import { appendEntry, entriesSince, entryOf, isCompacted, touchesSince } from '../database/journalRepository'
+import { lockShow, storedShow, writeTouched, type StoredShow } from '../database/showRepository'
+import { historyOf, undoStateOf, type UndoState } from '../database/stepRepository'
 import { keepVersion } from '../database/versionRepository'
+import { log } from '../http/log'
 import { unsoundRefusal } from './thingWording'
 import { anywayInWords, leftInWords, toggledInWords, toggleRefusalInWords } from './undoWording'
 
@@ -53,13 +58,12 @@ export type Answer =
   | { readonly ok: true; readonly entry: JournalEntry | null; readonly note: string | null }
   | { readonly ok: false; readonly status: number; readonly refusal: Refusal }
 
-/** What a person can undo and redo next, by group and in words. */
-export interface UndoState {
-  readonly undo: { readonly group: ChangeGroupId; readonly label: string } | null
-  readonly redo: { readonly group: ChangeGroupId; readonly label: string } | null
+export interface ShowListener {
+  /** Gets every entry from now on, in order. */
+  entry(entry: JournalEntry): void
+  /** The show was read anew, because entries in between are no longer there one by one. */
+  reloaded(): void
 }
-
-type Listener = (entry: JournalEntry) => void
 
 interface Step {
   readonly entry: Omit<JournalEntry, 'seq' | 'at'>
@@ -69,31 +73,38 @@ interface Step {
 }
 type Plan = Step | { readonly refused: Refusal; readonly status: number } | { readonly nothing: string | null }
 
+/** Entries of other processes that are taken in at a time. */
+const AT_A_TIME = 500
+/** Entries after which the journal is shortened. */
+const COMPACT_EVERY = 500
+
+/** Whether it was done long ago can no longer be told, so it is not done again. */
+const TOO_OLD: Refusal = {
+  code: 'changed meanwhile',
+  message: 'This was asked for too long ago. Look at the show as it is now, and do it again.',
+}
+
 export class LiveShow {
   readonly #knex: Knex
   #show: Show
   #revision: number
-  readonly #index = new JournalIndex()
-  readonly #listeners = new Set<Listener>()
+  #touches: RecentTouches
+  #joining = new Joining()
+  readonly #undoStates = new Map<PersonId, Promise<UndoState>>()
+  readonly #listeners = new Set<ShowListener>()
   #queue: Promise<unknown> = Promise.resolve()
 
-  private constructor(knex: Knex, show: Show, revision: number, entries: readonly JournalEntry[]) {
+  private constructor(knex: Knex, { show, revision }: StoredShow) {
     this.#knex = knex
     this.#show = show
     this.#revision = revision
-    for (const entry of entries) this.#index.add(entry)
+    this.#touches = new RecentTouches(revision)
   }
 
-  /** Loads a show and its journal; null when there is none of this id. */
+  /** Loads a show; null when there is none of this id. */
   static async open(knex: Knex, id: ShowId): Promise<LiveShow | null> {
-    return knex.transaction(
-      async (transaction) => {
-        const stored = await loadShow(transaction, id)
-        if (!stored) return null
-        return new LiveShow(knex, stored.show, stored.revision, await entriesSince(transaction, id, 0))
-      },
-      { isolationLevel: 'repeatable read', readOnly: true },
-    )
+    const stored = await storedShow(knex, id)
+    return stored && new LiveShow(knex, stored)
   }
 
   get show(): Show {
@@ -104,28 +115,50 @@ export class LiveShow {
     return this.#revision
   }
 
-  undoState(person: PersonId): UndoState {
-    const named = (group: ChangeGroup | null) => group && { group: group.id, label: group.label }
-    return { undo: named(nextUndo(this.#index, person)), redo: named(nextRedo(this.#index, person)) }
+  /** How many listen. */
+  get listeners(): number {
+    return this.#listeners.size
   }
 
-  /** Calls back for every entry from now on; returns how to stop. */
-  subscribe(listener: Listener): () => void {
+  /** What a person can undo and redo next. */
+  undoState(person: PersonId): Promise<UndoState> {
+    const known = this.#undoStates.get(person)
+    if (known) return known
+    const asked = undoStateOf(this.#knex, this.#show.id, person)
+    this.#undoStates.set(person, asked)
+    asked.catch(() => {
+      if (this.#undoStates.get(person) === asked) this.#undoStates.delete(person)
+    })
+    return asked
+  }
+
+  /** Returns how to stop listening. */
+  subscribe(listener: ShowListener): () => void {
     this.#listeners.add(listener)
     return () => this.#listeners.delete(listener)
   }
 
   run(request: CommandRequest): Promise<Answer> {
-    return this.#inOrder(request.id, () => this.#planCommand(request))
+    return this.#inOrder(request, (transaction, now) => this.#planCommand(transaction, request, now))
   }
 
   toggle(request: ToggleRequest): Promise<Answer> {
-    return this.#inOrder(request.id, () => this.#planToggle(request))
+    return this.#inOrder(request, (transaction) => this.#planToggle(transaction, request))
   }
 
   /** Takes in what other processes wrote. */
   catchUp(): Promise<void> {
     return this.#enqueue(() => this.#takeIn(this.#knex))
+  }
+
+  /** Shortens the journal by what nobody can undo any more. */
+  async compact(retention: Retention = RETENTION): Promise<void> {
+    const compactOnce = () =>
+      this.#knex.transaction(async (transaction) => {
+        const isThere = await transaction('show').where({ id: this.#show.id }).forUpdate().first('id')
+        return isThere ? compactJournal(transaction, this.#show.id, retention) : false
+      })
+    while (await this.#enqueue(compactOnce));
   }
 
   #enqueue<T>(work: () => Promise<T>): Promise<T> {
@@ -135,22 +168,26 @@ export class LiveShow {
   }
 
   /** The one way a change is made. A command id seen before answers with what it did then. */
-  #inOrder(id: CommandId, plan: () => Plan): Promise<Answer> {
+  #inOrder(
+    { id, seenRevision }: CommandRequest | ToggleRequest,
+    plan: (transaction: Knex.Transaction, now: number) => Promise<Plan>,
+  ): Promise<Answer> {
     return this.#enqueue(async () => {
       const done = await this.#knex.transaction(async (transaction): Promise<Answer & { after?: Show }> => {
-        const revision = await lockShow(transaction, this.#show.id)
-        if (revision === null) return refused(404, { code: 'not found', message: 'This show is no longer there.' })
-        await this.#takeIn(transaction)
-        const known = await this.#entryOf(transaction, id)
-        if (known) return { ok: true, entry: known, note: null }
-        const planned = plan()
+        const locked = await lockShow(transaction, this.#show.id, id)
+        if (!locked) return refused(404, { code: 'not found', message: 'This show is no longer there.' })
+        if (locked.revision > this.#revision) await this.#takeIn(transaction)
+        if (locked.isDone) return { ok: true, entry: await entryOf(transaction, this.#show.id, id), note: null }
+        if (seenRevision < locked.compacted) return refused(409, TOO_OLD)
+        const planned = await plan(transaction, locked.now)
         if ('refused' in planned) return refused(planned.status, planned.refused)
         if ('nothing' in planned) return { ok: true, entry: null, note: planned.nothing }
-        const entry: JournalEntry = { ...planned.entry, seq: revision + 1, at: new Date().toISOString() }
+        const at = new Date(locked.now).toISOString()
+        const entry: JournalEntry = { ...planned.entry, seq: locked.revision + 1, at }
         const checked = checkedChange(this.#show, entry.changes)
         if (!checked.ok) return refused(422, unsoundRefusal(this.#show, checked))
         const { after } = checked
-        if (planned.isBig) await this.#keepBefore(transaction, entry, revision)
+        if (planned.isBig) await this.#keepBefore(transaction, entry, locked.revision)
         await writeTouched(transaction, after, entry.changes, entry.seq)
         await appendEntry(transaction, this.#show.id, entry)
         await transaction.raw('select pg_notify(?, ?)', [CHANNEL, this.#show.id])
@@ -158,8 +195,13 @@ export class LiveShow {
       })
       const { after, ...answer } = done
       if (answer.ok && answer.entry && after) this.#accept(answer.entry, after)
+      if (after && this.#revision % COMPACT_EVERY === 0) this.#compactLater()
       return answer
     })
+  }
+
+  #compactLater(): void {
+    this.compact().catch((error: unknown) => log.error(error, 'the journal could not be shortened'))
   }
 
   /** Keeps the show as it was before a big change. */
@@ -168,40 +210,62 @@ export class LiveShow {
     return keepVersion(transaction, this.#show, { id, name, person, automatic: true, revision })
   }
 
-  async #entryOf(transaction: Knex.Transaction, id: CommandId): Promise<JournalEntry | null> {
-    const row: { seq: number } | undefined = await transaction('journal_entry')
-      .where({ show_id: this.#show.id, id })
-      .first('seq')
-    if (!row) return null
-    return (await entriesSince(transaction, this.#show.id, row.seq - 1))[0] ?? null
+  async #takeIn(knex: Knex): Promise<void> {
+    for (;;) {
+      const next = await entriesSince(knex, this.#show.id, this.#revision, AT_A_TIME)
+      if (next.length === 0) return
+      if (next[0]?.seq !== this.#revision + 1 || (await isCompacted(knex, this.#show.id, this.#revision)))
+        return this.#reload()
+      for (const entry of next) this.#accept(entry, applyChanges(this.#show, entry.changes))
+    }
   }
 
-  async #takeIn(knex: Knex): Promise<void> {
-    for (const entry of await entriesSince(knex, this.#show.id, this.#revision))
-      this.#accept(entry, applyChanges(this.#show, entry.changes))
+  /** So much was done elsewhere that it is no longer told step by step. */
+  async #reload(): Promise<void> {
+    const stored = await storedShow(this.#knex, this.#show.id)
+    if (!stored) return
+    this.#show = stored.show
+    this.#revision = stored.revision
+    this.#touches = new RecentTouches(stored.revision)
+    this.#joining = new Joining()
+    this.#undoStates.clear()
+    for (const listener of this.#listeners) listener.reloaded()
   }
 
   #accept(entry: JournalEntry, after: Show): void {
     this.#show = after
     this.#revision = entry.seq
-    this.#index.add(entry)
-    for (const listener of this.#listeners) listener(entry)
+    this.#touches.add(entry)
+    this.#joining.add(entry)
+    this.#noteUndo(entry)
+    for (const listener of this.#listeners) listener.entry(entry)
   }
 
-  #planCommand({ id, name, input, person, window, seenRevision }: CommandRequest): Plan {
+  /** What a new step makes of one’s undo is known; after the rest it is asked for again. */
+  #noteUndo({ person, kind, undoable, group, label }: JournalEntry): void {
+    if (kind === 'do' && !undoable) return
+    if (kind === 'do') this.#undoStates.set(person, Promise.resolve({ undo: { group, label }, redo: null }))
+    else this.#undoStates.delete(person)
+  }
+
+  async #planCommand(
+    transaction: Knex.Transaction,
+    { id, name, input, person, window, seenRevision }: CommandRequest,
+    now: number,
+  ): Promise<Plan> {
     if (!isCommandName(name))
       return { refused: { code: 'unknown command', message: `There is no command “${name}”.` }, status: 400 }
-    const outcome = runCommand(this.#show, name, input, id, { person, now: Date.now() })
+    const outcome = runCommand(this.#show, name, input, id, { person, now })
     if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
     if (outcome.changes.length === 0) return { nothing: null }
-    const stale = this.#writtenByOthersSince(outcome.changes, window, seenRevision)
+    const registers = outcome.changes.map((change) => change.register)
+    const stale = await this.#writtenByOthersSince(transaction, registers, window, seenRevision)
     if (stale) return { refused: stale, status: 409 }
     const { undoable } = COMMANDS[name]
     const mergeKey = outcome.mergeKey ?? null
-    const registers = outcome.changes.map((change) => change.register)
-    const joined =
-      undoable && groupToJoin(this.#index, { person, window, mergeKey, at: new Date().toISOString(), registers })
-    const group = joined ? joined.id : changeGroupId.parse(id)
+    const at = new Date(now).toISOString()
+    const joined = undoable ? this.#joining.groupFor({ person, window, mergeKey, at, registers }) : null
+    const group = joined ?? changeGroupId.parse(id)
     return {
       entry: {
         id,
@@ -220,9 +284,16 @@ export class LiveShow {
   }
 
   /** A command must not overwrite what its window had not seen. Its own earlier writes it knows. */
-  #writtenByOthersSince(changes: ChangeSet, window: WindowId, seen: number): Refusal | null {
-    for (const { register } of changes) {
-      const last = this.#index.lastTouched.get(register)
+  async #writtenByOthersSince(
+    transaction: Knex.Transaction,
+    registers: readonly string[],
+    window: WindowId,
+    seen: number,
+  ): Promise<Refusal | null> {
+    const isKnown = seen >= this.#touches.knownSince
+    const read = isKnown ? this.#touches : await touchesSince(transaction, this.#show.id, registers, seen)
+    for (const register of registers) {
+      const last = read.get(register)
       if (!last || last.seq <= seen || last.window === window) continue
       const who = this.#show.all.person.get(last.person)?.name ?? 'Someone else'
       return {
@@ -233,12 +304,16 @@ export class LiveShow {
     return null
   }
 
-  #planToggle({ id, person, window, direction, group, how }: ToggleRequest): Plan {
-    const target = this.#index.groups.get(group)
-    if (!target || target.person !== person)
+  async #planToggle(
+    transaction: Knex.Transaction,
+    { id, person, window, direction, group, how }: ToggleRequest,
+  ): Promise<Plan> {
+    const history = await historyOf(transaction, this.#show.id, group)
+    const target = history?.groups.get(group)
+    if (!history || !target || target.person !== person)
       return { refused: { code: 'unknown step', message: 'This step is not one of yours.' }, status: 404 }
     if (target.live !== (direction === 'undo') || target.waived) return { nothing: null }
-    const step = toggleStep(this.#show, this.#index, { group, direction, how })
+    const step = toggleStep(this.#show, history, { group, direction, how })
     const own = { id, person, window, mergeKey: null }
     switch (step.kind) {
       case 'toggle':

@@ -1,5 +1,5 @@
 /** What undo did, left, or may not do, in words. */
-import type { ChangeGroup } from '#core/journal/journalIndex'
+import type { ChangeGroup } from '#core/journal/history'
 import type { ToggleStep } from '#core/journal/toggle'
 import type { Kept, ToggleRefusal } from '#core/journal/undo'
 import { partsOf, type ChangeSet } from '#core/show/changes'

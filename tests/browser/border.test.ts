@@ -9,29 +9,12 @@ test.describe('the border of the application', () => {
     const post = (path: string, data: string | object, headers: Record<string, string> = {}) =>
       request.post(`${url}${path}`, { data, headers: { 'content-type': 'application/json', ...headers } })
     const commands = '/api/shows/salt-lantern/commands'
+    const clear = (input: object) => ({ id: 'x', name: 'clearHand', input, seenRevision: 0 })
     const faults = [
       [await post(commands, '{'), 400],
       [await post(commands, { id: 'x' }), 400],
-      [
-        await post('/api/shows/nowhere/commands', {
-          id: 'x',
-          name: 'clearHand',
-          input: {},
-          window: 'w',
-          seenRevision: 0,
-        }),
-        404,
-      ],
-      [
-        await post(commands, {
-          id: 'x',
-          name: 'clearHand',
-          input: { families: ['smell'] },
-          window: 'w',
-          seenRevision: 0,
-        }),
-        422,
-      ],
+      [await post(commands, { window: 'w', commands: [] }), 400],
+      [await post('/api/shows/nowhere/commands', { window: 'w', commands: [clear({})] }), 404],
       [await post('/api/shows', { name: ' ' }), 400],
       [await request.get(`${url}/api/nothing`), 404],
       [await request.get(`${url}/api/shows/salt-lantern/events?since=soon`), 400],
@@ -44,6 +27,8 @@ test.describe('the border of the application', () => {
       expect(error.code).toBeTruthy()
       expect(error.message).toMatch(/\.$/)
     }
+    const refused = await post(commands, { window: 'w', commands: [clear({ families: ['smell'] })] })
+    expect((await refused.json()).answers).toMatchObject([{ error: { code: 'bad input', field: 'families.0' } }])
     const { shows } = await (await request.get(`${url}/api/shows`)).json()
     expect(shows).toHaveLength(1)
   })

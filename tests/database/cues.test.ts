@@ -98,10 +98,13 @@ describe('running', () => {
     await run('goOn', { list: list() })
     const isThere = () => listsInOrder(live.show)[0]?.list.onStage === cue(18)
     await new Promise<void>((resolve) => {
-      const stop = live.subscribe(() => {
-        if (!isThere()) return
-        stop()
-        resolve()
+      const stop = live.subscribe({
+        entry: () => {
+          if (!isThere()) return
+          stop()
+          resolve()
+        },
+        reloaded: () => undefined,
       })
     })
     const runs = [...live.show.all.cueRun.values()].filter((one) => one.cue === cue(18))

@@ -5,7 +5,7 @@ import { choose } from '#demo/choices'
 import { loadShow } from '../../server/database/showRepository'
 import { entriesSince } from '../../server/database/journalRepository'
 import { House } from '../../server/shows/house'
-import type { LiveShow } from '../../server/shows/liveShow'
+import type { LiveShow, ShowListener } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { OUTPUT_THREAD } from '../outputThread'
 import { TEST_CLUSTER } from '../testCluster'
@@ -23,8 +23,8 @@ const asker = (name: string, seenRevision = live.revision) => ({
 })
 const run = (name: string, command: string, input: unknown, seen?: number) =>
   live.run({ id: commandId.parse(`c${++commands}`), name: command, input, ...asker(name, seen) })
-const undo = (name: string, how: 'ask' | 'anyway' | 'waive' = 'ask') => {
-  const step = live.undoState(personId.parse(name)).undo
+const undo = async (name: string, how: 'ask' | 'anyway' | 'waive' = 'ask') => {
+  const { undo: step } = await live.undoState(personId.parse(name))
   return live.toggle({
     id: commandId.parse(`c${++commands}`),
     direction: 'undo',
@@ -33,6 +33,7 @@ const undo = (name: string, how: 'ask' | 'anyway' | 'waive' = 'ask') => {
     ...asker(name),
   })
 }
+const hearing = (entry: ShowListener['entry']): ShowListener => ({ entry, reloaded: () => undefined })
 const where = (name: string) => targetsOf(live.show).get(choose(live.show).target(name))?.position
 const move = (person: string, target: string, y: number, seen?: number) =>
   run(person, 'moveTarget', { target: choose(live.show).target(target), position: { x: 0, y, z: 0 } }, seen)
@@ -109,7 +110,7 @@ describe('commands', () => {
     expect(await run('anna', 'flyAway', {})).toMatchObject({ ok: false, status: 400 })
     expect(live.revision).toBe(before)
     await move('anna', 'Shore mark', 1)
-    const [entry] = await entriesSince(house.knex, id, before)
+    const [entry] = await entriesSince(house.knex, id, before, 1)
     expect(entry).toMatchObject({ seq: before + 1, person: 'anna', label: expect.stringContaining('Shore mark') })
   })
 
@@ -149,7 +150,7 @@ describe('commands', () => {
 
   it('tell every listener of each entry once and in order', async () => {
     const heard: number[] = []
-    const stop = live.subscribe((entry) => heard.push(entry.seq))
+    const stop = live.subscribe(hearing((entry) => heard.push(entry.seq)))
     const from = live.revision
     await Promise.all([move('anna', 'Shore mark', 2), move('anna', 'Shore mark', 3), move('anna', 'Shore mark', 4)])
     stop()
@@ -218,7 +219,7 @@ describe('two servers on one database', () => {
     try {
       const theirs = await other.show(id)
       if (!theirs) throw new Error('the second server does not see the show')
-      const heard = new Promise<number>((resolve) => theirs.subscribe((entry) => resolve(entry.seq)))
+      const heard = new Promise<number>((resolve) => theirs.subscribe(hearing((entry) => resolve(entry.seq))))
       await move('anna', 'Shore mark', 8)
       expect(await heard).toBe(live.revision)
       const target = asTargetId(choose(live.show).target('Shore mark'))

@@ -1,7 +1,7 @@
 /** A show with its journal and several people at work on it, as a server holds them. */
 import { COMMANDS, runCommand, type CommandInput, type CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
-import { JournalIndex, nextRedo, nextUndo } from '#core/journal/journalIndex'
+import { FoldedJournal, nextRedo, nextUndo } from './foldedJournal'
 import { toggleStep, type ToggleAsked, type ToggleStep } from '#core/journal/toggle'
 import type { ChangeSet } from '#core/show/changes'
 import { changeGroupId, commandId, personId, windowId, type ChangeGroupId } from '#core/show/ids'
@@ -40,7 +40,7 @@ export class JournaledShow {
   now = 1_000_000
   readonly first: Show
   readonly entries: JournalEntry[] = []
-  readonly index = new JournalIndex()
+  readonly index = new FoldedJournal()
   /** Commands that would have left the show unsound, each with what was wrong. */
   readonly unsound: string[] = []
 

@@ -2,17 +2,16 @@
 /** Kept versions of the show: what changed since each, in words, and the way back to it. */
 import { computed, ref, watch } from 'vue'
 import { formatTimeAgo } from '@vueuse/core'
-import { commandId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { request, requestRemoval } from '../../session/request'
 import { differenceList, nothing, versionList, type Difference, type KeptVersion } from '../../session/versions'
 import { useMessages } from '../../stores/messages'
-import { useShow } from '../../stores/show'
+import { useSending } from '../../stores/sending'
 import PlainDialog from './PlainDialog.vue'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
-const store = useShow()
+const sending = useSending()
 const messages = useMessages()
 
 const versions = ref<readonly KeptVersion[]>([])
@@ -72,7 +71,7 @@ async function takeOut() {
 async function restore() {
   if (!looked.value) return
   const { id, name: restored } = looked.value
-  const refusal = await store.post(`versions/${id}/restore`, { id: commandId.parse(crypto.randomUUID()) })
+  const { refusal } = await sending.put({ kind: 'restore', version: id })
   if (refusal) {
     trouble.value = refusal.message
     return

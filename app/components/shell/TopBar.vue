@@ -1,9 +1,11 @@
 <script setup lang="ts">
 /** Show and venue, the rooms, what is in hand, undo. */
 import { Redo2, Search, Undo2, WifiOff } from '@lucide/vue'
+import { computed } from 'vue'
 import { useHand } from '../../composables/useHand'
 import { ROOMS } from '../../session/rooms'
 import { useDialogs } from '../../stores/dialogs'
+import { useSending } from '../../stores/sending'
 import { useShow } from '../../stores/show'
 import { useUndo } from '../../stores/undo'
 import type { Show } from '#core/show/show'
@@ -11,10 +13,19 @@ import ShowMenu from './ShowMenu.vue'
 
 defineProps<{ show: Show }>()
 const store = useShow()
+const sending = useSending()
 const steps = useUndo()
 const hand = useHand()
 const dialogs = useDialogs()
 const route = useRoute()
+
+/** Whether the server is there, whether work goes on without it, and what waits for it. */
+const line = computed(() => {
+  if (store.connected && !sending.isAway) return null
+  const state = sending.takesMore ? 'Looking for the server' : 'No server: no more changes are taken'
+  if (sending.count === 0) return state
+  return `${state} · ${sending.count} ${sending.count === 1 ? 'waits' : 'wait'}`
+})
 </script>
 
 <template>
@@ -48,8 +59,8 @@ const route = useRoute()
       @click="dialogs.open = 'find'"
     />
     <div class="ml-auto flex min-w-0 items-center gap-2">
-      <p v-if="!store.connected" class="flex items-center gap-1.5 text-sm text-coral" role="status">
-        <WifiOff :size="14" />Looking for the server
+      <p v-if="line" class="flex shrink-0 items-center gap-1.5 text-sm text-coral" role="status">
+        <WifiOff :size="14" />{{ line }}
       </p>
       <p v-if="hand.inWords.value" class="truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral">
         In hand: {{ hand.inWords.value }}

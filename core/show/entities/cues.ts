@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { ATTRIBUTES, FAMILIES } from '../families'
 import * as ids from '../ids'
-import { cueContent } from '../values'
+import { cueContent, fitsAttribute, MISFIT_OF_ATTRIBUTE } from '../values'
 import { attributes, entryNumber, families, name, seconds } from './parts'
 
 /** Milliseconds since 1970, by the server's clock. */
@@ -70,6 +70,7 @@ export const cueValue = z
     source: ids.paletteId.nullable(),
   })
   .refine((v) => v.source === null || v.mark === 'held', 'only a held value knows where it came from')
+  .refine(fitsAttribute, MISFIT_OF_ATTRIBUTE)
 /**
  * A cue that was started: from which it came, and when. Null for the list leaving the stage.
  * `seconds` is how long everything takes, where that was asked for instead of the cue's own times.

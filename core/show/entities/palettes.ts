@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { ATTRIBUTES, SHELVES } from '../families'
 import * as ids from '../ids'
 import { plainPattern } from '../patterns'
-import { value } from '../values'
+import { fitsAttribute, MISFIT_OF_ATTRIBUTE, value } from '../values'
 import { attributes, colour, entryNumber, families, name, seconds } from './parts'
 
 export const PALETTE_COLOURS = colour.options
@@ -47,3 +47,4 @@ export const paletteValue = z
     value,
   })
   .refine((v) => v.fixture === null || v.fixtureType === null, 'a value serves a fixture or a type, not both')
+  .refine(fitsAttribute, MISFIT_OF_ATTRIBUTE)

@@ -1,6 +1,7 @@
 /** Parts that several kinds of thing share. */
 import { z } from 'zod'
 import { ATTRIBUTES, FAMILIES } from '../families'
+import { asEntryNumber } from '../stored'
 import { metres } from '../values'
 
 export const name = z.string().trim().min(1, 'a name is wanted').max(120)
@@ -10,6 +11,7 @@ export const entryNumber = z
   .positive()
   .max(99999)
   .refine((n) => Math.abs(n * 1000 - Math.round(n * 1000)) < 1e-6, 'at most three decimals')
+  .overwrite(asEntryNumber)
 export const seconds = z.number().min(0).max(3600)
 export const families = z.array(z.enum(FAMILIES))
 export const colour = z.enum(['brass', 'coral', 'kelp', 'shoal', 'heather', 'rose', 'amber', 'sail'])

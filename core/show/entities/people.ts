@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { ATTRIBUTES } from '../families'
 import * as ids from '../ids'
-import { aimValue, anglesValue, numberValue, value } from '../values'
+import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, value } from '../values'
 import { attributes, families, name } from './parts'
 
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
@@ -40,13 +40,15 @@ export const arrival = z.strictObject({
   seconds: z.number().positive(),
   from: z.discriminatedUnion('kind', [freeAim, anglesValue, numberValue]),
 })
-export const handValue = z.strictObject({
-  person: ids.personId,
-  fixture: ids.fixtureId,
-  attribute: z.enum(ATTRIBUTES),
-  value,
-  /** The palette it was before it was changed by hand: what Update would write it to. */
-  source: ids.paletteId.nullable(),
-  /** Back-ups from before values could come in over a time know nothing of it. */
-  arrival: arrival.nullable().default(null),
-})
+export const handValue = z
+  .strictObject({
+    person: ids.personId,
+    fixture: ids.fixtureId,
+    attribute: z.enum(ATTRIBUTES),
+    value,
+    /** The palette it was before it was changed by hand: what Update would write it to. */
+    source: ids.paletteId.nullable(),
+    /** Back-ups from before values could come in over a time know nothing of it. */
+    arrival: arrival.nullable().default(null),
+  })
+  .refine(fitsAttribute, MISFIT_OF_ATTRIBUTE)

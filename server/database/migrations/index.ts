@@ -9,6 +9,7 @@ import * as arrivals from './006_arrivals'
 import * as rest from './007_rest'
 import * as usualMasks from './008_usual_masks'
 import * as recordedFixtures from './009_recorded_fixtures'
+import * as steps from './010_steps'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -20,6 +21,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '007_rest': rest,
   '008_usual_masks': usualMasks,
   '009_recorded_fixtures': recordedFixtures,
+  '010_steps': steps,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -19,5 +19,5 @@ export default defineApi(async (event) => {
   const person = personOf(event)
   const answer = await live.toggle({ ...(await bodyOf(event, undoBody)), person })
   if (!answer.ok) throw new ApiError(answer.status, answer.refusal)
-  return { entry: answer.entry, note: answer.note, undo: live.undoState(person) }
+  return { entry: answer.entry, note: answer.note, undo: await live.undoState(person) }
 })

@@ -15,5 +15,5 @@ export default defineApi(async (event) => {
   const request = await bodyOf(event, restoreBody)
   const answer = await live.run({ ...request, name: 'restoreShow', input, person })
   if (!answer.ok) throw new ApiError(answer.status, answer.refusal)
-  return { entry: answer.entry, note: answer.note, undo: live.undoState(person) }
+  return { entry: answer.entry, note: answer.note, undo: await live.undoState(person) }
 })

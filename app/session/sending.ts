@@ -1,0 +1,55 @@
+/** Sends what a window wants done to the server, and reads its answers. */
+import type { Refusal } from '#core/commands/command'
+import type { ShowId, WindowId } from '#core/show/ids'
+import type { Sent, Waiting } from './outbox'
+import { request, type Answered } from './request'
+import { answer, answers, type Done, type UndoState } from './wire'
+
+/** Gets what was done, and what can be undone after it. */
+export type TakeAnswer = (done: readonly Done[], undo: UndoState) => void
+
+/** Sends commands together, or one undo or restored version alone. */
+export async function sendTogether(
+  show: ShowId,
+  window: WindowId,
+  together: readonly Waiting[],
+  take: TakeAnswer,
+): Promise<Sent> {
+  const [first] = together
+  if (!first) return { kind: 'answered', refusals: [] }
+  const path = `/api/shows/${show}`
+  const { id, seenRevision, work } = first
+  if (work.kind === 'command') return sendCommands(path, window, together, take)
+  const { direction, group, how } = work.kind === 'toggle' ? work : {}
+  const route = work.kind === 'toggle' ? 'undo' : `versions/${work.version}/restore`
+  const body = { id, window, seenRevision, direction, group, how }
+  return taken(together, await request(`${path}/${route}`, answer, body), ({ entry, note, undo }) => {
+    take([{ entry, note }], undo)
+    return [null]
+  })
+}
+
+async function sendCommands(
+  path: string,
+  window: WindowId,
+  together: readonly Waiting[],
+  take: TakeAnswer,
+): Promise<Sent> {
+  const commands = together.flatMap(({ id, seenRevision, work }) =>
+    work.kind === 'command' ? [{ id, name: work.name, input: work.input, seenRevision }] : [],
+  )
+  return taken(together, await request(`${path}/commands`, answers, { window, commands }), (body) => {
+    take(
+      body.answers.flatMap((one) => ('error' in one ? [] : [one])),
+      body.undo,
+    )
+    return body.answers.map((one) => ('error' in one ? one.error : null))
+  })
+}
+
+/** A request that was refused as a whole is the refusal of each. */
+function taken<T>(together: readonly Waiting[], answered: Answered<T>, read: (body: T) => (Refusal | null)[]): Sent {
+  if (answered.ok) return { kind: 'answered', refusals: read(answered.body) }
+  if (answered.isAway) return { kind: 'away' }
+  return { kind: 'answered', refusals: together.map(() => answered.refusal) }
+}

@@ -1,0 +1,117 @@
+/**
+ * What the server has told of the show that is open, entry by entry and in order, and what our own
+ * commands make of it that are still under way. Commands are pure, so when an entry of someone else
+ * arrives they are simply run again on the new ground.
+ */
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { JournalEntry } from '#core/journal/entry'
+import type { CommandId, PersonId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { fetchShow, type Opened } from '../session/openShow'
+import { confirmedBy, withPending, type Pending } from '../session/pending'
+import { request } from '../session/request'
+import { entryList, type UndoState } from '../session/wire'
+import { useClock } from './clock'
+
+/** How long entries that came too early wait for those before them, milliseconds. */
+const GAP_PATIENCE = 1000
+
+export const useConfirmed = defineStore('confirmed', () => {
+  const clock = useClock()
+  const confirmed = shallowRef<Show | null>(null)
+  const revision = ref(0)
+  const person = ref<PersonId | null>(null)
+  const pending = shallowRef<readonly Pending[]>([])
+  const undoState = ref<UndoState>({ undo: null, redo: null })
+  /** Entries that came before the one that is next. */
+  const early = new Map<number, JournalEntry>()
+  let gap: ReturnType<typeof setTimeout> | undefined
+
+  /** The show with our own unconfirmed commands on top. */
+  const view = computed<Show | null>(() => {
+    const ground = confirmed.value
+    const who = person.value
+    if (!ground || !who) return null
+    return withPending(ground, who, pending.value)
+  })
+
+  function takeWhole({ opened, tookMilliseconds }: Opened) {
+    clock.set(opened.now, tookMilliseconds)
+    confirmed.value = opened.show
+    revision.value = opened.revision
+    person.value = opened.person
+    undoState.value = opened.undo
+  }
+
+  /** Fetches the whole show again; what is under way goes on top of it. */
+  async function fetchAnew() {
+    const show = confirmed.value
+    if (!show) return
+    const fetched = await fetchShow(show.id)
+    if (confirmed.value?.id !== show.id || !fetched.ok || fetched.opened.revision < revision.value) return
+    takeWhole(fetched)
+    early.clear()
+  }
+
+  /** Fetches the entries between the one we have and one that came too early. */
+  async function fetchMissing() {
+    const show = confirmed.value
+    if (!show) return
+    const missing = await request(`/api/shows/${show.id}/entries?since=${revision.value}`, entryList)
+    if (confirmed.value?.id !== show.id || !missing.ok) return
+    if (missing.body.entries) for (const entry of missing.body.entries) take(entry)
+    else await fetchAnew()
+  }
+
+  /** Takes an entry in, in order; one that is not the next waits for those before it. */
+  function take(entry: JournalEntry) {
+    if (!confirmed.value || entry.seq <= revision.value) return
+    early.set(entry.seq, entry)
+    for (let next = early.get(revision.value + 1); next; next = early.get(revision.value + 1)) {
+      early.delete(next.seq)
+      confirmed.value = confirmedBy(next, confirmed.value, pending.value)
+      revision.value = next.seq
+      forget(next.id)
+    }
+    clearTimeout(gap)
+    if (early.size > 0) gap = setTimeout(() => void fetchMissing(), GAP_PATIENCE)
+  }
+
+  function forget(id: CommandId) {
+    if (pending.value.some((command) => command.id === id))
+      pending.value = pending.value.filter((command) => command.id !== id)
+  }
+
+  /** A command was answered: it goes with its entry, or, where it came to nothing, now. */
+  function answered(id: CommandId) {
+    if (![...early.values()].some((entry) => entry.id === id)) forget(id)
+  }
+
+  function begin(command: Pending) {
+    pending.value = [...pending.value, command]
+  }
+
+  function clear() {
+    clearTimeout(gap)
+    early.clear()
+    confirmed.value = null
+    pending.value = []
+  }
+
+  return {
+    confirmed,
+    revision,
+    person,
+    pending,
+    undoState,
+    view,
+    takeWhole,
+    take,
+    fetchAnew,
+    begin,
+    answered,
+    forget,
+    clear,
+  }
+})
