@@ -46,18 +46,6 @@ export default defineNuxtConfig({
     },
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: true } },
   },
-  // A back-up of a large show is larger than any other request.
-  routeRules: {
-    '/api/shows/restore': {
-      security: {
-        requestSizeLimiter: {
-          maxRequestSizeInBytes: 128_000_000,
-          maxUploadFileRequestInBytes: 128_000_000,
-          throwError: true,
-        },
-      },
-    },
-  },
   security: {
     headers: {
       contentSecurityPolicy: {
@@ -82,6 +70,7 @@ export default defineNuxtConfig({
     corsHandler: false,
     rateLimiter: false,
     xssValidator: false,
-    requestSizeLimiter: { maxRequestSizeInBytes: 8_000_000, maxUploadFileRequestInBytes: 8_000_000, throwError: true },
+    // Bodies are limited while they are read.
+    requestSizeLimiter: false,
   },
 })

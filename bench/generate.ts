@@ -1,11 +1,11 @@
 /** A large show for benchmarks: every palette aims every fixture at one of its targets. */
+import { paletteValueId } from '#core/show/compositeIds'
 import { ShowBuilder } from '#demo/builder'
 import { harbourHall } from '#demo/stage'
 import { OSTREL_TYPES } from '#demo/types'
 import { solveAim } from '#core/kinematics/inverse'
 import { putCueValue } from '#core/cues/marks'
 import { PLAIN_LIST } from '#core/commands/addCueList'
-import { paletteValueId } from '#core/palettes/resolve'
 import { Draft } from '#core/show/draft'
 import { asCueId, asCueListId, asPaletteId, asTargetId, personId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'

@@ -1,4 +1,5 @@
 /** The demo show, The Salt Lantern, built by commands from an empty show. */
+import { placeId } from '#core/show/compositeIds'
 import type { Choices } from './choices'
 import { AIMED, ANGLED, LEVELS } from './palettes'
 import { LIFT_CUES, MAIN_CUES, type DemoCue, type Step } from './cues'
@@ -10,7 +11,7 @@ import { choose } from './choices'
 import { ORIGIN, vec3 } from '#core/geometry/vector'
 import { ATTRIBUTES, FAMILIES } from '#core/show/families'
 import { asHangId, asSetPieceId, asVenueId } from '#core/show/ids'
-import { placeId, showRecordOf, type Show } from '#core/show/show'
+import { showRecordOf, type Show } from '#core/show/show'
 
 /** The demo show under an id. Takes about a second: it runs every command a person would have. */
 export function buildSaltLantern(id: string): Show {

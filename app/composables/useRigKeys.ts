@@ -1,6 +1,7 @@
 /** The keys of the Rig room: arrows move what is looked at. */
+import { placeId } from '#core/show/compositeIds'
 import { vec3, add } from '#core/geometry/vector'
-import { placeId, showRecordOf } from '#core/show/show'
+import { showRecordOf } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import { useChosen } from '../stores/chosen'
 import { useDesk } from '../stores/desk'

@@ -2,12 +2,13 @@
  * Things on the stage taken by the pointer: looked at when they are pressed, moved when the move
  * tool drags them. What leans on a move is shown before it is done.
  */
+import { placeId } from '#core/show/compositeIds'
 import { hangDirection } from '#core/geometry/frame'
 import { dot, vec3, type Vec3 } from '#core/geometry/vector'
 import { snap } from '#core/rig/snap'
 import type { FixtureId, HangId, SetPieceId, TargetId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
-import { placeId, showRecordOf } from '#core/show/show'
+import { showRecordOf } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import { useChosen, type Thing } from '../stores/chosen'
 import { useDesk } from '../stores/desk'

@@ -1,8 +1,9 @@
 /** Hangs a new bar, bridge, boom or floor row in the venue in play. */
+import { placeId } from '../show/compositeIds'
 import { Draft } from '../show/draft'
 import { hang as hangSchema, hangPlace } from '../show/entities'
 import { hangId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { command, done } from './command'
 import { belowFloor, nameTaken } from './refusals'
 

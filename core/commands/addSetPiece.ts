@@ -1,8 +1,9 @@
 /** Puts a new set piece on the stage of the venue in play. */
+import { placeId } from '../show/compositeIds'
 import { setPiece as setPieceSchema, setPiecePlace } from '../show/entities'
 import { Draft } from '../show/draft'
 import { setPieceId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { command, done } from './command'
 import { gone, lockedLayer, nameTaken } from './refusals'
 

@@ -1,9 +1,10 @@
 /** Names a place: free on the stage of the venue in play, or tied to a set piece. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { hang, targetForm } from '../show/entities'
 import { setPieceId, targetId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { point } from '../show/values'
 import { command, done, refuse } from './command'
 import { nameTaken } from './refusals'

@@ -1,8 +1,9 @@
 /** Adds a venue that starts as a copy of the one in play: same hangs, set and targets. */
+import { placeId } from '../show/compositeIds'
 import { Draft } from '../show/draft'
 import { venue as venueSchema } from '../show/entities'
 import { venueId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { command, done, refuse } from './command'
 
 export const addVenue = command({

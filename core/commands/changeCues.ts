@@ -1,9 +1,10 @@
 /** Changes of cues themselves: their names and times, moving, copying and taking them out. */
+import { cueTimeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { keepLater } from '../cues/editing'
 import { putCueValue } from '../cues/marks'
 import { removeCues } from '../cues/removal'
-import { cueTimeId, timesOf } from '../cues/times'
+import { timesOf } from '../cues/times'
 import { placeOfCue, stateAtPlace, valuesByCue, type CueInOrder, type ListInOrder } from '../cues/tracking'
 import { Draft } from '../show/draft'
 import { cue as cueSchema, cueTime, entryNumber, type CueValue } from '../show/entities'

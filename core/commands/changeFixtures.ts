@@ -1,10 +1,11 @@
 /** Changes what fixtures are and how they hang: one field of many, or many fields of many, at once. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { fixture as fixtureSchema, fixturePlace } from '../show/entities'
 import { fixtureId, type VenueId } from '../show/ids'
 import { firstMode } from '../show/modes'
-import { placeId, showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { command, done, refuse, type Outcome } from './command'
 import { gone } from './refusals'
 import { fixturesInWords, listInWords } from './wording'

@@ -1,11 +1,12 @@
 /** Changes what a target is: its name, its form, what it is tied to. It stays where it is on the stage. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { turnLevel } from '../geometry/rotation'
 import { subtract } from '../geometry/vector'
 import { Draft } from '../show/draft'
 import { target as targetSchema, type TargetForm } from '../show/entities'
 import { asVenueId, setPieceId, targetId, type SetPieceId } from '../show/ids'
-import { placeId, showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { targetsIn, targetsOf, type PlacedTarget } from '../show/targets'
 import { command, done, refuse } from './command'
 import { gone, nameTaken } from './refusals'

@@ -1,8 +1,9 @@
 /** A hang hung once more: what copying and mirroring share. */
+import { placeId } from '../show/compositeIds'
 import { Draft } from '../show/draft'
 import type { EntityOf } from '../show/entities'
 import { fixtureId, hangId, type HangId } from '../show/ids'
-import { placeId, showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { done, refuse, type Outcome } from './command'
 import { belowFloor, nameTaken, numbersTaken } from './refusals'
 

@@ -1,9 +1,10 @@
 /** Hangs copies of fixtures beside them, or on another hang, numbered on. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { fixture as fixtureSchema } from '../show/entities'
 import { fixtureId, hangId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { metres } from '../show/values'
 import { command, done, refuse } from './command'
 import { gone, numbersTaken } from './refusals'

@@ -1,5 +1,5 @@
 /** Makes a palette like another, under a number of its own. */
-import { paletteValueId } from '../palettes/resolve'
+import { paletteValueId } from '../show/compositeIds'
 import { Draft } from '../show/draft'
 import { palette as paletteSchema } from '../show/entities'
 import { paletteId } from '../show/ids'

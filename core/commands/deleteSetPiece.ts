@@ -1,9 +1,9 @@
 /** Takes a set piece out. Targets tied to it stay where they are, free from then on. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import type { TargetForm } from '../show/entities'
 import { asTargetId, setPieceId } from '../show/ids'
-import { placeId } from '../show/show'
 import { add } from '../geometry/vector'
 import { turnLevel } from '../geometry/rotation'
 import { command, done } from './command'

@@ -1,7 +1,7 @@
 /** Opens a palette in the hand to be changed in place, and keeps or drops what was changed. */
+import { handValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { z } from 'zod'
-import { handValueId } from '../cues/onStage'
 import { noteRecorded } from '../palettes/recorded'
 import { putReaching, type FixtureValue } from '../palettes/reach'
 import { attributesServed, paletteValueFor, resolveValue } from '../palettes/resolve'

@@ -1,8 +1,8 @@
 /** Gives members of a group what palettes and cues hold for the others. */
+import { paletteValueId } from '../show/compositeIds'
 import { z } from 'zod'
 import { putCueValue } from '../cues/marks'
 import { extensionsOf } from '../groups/extension'
-import { paletteValueId } from '../palettes/resolve'
 import { Draft } from '../show/draft'
 import { cueId, groupId, paletteId } from '../show/ids'
 import { command, done, refuse } from './command'

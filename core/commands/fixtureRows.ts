@@ -1,11 +1,12 @@
 /** A fixture as a row of a table, with its hang, type and mode by name. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import type { Draft } from '../show/draft'
 import * as entities from '../show/entities'
 import { fixtureTypeId, hangId, type FixtureId } from '../show/ids'
 import { firstMode, modesOf } from '../show/modes'
 import { plain } from '../show/names'
-import { placeId, showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { refuse, type Outcome } from './command'
 
 export const fixtureRow = entities.fixturePlace

@@ -1,4 +1,5 @@
 /** The members of a group as they are written, and numbers that are free. */
+import { memberId } from '../show/compositeIds'
 import type { Draft } from '../show/draft'
 import type { FixtureId, GroupId } from '../show/ids'
 import type { Show } from '../show/show'
@@ -10,7 +11,7 @@ export function putGroupMembers(show: Show, draft: Draft, group: GroupId, fixtur
   for (const [id, member] of show.all.groupMember)
     if (member.group === group && !members.has(member.fixture)) draft.remove('groupMember', id)
   for (const [i, fixture] of [...members].entries())
-    draft.put('groupMember', `${group}.${fixture}`, { group, fixture, order: i + 1 })
+    draft.put('groupMember', memberId(group, fixture), { group, fixture, order: i + 1 })
 }
 
 /** Refuses a number that another group has. */

@@ -35,7 +35,8 @@ export const importPalettes = command({
   }),
   undoable: true,
   run(show, { palettes, taken }, { newId }) {
-    const twice = palettes.find(({ palette }, i) => palettes.findIndex((p) => p.palette.number === palette.number) < i)
+    const seen = new Set<number>()
+    const twice = palettes.find(({ palette: { number } }) => seen.size === seen.add(number).size)
     if (twice)
       return refuse(
         'number taken',

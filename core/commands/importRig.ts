@@ -2,12 +2,13 @@
  * Adds hangs, fixtures and targets read from a file to the venue in play. Rows are checked against
  * the show as well as against each other; a row that does not fit is refused by its own name.
  */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import * as entities from '../show/entities'
 import { fixtureId, hangId, targetId } from '../show/ids'
 import { plain } from '../show/names'
-import { placeId, showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { command, done, refuse } from './command'
 import { fixtureRow, namesOf, putFixtureRow, type FixtureRow } from './fixtureRows'
 

@@ -1,7 +1,7 @@
 /** Links values that were stored by hand to palettes; lets held values follow their palette again. */
+import { cueValueId } from '../show/compositeIds'
 import { z } from 'zod'
 import { putCueValue } from '../cues/marks'
-import { cueValueId } from '../cues/tracking'
 import { paletteValueFor } from '../palettes/resolve'
 import { Draft } from '../show/draft'
 import { ATTRIBUTES } from '../show/families'

@@ -1,11 +1,12 @@
 /** Puts a hang somewhere else in this venue: its trim, its place, its turn and length. Its fixtures go along. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { subtract } from '../geometry/vector'
 import { offsetInWords } from '../refocus/words'
 import { Draft } from '../show/draft'
 import { hangPlace } from '../show/entities'
 import { hangId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { point } from '../show/values'
 import { command, done, refuse } from './command'
 import { belowFloor } from './refusals'

@@ -1,10 +1,11 @@
 /** Moves and turns a set piece in this venue; the targets tied to it go along. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { subtract } from '../geometry/vector'
 import { offsetInWords } from '../refocus/words'
 import { Draft } from '../show/draft'
 import { setPieceId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { degrees, point } from '../show/values'
 import { command, done, refuse } from './command'
 import { lockedLayer } from './refusals'

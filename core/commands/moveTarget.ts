@@ -1,11 +1,12 @@
 /** Puts a target somewhere else in this venue; a tied one moves on its set piece. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { turnLevel } from '../geometry/rotation'
 import { subtract } from '../geometry/vector'
 import { offsetInWords } from '../refocus/words'
 import { Draft } from '../show/draft'
 import { targetId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { point } from '../show/values'
 import { command, done, refuse } from './command'

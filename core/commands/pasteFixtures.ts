@@ -1,8 +1,9 @@
 /** Takes in whole rows of fixtures: those with a known number are changed, the others are new. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { asFixtureId, fixtureId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { command, done, refuse } from './command'
 import { fixtureRow, namesOf, putFixtureRow } from './fixtureRows'
 

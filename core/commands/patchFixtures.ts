@@ -1,10 +1,11 @@
 /** Gives fixtures their addresses by a rule, in the order given, stepping over what others take. */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { autoPatch } from '../patch/autoPatch'
 import { footprintOf, spansOf, UNIVERSE_SIZE } from '../patch/span'
 import { Draft } from '../show/draft'
 import { fixtureId } from '../show/ids'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { command, done, refuse } from './command'
 import { fixturesInWords } from './wording'
 

@@ -1,11 +1,12 @@
 /** Hangs one fixture or a row of them: "8 along Bar 1, 1.2 m apart, centred, numbered from 11". */
+import { placeId } from '../show/compositeIds'
 import { z } from 'zod'
 import { alongRow } from '../rig/row'
 import { Draft } from '../show/draft'
 import { fixture as fixtureSchema, fixturePlace } from '../show/entities'
 import { fixtureId, fixtureModeId, fixtureTypeId, hangId } from '../show/ids'
 import { firstMode } from '../show/modes'
-import { placeId, showRecordOf } from '../show/show'
+import { showRecordOf } from '../show/show'
 import { metres } from '../show/values'
 import { command, done, refuse } from './command'
 import { gone, numbersTaken } from './refusals'

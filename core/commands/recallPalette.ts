@@ -2,8 +2,8 @@
  * Puts a palette in the hand, as links or as the plain values it comes to, at once or over a time; or
  * takes it off again.
  */
+import { handValueId } from '../show/compositeIds'
 import { z } from 'zod'
-import { handValueId } from '../cues/onStage'
 import { standingAt } from '../hand/standing'
 import { attributesServed, resolveValue } from '../palettes/resolve'
 import { servedBy } from '../palettes/use'

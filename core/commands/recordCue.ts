@@ -2,10 +2,10 @@
  * Records a new cue from the hand, or of what is on stage. Links stay links. The cue goes on stage
  * and what it took leaves the hand, so the picture stays as it was; what was held back stays in hand.
  */
+import { handValueId } from '../show/compositeIds'
 import { startCue } from '../cues/going'
 import { setInCues } from '../cues/editing'
 import { putCueValue } from '../cues/marks'
-import { handValueId } from '../cues/onStage'
 import { Draft } from '../show/draft'
 import { cue as cueSchema } from '../show/entities'
 import { cueId, workingSetId } from '../show/ids'

@@ -1,4 +1,5 @@
 /** Names the fixtures one may touch, or changes who they are. */
+import { memberId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { workingSet as workingSetSchema } from '../show/entities'
@@ -25,7 +26,7 @@ export const recordWorkingSet = command({
     const members = new Set(fixtures)
     for (const [key, member] of show.all.workingSetMember)
       if (member.workingSet === id && !members.has(member.fixture)) draft.remove('workingSetMember', key)
-    for (const fixture of members) draft.put('workingSetMember', `${id}.${fixture}`, { workingSet: id, fixture })
+    for (const fixture of members) draft.put('workingSetMember', memberId(id, fixture), { workingSet: id, fixture })
     return done(draft, `working set ${name} (${fixturesInWords(show, [...members])})`)
   },
 })

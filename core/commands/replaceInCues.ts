@@ -1,11 +1,9 @@
 /** Find and replace: one palette by another in cues, one fixture by another in the whole show. */
+import { cueTimeId, handValueId, memberId, paletteValueId } from '../show/compositeIds'
 import { z } from 'zod'
 import { putCueValue } from '../cues/marks'
-import { cueTimeId } from '../cues/times'
-import type { cueValueId } from '../cues/tracking'
-import { handValueId } from '../cues/onStage'
 import { forgetRecorded, noteRecorded } from '../palettes/recorded'
-import { paletteValueFor, paletteValueId } from '../palettes/resolve'
+import { paletteValueFor } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import { HOME } from '../kinematics/head'
 import { Draft } from '../show/draft'
@@ -90,7 +88,7 @@ export const replaceFixture = command({
 /** Returns how many raw angles went over as they were. */
 function moveValues(show: Show, draft: Draft, from: FixtureId, to: RiggedFixture): number {
   let angles = 0
-  const has = (attribute: Parameters<typeof cueValueId>[2]) => to.type.has.some((known) => known === attribute)
+  const has = (attribute: string) => to.type.has.some((known) => known === attribute)
   const solved = <V extends CueContent>(value: V): V | AimValue => {
     if (value.kind === 'angles') angles += 1
     return forFixture(show, value, to)
@@ -133,7 +131,7 @@ function moveMemberships(show: Show, draft: Draft, from: FixtureId, to: FixtureI
     if (member.fixture !== from) continue
     const isMember = [...show.all.groupMember.values()].some((m) => m.fixture === to && m.group === member.group)
     draft.remove('groupMember', id)
-    if (!isMember) draft.put('groupMember', `${member.group}.${to}`, { ...member, fixture: to })
+    if (!isMember) draft.put('groupMember', memberId(member.group, to), { ...member, fixture: to })
   }
   for (const [id, member] of show.all.workingSetMember) {
     if (member.fixture !== from) continue
@@ -141,7 +139,7 @@ function moveMemberships(show: Show, draft: Draft, from: FixtureId, to: FixtureI
       (m) => m.fixture === to && m.workingSet === member.workingSet,
     )
     draft.remove('workingSetMember', id)
-    if (!isMember) draft.put('workingSetMember', `${member.workingSet}.${to}`, { ...member, fixture: to })
+    if (!isMember) draft.put('workingSetMember', memberId(member.workingSet, to), { ...member, fixture: to })
   }
   for (const [id, time] of show.all.cueTime) {
     if (time.fixture !== from) continue

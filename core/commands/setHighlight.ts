@@ -1,4 +1,5 @@
 /** Brings the fixtures worked on out to be seen. Nothing of it is in the hand. */
+import { memberId } from '../show/compositeIds'
 import { z } from 'zod'
 import { Draft } from '../show/draft'
 import { HIGHLIGHTS } from '../show/entities'
@@ -14,7 +15,7 @@ export const setHighlight = command({
     const wanted = new Set(highlight === 'off' ? [] : fixtures.filter((id) => show.all.fixture.has(id)))
     for (const [id, { person: whose, fixture }] of show.all.highlighted)
       if (whose === person && !wanted.has(fixture)) draft.remove('highlighted', id)
-    for (const fixture of wanted) draft.put('highlighted', `${person}.${fixture}`, { person, fixture })
+    for (const fixture of wanted) draft.put('highlighted', memberId(person, fixture), { person, fixture })
     return done(draft, highlight === 'off' ? 'highlight off' : 'highlight')
   },
 })

@@ -2,8 +2,9 @@
  * Parts a palette by groups: each group's fixtures get a palette of their own, and cues that used
  * the whole for them use that. What belongs to no group stays.
  */
+import { paletteValueId } from '../show/compositeIds'
 import { z } from 'zod'
-import { attributesServed, paletteValueFor, paletteValueId, servedByValue } from '../palettes/resolve'
+import { attributesServed, paletteValueFor, servedByValue } from '../palettes/resolve'
 import { forgetRecorded, noteRecorded, recordedWith } from '../palettes/recorded'
 import { Draft } from '../show/draft'
 import { groupId, paletteId, type FixtureId, type PaletteId } from '../show/ids'

@@ -1,9 +1,9 @@
 /** Stores what is in hand, or what is on stage, in a cue that is there: merged, instead of it, or taken out. */
+import { cueValueId, handValueId } from '../show/compositeIds'
 import { z } from 'zod'
 import { setInCues, takeFromCues, WHERE } from '../cues/editing'
 import type { Setting } from '../cues/marks'
-import { handValueId } from '../cues/onStage'
-import { cueValueId, valuesByCue } from '../cues/tracking'
+import { valuesByCue } from '../cues/tracking'
 import { Draft } from '../show/draft'
 import type { CueList, CueValue } from '../show/entities'
 import { cueId, workingSetId, type PersonId, type WorkingSetId } from '../show/ids'

@@ -1,4 +1,5 @@
 /** Changing what cues set: here and on, here only, or where it comes from; blocking, and repeats. */
+import { cueValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import type { Draft } from '../show/draft'
 import type { CueValue } from '../show/entities'
@@ -7,7 +8,7 @@ import type { CueId, FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 import { BACK_TO_REST } from '../show/values'
 import { putCueValue, takeCueValue, UNMARKED, type Setting } from './marks'
-import { courseOf, cueValueId, latestAt, placeOfCue, stateAtPlace, valuesByCue } from './tracking'
+import { courseOf, latestAt, placeOfCue, stateAtPlace, valuesByCue } from './tracking'
 
 /**
  * How far a change goes: it is set in the cue and carries on; it is set there and the next cue goes

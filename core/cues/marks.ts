@@ -1,7 +1,7 @@
 /** Values of cues as they are stored. */
+import { cueValueId } from '../show/compositeIds'
 import type { Draft } from '../show/draft'
 import type { CueValue } from '../show/entities'
-import { cueValueId } from './tracking'
 
 /** A value that is simply set. */
 export const UNMARKED = { mark: null, source: null } as const

@@ -36,10 +36,6 @@ function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intens
 /** The hands that were looked into. */
 const hands = derived(['handValue'], (): Map<PersonId, ValueMap> => new Map())
 
-export function handValueId(person: string, fixture: string, attribute: string): string {
-  return `${person}.${fixture}.${attribute}`
-}
-
 /** What a person has in hand. */
 export function handOf(show: Show, person: PersonId): ValueMap {
   const known = hands(show).get(person)

@@ -25,11 +25,6 @@ export function timesOf(show: Show, cue: string): readonly CueTime[] {
   return timesByCue(show).get(cue) ?? []
 }
 
-/** One time a cue, fixture and family; null for either stands for all of them. */
-export function cueTimeId(cue: string, fixture: string | null, family: string | null): string {
-  return `${cue}.${fixture ?? 'all'}.${family ?? 'all'}`
-}
-
 /**
  * How an attribute of a fixture comes into a cue. The narrowest time counts: of the fixture and the
  * family, of the fixture, of the family, else the cue's own. `way` matters to intensity alone.

@@ -1,3 +1,4 @@
+import { cueValueId } from '../show/compositeIds'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { PLAIN_TIMES } from '../../tests/support/smallShow'
@@ -7,7 +8,7 @@ import { Draft } from '../show/draft'
 import { asCueId, asCueListId, asFixtureId, showId } from '../show/ids'
 import { emptyShow } from '../show/show'
 import { carrySheet } from './carrySheet'
-import { cueValueId, listsInOrder, stateAt } from './tracking'
+import { listsInOrder, stateAt } from './tracking'
 
 const FIXTURES = ['f1', 'f2', 'f3']
 const list = asCueListId('l')

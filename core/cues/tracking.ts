@@ -43,10 +43,6 @@ export const valuesByCue = derived(['cueValue'], (show): ReadonlyMap<string, rea
   return byCue
 })
 
-export function cueValueId(cue: string, fixture: string, attribute: string): string {
-  return `${cue}.${fixture}.${attribute}`
-}
-
 /** Where a cue stands: its list, and its place in it from 0. */
 export interface CuePlace {
   readonly list: ListInOrder

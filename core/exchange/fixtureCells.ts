@@ -2,13 +2,14 @@
  * The table of fixtures as text: what stands in a cell, what a typed cell means, and what a block
  * pasted from a spreadsheet would change. Nothing is changed by a paste that has a fault anywhere.
  */
+import { placeId } from '../show/compositeIds'
 import type { FixtureChange } from '../commands/changeFixtures'
 import { fixtureRow, type FixtureRow } from '../commands/fixtureRows'
 import { footprint } from '../patch/span'
 import { asFixtureTypeId, asHangId, type FixtureId } from '../show/ids'
 import { modesOf } from '../show/modes'
 import { plain } from '../show/names'
-import { placeId, showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { headerName, numberIn, readRigTable, type KnownNames } from './rigTable'
 import { issueInWords } from '../show/faults'
 

@@ -1,5 +1,6 @@
 /** Writing into a person's hand, and reading what a fixture shows. */
-import { handValueId, type Lookup } from '../cues/onStage'
+import { handValueId } from '../show/compositeIds'
+import { type Lookup } from '../cues/onStage'
 import { playedBack } from '../cues/playback'
 import { resolveValue } from '../palettes/resolve'
 import { solveZoom } from '../palettes/solve'

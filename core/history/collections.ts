@@ -2,8 +2,9 @@
 import { z } from 'zod'
 import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
 import { issueInWords } from '../show/faults'
-import { danglingReferences } from '../show/references'
+import { unkeepableIn } from '../show/keepable'
 import { emptyShow, type Collections, type Show } from '../show/show'
+import { faultsIn, type Fault } from '../show/soundness'
 import type { ShowId } from '../show/ids'
 
 /** Entities by kind, each with its id. */
@@ -21,8 +22,13 @@ export type ReadCollections =
 
 const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
 
+/** Things of one kind, at most. */
+const MOST_OF_A_KIND = 1_000_000
+
 /** Reads a show for the id `show`; the first thing that is wrong with it is told in words. */
 export function readCollections(plain: unknown, show: ShowId): ReadCollections {
+  const unkeepable = unkeepableIn(plain, MOST_OF_A_KIND)
+  if (unkeepable) return { ok: false, message: `Its contents cannot be kept: ${unkeepable.path} ${unkeepable.why}.` }
   const read = collections.safeParse(plain)
   if (!read.success) return { ok: false, message: 'Its contents are not those of a show.' }
   let all: Collections = emptyShow(show).all
@@ -34,9 +40,30 @@ export function readCollections(plain: unknown, show: ShowId): ReadCollections {
   const [record, ...others] = all.show.values()
   if (!record || others.length > 0) return { ok: false, message: 'It does not hold one show.' }
   all = { ...all, show: new Map([[show, record]]) }
-  const dangling = danglingReferences({ id: show, all })[0]
-  if (dangling) return { ok: false, message: `A ${dangling.kind} in it leans on a ${dangling.to} that is not there.` }
-  return { ok: true, all }
+  const fault = faultsIn({ id: show, all })[0]
+  return fault ? { ok: false, message: faultInIt(fault) } : { ok: true, all }
+}
+
+function faultInIt(fault: Fault): string {
+  switch (fault.code) {
+    case 'missing':
+      return `A ${fault.kind} in it leans on a ${fault.to} that is not there.`
+    case 'clash':
+      return `Two of the kind ${fault.clash.kind} in it have the ${fault.clash.field} ${fault.clash.value}.`
+    case 'loop':
+      return 'Palettes in it are made of each other.'
+    case 'too deep':
+      return 'Palettes in it are linked through more palettes than can be followed.'
+    case 'other mode':
+      return 'A fixture in it has a mode of another type.'
+    case 'other list':
+      return 'A list in it stands in a cue of another list.'
+    case 'not hung':
+      return 'A fixture in it is on a hang that is not up in its venue.'
+    case 'other id':
+    case 'misfit':
+      return `A ${fault.kind} in it is not what its id says.`
+  }
 }
 
 function readKind<K extends Kind>(

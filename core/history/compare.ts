@@ -1,4 +1,5 @@
 /** What differs between two states of a show, in words: palettes, cues, and the rest by kind. */
+import { cueValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { valuesByCue } from '../cues/tracking'
 import { comparedLines, valueInWords } from '../refocus/paletteLines'
@@ -6,7 +7,6 @@ import type { Cue, CueValue, Kind } from '../show/entities'
 import { ATTRIBUTE_NAMES } from '../show/families'
 import { asPaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import { cueValueId } from '../cues/tracking'
 
 export interface Difference {
   readonly section: 'Palettes' | 'Cues' | 'Rig and stage'

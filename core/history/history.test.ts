@@ -153,4 +153,35 @@ describe('the file of a show', () => {
     const torn = { ...contents, palette: [[id, { ...palette, number: 'seven' }]] }
     expect(refusal({ ...head, contents: torn })).toMatch(/^It is damaged\. A palette in it is not sound: number: /)
   })
+
+  it('is refused where it would open to what cannot be: palettes in a loop or endless, twins, ids that lie', () => {
+    const changed = (change: (contents: Record<string, [string, Record<string, unknown>][]>) => void) => {
+      const file = document()
+      change(file.contents)
+      const read = readShowDocument(file, copy)
+      return read.ok ? '' : read.message
+    }
+    const link = (from: string, to: string): [string, Record<string, unknown>] => {
+      const parts = { palette: from, fixture: null, fixtureType: null, attribute: 'zoom' }
+      return [`${from}.any.zoom`, { ...parts, value: { kind: 'link', palette: to } }]
+    }
+    const [a = '', b = ''] = [...desk.show.all.palette.keys()]
+    const chain = Array.from({ length: 30_000 }, (_, i) => `p${i}`)
+    const like = (i: number) => ({ ...desk.show.all.palette.get(a), number: 10_000 + i })
+    expect(changed((all) => all['paletteValue']?.push(link(a, b), link(b, a)))).toMatch(/made of each other/)
+    expect(
+      changed((all) => {
+        all['palette']?.push(...chain.map((id, i): [string, Record<string, unknown>] => [id, like(i)]))
+        all['paletteValue']?.push(...chain.slice(1).map((id, i) => link(chain[i] ?? '', id)))
+      }),
+    ).toMatch(/more palettes than can be followed/)
+    expect(changed((all) => all['palette']?.push(['twin', { ...desk.show.all.palette.get(a) }]))).toMatch(
+      /Two of the kind palette in it have the number 1/,
+    )
+    expect(changed((all) => all['paletteValue']?.push(['other', link(a, b)[1]]))).toMatch(/not what its id says/)
+    expect(changed((all) => all['hangPlace']?.splice(0, 1))).toMatch(/on a hang that is not up in its venue/)
+    expect(changed((all) => Object.assign(all['palette']?.[0]?.[1] ?? {}, { note: 'nul\0' }))).toMatch(
+      /cannot be kept: palette\.0\.1\.note holds a character/,
+    )
+  })
 })

@@ -79,13 +79,15 @@ function giveWay(repair: Repair, fault: Fault): void {
       return asTheStepHadIt(repair, 'fixture', fault.fixture)
     case 'too deep':
     case 'other list':
+    case 'not hung':
+    case 'other id':
       return leaveAsItIs(repair, fault)
   }
 }
 
 /** Where giving way has not helped, what the change does to the thing is not done. */
 function leaveAsItIs({ draft, changes }: Repair, fault: Fault): void {
-  const record = fault.code === 'missing' || fault.code === 'other list' ? fault : recordOf(fault)
+  const record = 'kind' in fault ? fault : recordOf(fault)
   if (record) draft.leave(record.kind, record.id)
   else if (fault.code === 'clash') {
     draft.leave(fault.clash.kind, fault.clash.id)

@@ -3,6 +3,7 @@
  * that says the same for a type serves the type, the rest serve the very fixture. What cannot be
  * said so widely falls back to the next narrower reach.
  */
+import { paletteValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
@@ -13,7 +14,7 @@ import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
 import type { Value } from '../show/values'
-import { contentsOf, paletteValueId } from './resolve'
+import { contentsOf } from './resolve'
 
 export const REACHES = ['usual', 'own', 'kind', 'any'] as const
 /** `usual` is what an attribute's family is commonly wanted for. */

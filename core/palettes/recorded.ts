@@ -1,14 +1,14 @@
 /** With which fixtures a palette was recorded, however widely its values serve. */
+import { recordedFixtureId } from '../show/compositeIds'
 import { derived } from '../show/derived'
 import type { Draft } from '../show/draft'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 
-const recordedId = (palette: string, fixture: string) => `${palette}.${fixture}`
-
 /** Notes fixtures that values of a palette were recorded from. */
 export function noteRecorded(draft: Draft, palette: PaletteId, fixtures: Iterable<FixtureId>): void {
-  for (const fixture of fixtures) draft.put('recordedFixture', recordedId(palette, fixture), { palette, fixture })
+  for (const fixture of fixtures)
+    draft.put('recordedFixture', recordedFixtureId(palette, fixture), { palette, fixture })
 }
 
 /** Forgets which fixtures a palette was recorded with: those that `isMeant`. */

@@ -1,4 +1,5 @@
 /** Taking palettes out: who leans on them, and what becomes of their links. */
+import { paletteValueId } from '../show/compositeIds'
 import type { Draft } from '../show/draft'
 import { asFixtureId, type CueId, type PaletteId } from '../show/ids'
 import type { Attribute } from '../show/families'
@@ -9,7 +10,7 @@ import { showRecordOf, type Show } from '../show/show'
 import type { Leaning } from '../show/leaning'
 import type { CueContent, LinkValue, Value } from '../show/values'
 import { forgetRecorded } from './recorded'
-import { paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
+import { resolveValue, servedByValue, type Served } from './resolve'
 
 /** What becomes of links to palettes that go: plain values, or links to another palette. */
 export type LinksBecome = { readonly how: 'loose' } | { readonly how: 'links'; readonly to: PaletteId }

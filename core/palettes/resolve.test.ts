@@ -1,3 +1,4 @@
+import { paletteValueId } from '../show/compositeIds'
 import { describe, expect, it } from 'vitest'
 import { Draft } from '../show/draft'
 import { asFixtureId, asPaletteId, fixtureTypeId, type FixtureTypeId } from '../show/ids'
@@ -5,7 +6,7 @@ import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
 import { Desk } from '../../tests/support/smallShow'
-import { paletteValueFor, paletteValueId, resolveValue } from './resolve'
+import { paletteValueFor, resolveValue } from './resolve'
 import { cueCounts, servedBy } from './use'
 
 type Whom = { own: number } | { kind: string } | 'any'

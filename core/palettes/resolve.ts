@@ -23,16 +23,6 @@ export interface PaletteContents {
 
 const NOTHING: PaletteContents = { own: new Map(), kind: new Map(), any: new Map() }
 
-/** Id of a palette's value: one per palette, attribute and whom it serves. */
-export function paletteValueId(
-  palette: string,
-  attribute: Attribute,
-  serves: { own: string } | { kind: string } | 'any',
-) {
-  if (serves === 'any') return `${palette}.any.${attribute}`
-  return 'own' in serves ? `${palette}.own.${serves.own}.${attribute}` : `${palette}.kind.${serves.kind}.${attribute}`
-}
-
 type Growing = Map<Attribute, Map<string, PaletteValue>>
 
 function file(values: Growing, whom: string, stored: PaletteValue): void {

@@ -1,11 +1,12 @@
 /** Links that a palette would no longer answer: they keep what it gave them, as plain values. */
+import { paletteValueId } from '../show/compositeIds'
 import type { Draft } from '../show/draft'
 import type { Attribute } from '../show/families'
 import { typedFixtures } from '../show/rig'
 import type { PaletteId } from '../show/ids'
 import type { PlainValue } from '../show/values'
 import { madeOf } from '../show/links'
-import { paletteValueFor, paletteValueId, resolveValue, servedByValue, type Served } from './resolve'
+import { paletteValueFor, resolveValue, servedByValue, type Served } from './resolve'
 
 /** How many values no longer come from the palette they were linked to. */
 export interface StayingLoose {

@@ -1,6 +1,7 @@
 /** What palettes that give other numbers than before do to the cues that use them. */
+import { cueValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
-import { cueValueId, listsInOrder, valuesByCue } from '../cues/tracking'
+import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { madeOf } from '../show/links'
 import { paletteValueFor, resolveValue } from '../palettes/resolve'
 import { ATTRIBUTES, type Attribute } from '../show/families'

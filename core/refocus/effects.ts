@@ -4,12 +4,13 @@
  * was stored as raw angles. Works on the show before and the show as it would be, so it serves
  * every kind of change alike.
  */
+import { cueValueId } from '../show/compositeIds'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { SAME_PLACE } from '../geometry/tolerance'
 import { contentsOf, paletteValueFor, palettesInOrder, resolveValue } from '../palettes/resolve'
 import { solvePosition, type SolvedPosition } from '../palettes/solve'
-import { cueValueId, listsInOrder, valuesByCue } from '../cues/tracking'
+import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { targetsOf, type PlacedTarget } from '../show/targets'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'

@@ -1,4 +1,5 @@
 /** The rig check: what looks wrong in the venue in play, and why, each with what to look at. */
+import { placeId } from '../show/compositeIds'
 import { distance, type Vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
@@ -15,7 +16,7 @@ import {
   type TargetId,
 } from '../show/ids'
 import { hangsOf, RIG_KINDS, rigOf, type RiggedHang } from '../show/rig'
-import { entity, placeId, showRecordOf, type Show } from '../show/show'
+import { entity, showRecordOf, type Show } from '../show/show'
 import { pointOn, targetsOf } from '../show/targets'
 import { floorAt } from '../venue/levels'
 import { boundsOf } from '../venue/outline'

@@ -29,31 +29,34 @@ export function madeOf(show: Show, part: PaletteId): PaletteId[] {
 
 /** The way from a palette over its links back to `palette`, both ends included; null when there is none. */
 export function wayTo(show: Show, from: PaletteId, palette: PaletteId): PaletteId[] | null {
-  const seen = new Set<PaletteId>()
-  const walk = (at: PaletteId): PaletteId[] | null => {
-    if (at === palette) return [at]
-    if (seen.has(at)) return null
-    seen.add(at)
-    for (const next of linksOf(show).get(at) ?? []) {
-      const rest = walk(next)
-      if (rest) return [at, ...rest]
-    }
-    return null
+  const cameFrom = new Map<PaletteId, PaletteId | null>([[from, null]])
+  // A map is walked in the order in which it grows.
+  for (const [at] of cameFrom) {
+    if (at === palette) return wayBack(cameFrom, at)
+    for (const next of linksOf(show).get(at) ?? []) if (!cameFrom.has(next)) cameFrom.set(next, at)
   }
-  return walk(from)
+  return null
+}
+
+function wayBack(cameFrom: ReadonlyMap<PaletteId, PaletteId | null>, end: PaletteId): PaletteId[] {
+  const way: PaletteId[] = []
+  for (let at: PaletteId | null = end; at !== null; at = cameFrom.get(at) ?? null) way.unshift(at)
+  return way
 }
 
 /** A chain of links may be this long: every palette in it counts. */
 export const DEEPEST_LINK = 32
+/** Chains are not followed further than this; they are too long by then. */
+const FAR = 1000
 
-/** How many palettes the longest chain of links from each palette has, itself included; Infinity for one in a loop. */
+/** How many palettes the longest chain of links from each palette has, itself included; Infinity for one in a loop or very far down. */
 export const depthsOf = derived(['paletteValue'], (show): ReadonlyMap<string, number> => {
   const depths = new Map<string, number>()
   const under = new Set<string>()
   const depth = (palette: string): number => {
     const known = depths.get(palette)
     if (known !== undefined) return known
-    if (under.has(palette)) return Infinity
+    if (under.has(palette) || under.size > FAR) return Infinity
     under.add(palette)
     const parts = [...(linksOf(show).get(palette) ?? [])].map(depth)
     under.delete(palette)
@@ -71,12 +74,29 @@ export function tooDeep(show: Show): PaletteId | null {
   return null
 }
 
-/** A loop of links by way of one of these palettes, both ends included; null when there is none. */
+/** A loop of links that is met from one of these palettes, both ends included; null when there is none. */
 export function loopThrough(show: Show, palettes: Iterable<string>): PaletteId[] | null {
-  for (const palette of palettes)
-    for (const part of linksOf(show).get(palette) ?? []) {
-      const way = wayTo(show, part, asPaletteId(palette))
-      if (way) return [asPaletteId(palette), ...way]
+  const links = linksOf(show)
+  const isDone = new Set<string>()
+  for (const start of palettes) {
+    /** The way down to where we are, and what is still to be followed from each. */
+    const way = [{ at: start, parts: links.get(start)?.values() }]
+    const under = new Set([start])
+    for (let last = way.at(-1); last; last = way.at(-1)) {
+      const next = last.parts?.next()
+      if (!next || next.done) {
+        under.delete(last.at)
+        isDone.add(last.at)
+        way.pop()
+        continue
+      }
+      const part: string = next.value
+      if (under.has(part))
+        return [...way.map(({ at }) => at).slice(way.findIndex(({ at }) => at === part)), part].map(asPaletteId)
+      if (isDone.has(part)) continue
+      under.add(part)
+      way.push({ at: part, parts: links.get(part)?.values() })
     }
+  }
   return null
 }

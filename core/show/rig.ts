@@ -1,11 +1,12 @@
 /** The rig as it hangs in the venue the show plays: a mount for every placed fixture. */
+import { placeId } from './compositeIds'
 import { fixtureFrame, mountingPoint } from '../geometry/frame'
 import type { Vec3 } from '../geometry/vector'
 import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
 import { asFixtureId, type FixtureId, type HangId } from './ids'
-import { placeId, showRecordOf, type Show } from './show'
+import { showRecordOf, type Show } from './show'
 
 /** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
 export interface RiggedFixture {

@@ -1,8 +1,9 @@
 /** Where set pieces stand in the venue the show plays. */
+import { placeId } from './compositeIds'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
 import { asSetPieceId, type SetPieceId } from './ids'
-import { placeId, showRecordOf } from './show'
+import { showRecordOf } from './show'
 
 export interface PlacedSetPiece {
   readonly id: SetPieceId

@@ -66,8 +66,3 @@ export function entity<K extends Kind>(show: Show, kind: K, id: string): EntityO
 export function showRecordOf(show: Show): EntityOf['show'] {
   return entity(show, 'show', show.id)
 }
-
-/** Id of the place of something in a venue. */
-export function placeId(venue: string, thing: string): string {
-  return `${venue}.${thing}`
-}

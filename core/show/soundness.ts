@@ -4,8 +4,18 @@
  * command's result or what undo brings back. The database guards the same.
  */
 import { z } from 'zod'
-import { applyChanges, checkedEntity, EXISTENCE, partsOf, touchedBy, type ChangeSet, type MakeEntity } from './changes'
-import type { Kind } from './entities'
+import {
+  applyChanges,
+  checkedEntity,
+  EXISTENCE,
+  partsOf,
+  registerOf,
+  touchedBy,
+  type ChangeSet,
+  type MakeEntity,
+} from './changes'
+import { hasItsId, placeId } from './compositeIds'
+import { KINDS, type Kind } from './entities'
 import { loopThrough, tooDeep } from './links'
 import type { PaletteId } from './ids'
 import { danglingAfter, type Dangling } from './references'
@@ -24,6 +34,10 @@ export type Fault =
   | { readonly code: 'other mode'; readonly fixture: string }
   /** A list that stands in, or runs, a cue of another list. */
   | { readonly code: 'other list'; readonly kind: 'cueList' | 'cueRun'; readonly id: string }
+  /** A fixture on a hang that is not up in that venue. */
+  | { readonly code: 'not hung'; readonly kind: 'fixturePlace'; readonly id: string }
+  /** A thing under another id than the one its parts make. */
+  | { readonly code: 'other id'; readonly kind: Kind; readonly id: string }
 
 class Misfit extends Error {
   constructor(
@@ -71,7 +85,38 @@ export function faultsAfter(after: Show, changes: ChangeSet): Fault[] {
     ...deepLinks(after, touched.get('paletteValue') ?? []),
     ...otherModes(after, changes),
     ...otherLists(after, touched),
+    ...notHung(after, changes, touched),
+    ...[...touched].flatMap(([kind, ids]) => otherIds(after, kind, ids)),
   ]
+}
+
+function notHung(after: Show, changes: ChangeSet, touched: ReadonlyMap<Kind, ReadonlySet<string>>): Fault[] {
+  const isHangGone = changes.some(
+    ({ register, after: stays }) => stays === undefined && partsOf(register).kind === 'hangPlace',
+  )
+  const places = isHangGone ? after.all.fixturePlace.keys() : (touched.get('fixturePlace') ?? [])
+  return [...places].flatMap((id) => {
+    const place = after.all.fixturePlace.get(id)
+    if (!place || after.all.hangPlace.has(placeId(place.venue, place.hang))) return []
+    return [{ code: 'not hung', kind: 'fixturePlace', id } as const]
+  })
+}
+
+function otherIds<K extends Kind>(after: Show, kind: K, ids: ReadonlySet<string>): Fault[] {
+  return [...ids].flatMap((id) => {
+    const entity = after.all[kind].get(id)
+    return entity === undefined || hasItsId(kind, id, entity) ? [] : [{ code: 'other id', kind, id } as const]
+  })
+}
+
+/** What is wrong with a whole show that fits its kinds: nothing of it is taken to be sound. */
+export function faultsIn(show: Show): Fault[] {
+  const everything = KINDS.flatMap((kind) =>
+    [...show.all[kind]].flatMap(([id, entity]) =>
+      [EXISTENCE, ...Object.keys(entity)].map((field) => ({ register: registerOf(kind, id, field), after: true })),
+    ),
+  )
+  return faultsAfter(show, everything)
 }
 
 function deepLinks(after: Show, values: Iterable<string>): Fault[] {

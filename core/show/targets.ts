@@ -1,11 +1,12 @@
 /** Where targets are in the venue the show plays. */
+import { placeId } from './compositeIds'
 import { turnLevel } from '../geometry/rotation'
 import { SAME_PLACE } from '../geometry/tolerance'
 import { add, between, distance, scale, type Vec3 } from '../geometry/vector'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
 import { asTargetId, asVenueId, type TargetId } from './ids'
-import { placeId, showRecordOf, type Show } from './show'
+import { showRecordOf, type Show } from './show'
 import type { AimValue } from './values'
 
 /** A target where it stands: `position` is its point, the start of its line or the middle of its ring. */

@@ -3,7 +3,6 @@ import {
   defineEventHandler,
   getQuery,
   getRouterParam,
-  readRawBody,
   setResponseStatus,
   H3Error,
   type EventHandlerRequest,
@@ -12,6 +11,7 @@ import {
 import { z } from 'zod'
 import { issueInWords } from '#core/show/faults'
 import type { Refusal } from '#core/commands/command'
+import { databaseFault } from '../database/faults'
 import { log } from './log'
 
 /** Thrown by a handler for what the caller can mend. */
@@ -46,7 +46,9 @@ function asRefusal(error: unknown): { status: number; refusal: Refusal } {
   if (error instanceof z.ZodError) return { status: 400, refusal: fromZod(error) }
   if (error instanceof H3Error && error.statusCode < 500)
     return { status: error.statusCode, refusal: { code: 'bad request', message: error.message } }
-  log.error(error, 'a request failed')
+  const fault = databaseFault(error)
+  log.error(error, fault ? 'the database refused or did not answer' : 'a request failed')
+  if (fault) return { status: fault.kind === 'away' ? 503 : 422, refusal: fault.refusal }
   return {
     status: 500,
     refusal: { code: 'internal', message: 'Something went wrong on the server; nothing was changed. Try again.' },
@@ -60,20 +62,6 @@ function fromZod(error: z.ZodError): Refusal {
     code: 'bad input',
     message: `${field ?? 'The request'}: ${issue ? issueInWords(issue) : 'not understood'}.`,
     field,
-  }
-}
-
-/** The JSON body of a request, checked. */
-export async function bodyOf<T>(event: H3Event, schema: z.ZodType<T>): Promise<T> {
-  const text = await readRawBody(event)
-  return schema.parse(parseJson(text ?? ''))
-}
-
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw new ApiError(400, { code: 'bad input', message: 'The request is not valid JSON.' })
   }
 }
 

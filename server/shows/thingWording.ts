@@ -94,6 +94,10 @@ export function faultInWords(show: Show, fault: Fault): string {
       return `${thingInWords(show, 'fixture', fault.fixture)} would have a mode of another type`
     case 'other list':
       return 'a list would stand in a cue of another list'
+    case 'not hung':
+      return `${thingInWords(show, fault.kind, fault.id)} would be on a hang that is not up in that venue`
+    case 'other id':
+      return `${thingInWords(show, fault.kind, fault.id)} would stand under another thing’s id`
     case 'misfit':
       return `${thingInWords(show, fault.kind, fault.id)} would not fit together${fault.issue ? `: ${issueInWords(fault.issue)}` : ''}`
   }

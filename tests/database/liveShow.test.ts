@@ -79,19 +79,36 @@ describe('a show in the database', () => {
     expect(await house.shows()).toHaveLength(1)
   })
 
-  it('refuses at the database what cannot be: a link to nothing, a twin number, a value of the wrong kind', async () => {
-    const value = {
-      show_id: id,
-      id: 'x',
-      cue: choose(live.show).cue(1, 1),
-      fixture: choose(live.show).fixtures('1')[0],
-      attribute: 'intensity',
+  it('refuses at the database what cannot be', async () => {
+    const { cue, fixtures, hang } = choose(live.show)
+    const of = { show_id: id, cue: cue(1, 1), fixture: fixtures('1')[0] }
+    const insert = (attribute: string, value: object, row: object = {}) => {
+      const stored = { ...of, id: `${of.cue}.${of.fixture}.${attribute}`, attribute, value, ...row }
+      return house.knex.transaction((t) => t('cue_value').insert(stored).onConflict(['show_id', 'id']).merge())
     }
-    const insert = (row: object) => house.knex.transaction((t) => t('cue_value').insert({ ...value, ...row }))
-    await expect(insert({ attribute: 'zoom', value: { kind: 'link', palette: 'none' } })).rejects.toThrow(/foreign key/)
-    await expect(insert({ attribute: 'edge', value: { kind: 'pool', diameter: 1 } })).rejects.toThrow(/check/)
-    const twin = house.knex.transaction((t) => t('palette').where({ show_id: id, number: 2 }).update({ number: 1 }))
-    await expect(twin).rejects.toThrow(/unique/)
+    const change = (table: string, where: object, to: object) =>
+      house.knex.transaction((t) =>
+        t(table)
+          .where({ show_id: id, ...where })
+          .update(to),
+      )
+    await expect(insert('zoom', { kind: 'link', palette: 'none' })).rejects.toThrow(/foreign key/)
+    await expect(insert('edge', { kind: 'pool', diameter: 1 })).rejects.toThrow(/check/)
+    await expect(insert('position', { kind: 'angles', pan: 'north', tilt: 0 })).rejects.toThrow(/cue_value_value_fits/)
+    await expect(insert('position', { kind: 'aim', target: null, offset: { x: 1 } })).rejects.toThrow(/value_fits/)
+    await expect(insert('edge', { kind: 'number', number: 1 }, { id: 'else' })).rejects.toThrow(/has_its_id/)
+    await expect(change('palette', { number: 2 }, { number: 1 })).rejects.toThrow(/unique/)
+    await expect(change('venue', {}, { outline: '[{"x":1}]' })).rejects.toThrow(/venue_outline_fits/)
+    await expect(change('set_piece', {}, { solids: '[]' })).rejects.toThrow(/set_piece_solids_fits/)
+    const spare = { hang: hang('Bar 1'), venue: [...live.show.all.venue.keys()][0] }
+    await expect(
+      house.knex.transaction((t) =>
+        t('hang_place')
+          .where({ show_id: id, ...spare })
+          .delete(),
+      ),
+    ).rejects.toThrow(/fixture_place_hung/)
+    expect((await loadShow(house.knex, id))?.show.all).toEqual(live.show.all)
   })
 })
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** Copies the selected fixtures to a hang, with new numbers and not patched. */
+import { placeId } from '#core/show/compositeIds'
 import { computed, reactive, ref } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
-import { placeId, showRecordOf, type Show } from '#core/show/show'
+import { showRecordOf, type Show } from '#core/show/show'
 import { freeNumber } from '../../composables/freeNames'
 import { numberTyped } from '../../composables/numbers'
 import { useDraftForm } from '../../composables/useDraftForm'

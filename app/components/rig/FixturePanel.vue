@@ -1,11 +1,12 @@
 <script setup lang="ts">
 /** The selected fixtures: what they share can be typed for all of them at once. */
+import { placeId } from '#core/show/compositeIds'
 import { computed, ref } from 'vue'
 import type { FixtureChange } from '#core/commands/changeFixtures'
 import { asFixtureTypeId, asHangId, type FixtureId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { hangsOf } from '#core/show/rig'
-import { placeId, showRecordOf, type Show } from '#core/show/show'
+import { showRecordOf, type Show } from '#core/show/show'
 import { MOUNTINGS, mountingOf } from '../../composables/rigWords'
 import { useKeeper } from '../../composables/useKeeper'
 import FixtureCopyForm from './FixtureCopyForm.vue'

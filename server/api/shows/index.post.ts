@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { showRecord } from '#core/show/entities'
-import { bodyOf, defineApi } from '../../http/api'
+import { defineApi } from '../../http/api'
+import { bodyOf } from '../../http/body'
 import { personOf } from '../../http/person'
 import { useHouse } from '../../shows/useHouse'
 

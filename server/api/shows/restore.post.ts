@@ -1,26 +1,27 @@
 /** Makes a show of a back-up. A damaged or foreign file is refused with the reason, and nothing is changed. */
-import { readRawBody } from 'h3'
 import { randomUUID } from 'node:crypto'
 import { promisify } from 'node:util'
 import { gunzip } from 'node:zlib'
 import { readShowDocument } from '#core/exchange/showFile'
 import { showId } from '#core/show/ids'
 import { ApiError, defineApi } from '../../http/api'
+import { bytesOf } from '../../http/body'
 import { useHouse } from '../../shows/useHouse'
 
-/** A file that would unpack to more is not one of ours. */
-const LARGEST = 512 * 1024 * 1024
+/** A file that is larger, or would unpack to more, is not one of ours; bytes. */
+const LARGEST_FILE = 64_000_000
+const LARGEST = 192_000_000
 
 export default defineApi(async (event) => {
-  const body = await readRawBody(event, false)
+  const body = await bytesOf(event, LARGEST_FILE)
   const read = readShowDocument(await unpack(body), showId.parse(randomUUID()))
   if (!read.ok) throw refused(read.message)
   await (await useHouse()).keepShow(read.show)
   return { id: read.show.id }
 })
 
-async function unpack(file: Buffer | undefined): Promise<unknown> {
-  if (!file || file.length === 0) throw refused('It is empty.')
+async function unpack(file: Buffer): Promise<unknown> {
+  if (file.length === 0) throw refused('It is empty.')
   if (file[0] !== 0x1f || file[1] !== 0x8b) throw refused('It is not a back-up of a show.')
   try {
     const text = await promisify(gunzip)(file, { maxOutputLength: LARGEST })

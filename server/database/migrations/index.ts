@@ -10,6 +10,7 @@ import * as rest from './007_rest'
 import * as usualMasks from './008_usual_masks'
 import * as recordedFixtures from './009_recorded_fixtures'
 import * as steps from './010_steps'
+import * as shapes from './011_shapes'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -22,6 +23,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '008_usual_masks': usualMasks,
   '009_recorded_fixtures': recordedFixtures,
   '010_steps': steps,
+  '011_shapes': shapes,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

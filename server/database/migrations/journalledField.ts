@@ -15,7 +15,8 @@ export function journalledField(
     ['before', 'after'],
   ].map(
     ([side = '', other = '']) => `insert into journal_write (show_id, seq, place, register, ${side})
-      select w.show_id, w.seq, 100000 + w.place, replace(w.register, '/${beside}', '/${field}'), ${value(`w.${side}`)}
+      select w.show_id, w.seq, (select max(place) from journal_write m where m.show_id = w.show_id and m.seq = w.seq)
+        + row_number() over (partition by w.show_id, w.seq order by w.place), replace(w.register, '/${beside}', '/${field}'), ${value(`w.${side}`)}
       from journal_write w where w.register like '${kind}/%/${beside}' and w.${side} is not null and w.${other} is null`,
   )
 }

@@ -1,7 +1,8 @@
 /** Commands of one window, done one after the other in the order they come in; each is answered for itself. */
 import { z } from 'zod'
 import { commandId, windowId } from '#core/show/ids'
-import { bodyOf, defineApi } from '../../../http/api'
+import { defineApi } from '../../../http/api'
+import { bodyOf } from '../../../http/body'
 import { personOf } from '../../../http/person'
 import { showOf } from '../../../http/showOf'
 

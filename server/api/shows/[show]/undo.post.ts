@@ -1,7 +1,8 @@
 /** Undo and redo, asked for by the step they speak of, so that two windows at once undo once. */
 import { z } from 'zod'
 import { changeGroupId, commandId, windowId } from '#core/show/ids'
-import { ApiError, bodyOf, defineApi } from '../../../http/api'
+import { ApiError, defineApi } from '../../../http/api'
+import { bodyOf } from '../../../http/body'
 import { personOf } from '../../../http/person'
 import { showOf } from '../../../http/showOf'
 

@@ -1,7 +1,8 @@
 /** Brings the show back to a kept version. */
 import { z } from 'zod'
 import { commandId, windowId } from '#core/show/ids'
-import { ApiError, bodyOf, defineApi } from '../../../../../http/api'
+import { ApiError, defineApi } from '../../../../../http/api'
+import { bodyOf } from '../../../../../http/body'
 import { personOf } from '../../../../../http/person'
 import { showOf } from '../../../../../http/showOf'
 import { keptVersion, versionOf } from '../../../../../http/versionOf'

@@ -1,0 +1,53 @@
+/** What can be kept of anything that comes from outside: no text a database refuses, nothing without bounds. */
+
+/** Entries of a list, and lists and records inside each other, at most. */
+const LONGEST_LIST = 20_000
+const DEEPEST = 40
+
+export interface Unkeepable {
+  /** Where it stands, with dots between; empty for the whole. */
+  readonly path: string
+  readonly why: string
+}
+
+/** Half a character, or the one that ends texts in some programs. */
+const UNKEEPABLE_TEXT = /[\0\p{Surrogate}]/u
+
+/** What of a value read from JSON cannot be kept; null where all can. Lists of texts hold none twice. */
+export function unkeepableIn(value: unknown, longest = LONGEST_LIST): Unkeepable | null {
+  return search(value, longest, [])
+}
+
+function search(value: unknown, longest: number, path: (string | number)[]): Unkeepable | null {
+  if (typeof value === 'string')
+    return UNKEEPABLE_TEXT.test(value) ? found(path, 'holds a character that cannot be kept') : null
+  if (typeof value !== 'object' || value === null) return null
+  if (path.length >= DEEPEST) return found(path, 'is nested too deep')
+  if (Array.isArray(value)) {
+    if (value.length > longest) return found(path, `has ${value.length} entries; it may have ${longest}`)
+    const twice = repeatedText(value)
+    if (twice !== null) return found(path, `names “${twice.slice(0, 60)}” twice`)
+  }
+  for (const [key, inner] of Object.entries(value)) {
+    if (UNKEEPABLE_TEXT.test(key)) return found(path, 'holds a character that cannot be kept')
+    path.push(key)
+    const fault = search(inner, longest, path)
+    if (fault) return fault
+    path.pop()
+  }
+  return null
+}
+
+function repeatedText(list: readonly unknown[]): string | null {
+  const known = new Set<string>()
+  for (const one of list) {
+    if (typeof one !== 'string') return null
+    if (known.has(one)) return one
+    known.add(one)
+  }
+  return null
+}
+
+function found(path: readonly (string | number)[], why: string): Unkeepable {
+  return { path: path.join('.'), why }
+}
