@@ -44,9 +44,14 @@ export class Announcements {
     client.on('notification', ({ payload }) => this.#on.hear(payload ?? ''))
     client.on('error', (error) => this.#lost(client, error))
     client.on('end', () => this.#lost(client, null))
-    await client.connect()
-    await client.query(`listen ${CHANNEL}`)
-    await this.#readClock(client)
+    try {
+      await client.connect()
+      await client.query(`listen ${CHANNEL}`)
+      await this.#readClock(client)
+    } catch (error) {
+      client.end().catch(() => undefined)
+      throw error
+    }
     this.#client = client
     this.#wait(this.#beat.every, () => this.#try(client))
   }

@@ -5,6 +5,7 @@ import { setTimeout as pause } from 'node:timers/promises'
 import { afterEach, describe, expect, it } from 'vitest'
 import { freePort } from '../../scripts/ports'
 import { newFolder } from './folders'
+import { postmasterOf } from './postmaster'
 
 /** `npm start` as a person runs it. */
 class Start {
@@ -70,9 +71,6 @@ function processesOf(mark: string): number[] {
 
 const commandOf = (number: number) =>
   readFileSync(`/proc/${number}/cmdline`, 'utf8') + readFileSync(`/proc/${number}/environ`, 'utf8')
-
-const postmasterOf = (folder: string) =>
-  Number(readFileSync(join(folder, 'cluster', 'postmaster.pid'), 'utf8').split('\n')[0])
 
 async function started(folder: string): Promise<Start> {
   const start = new Start({ DATA: folder, PORT: String(await freePort(4700)) })
