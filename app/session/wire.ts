@@ -1,7 +1,8 @@
 /** What the server sends, checked at the border. */
 import { z } from 'zod'
+import { checkColumns, compactCollections, expanded } from '#core/history/compact'
 import { journalEntrySchema } from '#core/journal/entry'
-import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '#core/show/entities'
+import { KINDS } from '#core/show/entities'
 import { changeGroupId, personId, showId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
 
@@ -31,20 +32,29 @@ const snapshot = z.object({
   /** What the server's clock said, milliseconds since 1970. */
   now: z.number(),
   undo: undoState,
-  all: z.partialRecord(z.enum(KINDS), z.array(z.tuple([z.string(), z.unknown()]))),
+  all: compactCollections,
 })
 
-const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
+/** A snapshot as it was sent; throws ZodError for anything else. */
+export function parseSnapshot(text: string): z.infer<typeof snapshot> {
+  return snapshot.parse(JSON.parse(text))
+}
 
-/** Reads the whole show out of the answer to opening it. */
-export function readSnapshot(body: unknown) {
-  const { id, revision, person, now, undo, all } = snapshot.parse(body)
+/** Checks every value of a snapshot; throws ZodError or RangeError for what is no show. */
+export function checkSnapshot(text: string): void {
+  const { columns } = parseSnapshot(text).all
+  for (const kind of KINDS) if (columns[kind]) checkColumns(kind, columns[kind])
+}
+
+/** The show of a snapshot that was checked. */
+export function readSnapshot(text: string) {
+  const { id, revision, person, now, undo, all } = parseSnapshot(text)
   let collections: Collections = emptyShow(id).all
-  for (const kind of KINDS) collections = { ...collections, [kind]: readKind(kind, all[kind] ?? []) }
+  for (const kind of KINDS) {
+    const columns = all.columns[kind]
+    if (columns) collections = { ...collections, [kind]: expanded(kind, columns) }
+  }
   const show: Show = { id, all: collections }
   return { show, revision, person, now, undo }
 }
-
-function readKind<K extends Kind>(kind: K, rows: readonly (readonly [string, unknown])[]): Map<string, EntityOf[K]> {
-  return new Map(rows.map(([id, entity]) => [id, SCHEMAS[kind].parse(entity)]))
-}
+export type Snapshot = ReturnType<typeof readSnapshot>

@@ -2,8 +2,8 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { z } from 'zod'
 import { runCommand } from '#core/commands/registry'
+import { compactedShow } from '#core/history/compact'
 import { commandId, showId, windowId, type ShowId } from '#core/show/ids'
-import { KINDS } from '#core/show/entities'
 import type { Show } from '#core/show/show'
 import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
 import { Desk } from '../../tests/support/smallShow'
@@ -22,8 +22,14 @@ const shows = (id: ShowId): Show => ({ ...desk.show, id })
 const [first, second] = [showId.parse('first'), showId.parse('second')]
 
 function opened(id: ShowId) {
-  const all = Object.fromEntries(KINDS.map((kind) => [kind, [...desk.show.all[kind]]]))
-  return { id, revision: 0, person: desk.person, now: 0, undo: { undo: null, redo: null }, all }
+  return {
+    id,
+    revision: 0,
+    person: desk.person,
+    now: 0,
+    undo: { undo: null, redo: null },
+    all: compactedShow(desk.show),
+  }
 }
 
 function done(id: ShowId, body: string) {

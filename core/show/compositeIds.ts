@@ -53,8 +53,12 @@ const COMPOSITE: { readonly [K in Kind]?: (entity: EntityOf[K]) => string } = {
   cueTime: ({ cue, fixture, family }) => cueTimeId(cue, fixture, family),
 }
 
+/** The id that a thing's parts make; undefined for kinds whose ids are free. */
+export function idMadeOf<K extends Kind>(kind: K, entity: EntityOf[K]): string | undefined {
+  return COMPOSITE[kind]?.(entity)
+}
+
 /** Whether an id is the one that a thing's parts make; so for kinds whose ids are free. */
 export function hasItsId<K extends Kind>(kind: K, id: string, entity: EntityOf[K]): boolean {
-  const make = COMPOSITE[kind]
-  return make === undefined || make(entity) === id
+  return (idMadeOf(kind, entity) ?? id) === id
 }

@@ -60,6 +60,23 @@ test('a hand survives reload, and a page that finds no server says so and comes 
   await expect(desk.getByRole('group', { name: 'Stage plan' })).toBeVisible()
 })
 
+test('work goes on while the server is away, is kept over a reload, and is sent when it is back', async ({ desk }) => {
+  const isLost = (address: URL) => address.pathname.endsWith('/commands')
+  await desk.route(isLost, (route) => route.abort())
+  await select(desk, '12-17')
+  await desk.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
+  await desk.getByRole('button', { name: /Palette 4 Jetty end/ }).click()
+  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await expect(desk.getByRole('status').filter({ hasText: 'Looking for the server · 2 wait' })).toBeVisible()
+  await desk.reload()
+  await expect(desk.getByRole('status').filter({ hasText: '2 wait' })).toBeVisible()
+  await desk.unroute(isLost)
+  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await expect(desk.getByText('Looking for the server')).toBeHidden()
+  await desk.getByRole('button', { name: /^Undo: recall Jetty end/ }).click()
+  await expect(desk.getByRole('button', { name: /^Undo: recall Dory bow/ })).toBeEnabled()
+})
+
 test('a server that is killed loses nothing it answered', async ({ page }) => {
   const database = await freshDatabase(TEST_CLUSTER)
   const first = await startServer(database.address, '127.0.0.1', await freePort(4800))

@@ -60,7 +60,7 @@ export class Person {
   }
 
   async #fetchWhole(): Promise<void> {
-    const { show, revision } = readSnapshot(await this.#insist(''))
+    const { show, revision } = readSnapshot(JSON.stringify(await this.#insist('')))
     if (revision < this.revision) return
     this.show = show
     this.revision = revision

@@ -22,7 +22,7 @@ const route = useRoute()
 /** Whether the server is there, whether work goes on without it, and what waits for it. */
 const line = computed(() => {
   if (store.connected && !sending.isAway) return null
-  const state = sending.takesMore ? 'Looking for the server' : 'No server: no more changes are taken'
+  const state = sending.takesMore ? 'Looking for the server' : 'Server away'
   if (sending.count === 0) return state
   return `${state} · ${sending.count} ${sending.count === 1 ? 'waits' : 'wait'}`
 })
@@ -59,7 +59,16 @@ const line = computed(() => {
       @click="dialogs.open = 'find'"
     />
     <div class="ml-auto flex min-w-0 items-center gap-2">
-      <p v-if="line" class="flex shrink-0 items-center gap-1.5 text-sm text-coral" role="status">
+      <p
+        v-if="line"
+        class="flex shrink-0 items-center gap-1.5 text-sm text-coral"
+        role="status"
+        :title="
+          sending.takesMore
+            ? 'What you do is kept and sent when it is back'
+            : 'No more changes are taken until it is back'
+        "
+      >
         <WifiOff :size="14" />{{ line }}
       </p>
       <p v-if="hand.inWords.value" class="truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral">

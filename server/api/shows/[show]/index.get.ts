@@ -1,8 +1,9 @@
 /** The whole show for a page that opens it, and who the page is. */
-import { KINDS } from '#core/show/entities'
+import { setResponseHeaders } from 'h3'
 import { defineApi } from '../../../http/api'
 import { personOf } from '../../../http/person'
 import { showOf } from '../../../http/showOf'
+import { snapshotOf } from '../../../live/snapshot'
 import { useHouse } from '../../../shows/useHouse'
 
 export default defineApi(async (event) => {
@@ -11,6 +12,7 @@ export default defineApi(async (event) => {
   const { clock } = await useHouse()
   const undo = await live.undoState(person)
   const { show, revision } = live
-  const all = Object.fromEntries(KINDS.map((kind) => [kind, [...show.all[kind]]]))
-  return { id: show.id, revision, person, now: clock.read(), undo, all }
+  const body = await snapshotOf(show, { id: show.id, revision, person, now: clock.read(), undo })
+  setResponseHeaders(event, { 'content-type': 'application/json', 'content-encoding': 'gzip' })
+  return body
 })

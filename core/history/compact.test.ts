@@ -1,0 +1,35 @@
+import { expect, it } from 'vitest'
+import { richDesk } from '../../tests/support/richShow'
+import { KINDS } from '../show/entities'
+import { checkColumns, compactCollections, compactedShow, expanded } from './compact'
+
+it('a show in columns is the same show, and less than it is as records', () => {
+  const { show } = richDesk()
+  const written = JSON.stringify(compactedShow(show))
+  const { columns } = compactCollections.parse(JSON.parse(written))
+  for (const kind of KINDS) {
+    const compact = columns[kind]
+    if (!compact) throw new Error(`${kind} is not there`)
+    checkColumns(kind, compact)
+    expect(expanded(kind, compact)).toEqual(show.all[kind])
+  }
+  const records = JSON.stringify(KINDS.map((kind) => [kind, [...show.all[kind]]]))
+  expect(written.length).toBeLessThan(records.length)
+})
+
+it('columns that are not what a kind wants are refused', () => {
+  const columns = { name: [0], visible: [1], locked: [1] }
+  const layer = { count: 1, values: ['Back', true], ids: [0], columns }
+  expect(() => checkColumns('layer', layer)).not.toThrow()
+  const wrong = [
+    { ...layer, columns: { ...columns, visible: [0] } },
+    { ...layer, columns: { ...columns, visible: [9] } },
+    { ...layer, columns: { ...columns, visible: [] } },
+    { ...layer, columns: { ...columns, more: [0] } },
+    { ...layer, columns: { name: [0], visible: [1] } },
+    { ...layer, ids: [1] },
+    { ...layer, ids: [] },
+  ]
+  for (const one of wrong) expect(() => checkColumns('layer', one)).toThrow()
+  expect(compactCollections.safeParse({ columns: { layer: { ...layer, ids: [-1] } } }).success).toBe(false)
+})
