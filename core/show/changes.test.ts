@@ -3,7 +3,7 @@ import { Desk } from '../../tests/support/smallShow'
 import { applyChanges, partsOf, readRegister, touchedBy } from './changes'
 import { Draft } from './draft'
 import { danglingReferences } from './references'
-import { clashIn } from './uniqueness'
+import { clashAmong } from './uniqueness'
 
 const { show } = new Desk()
 const bar = [...show.all.hang].find(([, hang]) => hang.name === 'Bar')?.[0] ?? ''
@@ -54,8 +54,8 @@ describe('a sound show', () => {
 
   it('has no two things of one name or number; only what a change brings counts', () => {
     const twin = new Draft(show).put('hang', 'twin', { name: 'Bar', form: 'bar' })
-    expect(clashIn(twin.result(), twin.changes())).toMatchObject({ kind: 'hang', field: 'name', value: 'Bar' })
+    expect(clashAmong(twin.result(), touchedBy(twin.changes()))).toMatchObject({ kind: 'hang', field: 'name', value: 'Bar' })
     const other = new Draft(twin.result()).put('hang', 'h3', { name: 'Bar 3', form: 'bar' })
-    expect(clashIn(other.result(), other.changes())).toBeNull()
+    expect(clashAmong(other.result(), touchedBy(other.changes()))).toBeNull()
   })
 })

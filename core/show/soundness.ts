@@ -4,23 +4,14 @@
  * command's result or what undo brings back. The database guards the same.
  */
 import { z } from 'zod'
-import {
-  applyChanges,
-  checkedEntity,
-  EXISTENCE,
-  partsOf,
-  registerOf,
-  touchedBy,
-  type ChangeSet,
-  type MakeEntity,
-} from './changes'
+import { applyChanges, checkedEntity, EXISTENCE, partsOf, touchedBy, type ChangeSet, type MakeEntity } from './changes'
 import { hasItsId, placeId } from './compositeIds'
 import { KINDS, type Kind } from './entities'
 import { loopThrough, tooDeep } from './links'
 import type { PaletteId } from './ids'
-import { danglingAfter, type Dangling } from './references'
+import { danglingAfter, danglingReferences, type Dangling } from './references'
 import type { Show } from './show'
-import { clashIn, type Clash } from './uniqueness'
+import { clashAmong, type Clash } from './uniqueness'
 
 export type Fault =
   /** A record that does not fit its kind. */
@@ -78,7 +69,7 @@ export function checkedChange(show: Show, changes: ChangeSet): Checked {
 /** What is wrong with a show that fits its kinds, as far as a change can have brought it in. */
 export function faultsAfter(after: Show, changes: ChangeSet): Fault[] {
   const touched = touchedBy(changes)
-  const clash = clashIn(after, changes)
+  const clash = clashAmong(after, touched)
   return [
     ...danglingAfter(after, changes).map((dangling) => ({ code: 'missing', ...dangling }) as const),
     ...(clash ? [{ code: 'clash', clash } as const] : []),
@@ -94,7 +85,10 @@ function notHung(after: Show, changes: ChangeSet, touched: ReadonlyMap<Kind, Rea
   const isHangGone = changes.some(
     ({ register, after: stays }) => stays === undefined && partsOf(register).kind === 'hangPlace',
   )
-  const places = isHangGone ? after.all.fixturePlace.keys() : (touched.get('fixturePlace') ?? [])
+  return hungNowhere(after, isHangGone ? after.all.fixturePlace.keys() : (touched.get('fixturePlace') ?? []))
+}
+
+function hungNowhere(after: Show, places: Iterable<string>): Fault[] {
   return [...places].flatMap((id) => {
     const place = after.all.fixturePlace.get(id)
     if (!place || after.all.hangPlace.has(placeId(place.venue, place.hang))) return []
@@ -102,7 +96,7 @@ function notHung(after: Show, changes: ChangeSet, touched: ReadonlyMap<Kind, Rea
   })
 }
 
-function otherIds<K extends Kind>(after: Show, kind: K, ids: ReadonlySet<string>): Fault[] {
+function otherIds<K extends Kind>(after: Show, kind: K, ids: Iterable<string>): Fault[] {
   return [...ids].flatMap((id) => {
     const entity = after.all[kind].get(id)
     return entity === undefined || hasItsId(kind, id, entity) ? [] : [{ code: 'other id', kind, id } as const]
@@ -111,12 +105,17 @@ function otherIds<K extends Kind>(after: Show, kind: K, ids: ReadonlySet<string>
 
 /** What is wrong with a whole show that fits its kinds: nothing of it is taken to be sound. */
 export function faultsIn(show: Show): Fault[] {
-  const everything = KINDS.flatMap((kind) =>
-    [...show.all[kind]].flatMap(([id, entity]) =>
-      [EXISTENCE, ...Object.keys(entity)].map((field) => ({ register: registerOf(kind, id, field), after: true })),
-    ),
-  )
-  return faultsAfter(show, everything)
+  const everything = new Map<Kind, ReadonlySet<string>>(KINDS.map((kind) => [kind, new Set(show.all[kind].keys())]))
+  const clash = clashAmong(show, everything)
+  return [
+    ...danglingReferences(show).map((dangling) => ({ code: 'missing', ...dangling }) as const),
+    ...(clash ? [{ code: 'clash', clash } as const] : []),
+    ...deepLinks(show, show.all.paletteValue.keys()),
+    ...modesOfOthers(show, show.all.fixture.keys()),
+    ...otherLists(show, everything),
+    ...hungNowhere(show, show.all.fixturePlace.keys()),
+    ...KINDS.flatMap((kind) => otherIds(show, kind, show.all[kind].keys())),
+  ]
 }
 
 function deepLinks(after: Show, values: Iterable<string>): Fault[] {
@@ -138,7 +137,10 @@ function otherModes(after: Show, changes: ChangeSet): Fault[] {
   const isModeMoved = changes.some(
     ({ register }) => partsOf(register).kind === 'fixtureMode' && [EXISTENCE, 'type'].includes(partsOf(register).field),
   )
-  const fixtures = isModeMoved ? after.all.fixture.keys() : (touched.get('fixture') ?? [])
+  return modesOfOthers(after, isModeMoved ? after.all.fixture.keys() : (touched.get('fixture') ?? []))
+}
+
+function modesOfOthers(after: Show, fixtures: Iterable<string>): Fault[] {
   return [...fixtures].flatMap((fixture) => {
     const known = after.all.fixture.get(fixture)
     const mode = known?.mode ? after.all.fixtureMode.get(known.mode) : undefined

@@ -1,5 +1,4 @@
 /** What may stand only once in a show. The database guards the same; here it is told in words. */
-import { touchedBy, type ChangeSet } from './changes'
 import type { Kind } from './entities'
 import type { Show } from './show'
 
@@ -29,9 +28,9 @@ export interface Clash {
   readonly value: string
 }
 
-/** The first clash that a change set brings into the show it leads to; null when it brings none. */
-export function clashIn(after: Show, changes: ChangeSet): Clash | null {
-  for (const [kind, ids] of touchedBy(changes)) {
+/** The first clash in a show that one of some things has a part in; null where there is none. */
+export function clashAmong(after: Show, touched: ReadonlyMap<Kind, ReadonlySet<string>>): Clash | null {
+  for (const [kind, ids] of touched) {
     const fields = UNIQUE_BY[kind]
     if (!fields) continue
     const first = new Map<string, string>()

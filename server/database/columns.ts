@@ -26,10 +26,24 @@ export function whole(name: string): Column {
   }
 }
 
+/** A value that goes into a JSON column: as text by itself, as it is inside other JSON. */
+class JsonValue {
+  constructor(readonly value: unknown) {}
+
+  /** Asked for by the driver. */
+  toPostgres(): string {
+    return JSON.stringify(this.value)
+  }
+
+  toJSON(): unknown {
+    return this.value
+  }
+}
+
 /** A true value: an aim, a shape. */
 export function json(name: string): Column {
   return {
-    write: (value) => ({ [name]: value === null ? null : JSON.stringify(value) }),
+    write: (value) => ({ [name]: value === null ? null : new JsonValue(value) }),
     read: (row) => row[name],
   }
 }

@@ -5,6 +5,7 @@ import { touchedBy, type ChangeSet } from '#core/show/changes'
 import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
 import type { CommandId, ShowId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
+import { checkKeys, insertMany, putOffKeys } from './bulk'
 import type { Row } from './columns'
 import { fromRow, tableName, toRow } from './tables'
 
@@ -130,6 +131,13 @@ async function writeKind<K extends Kind>(
 
 /** Writes a whole show that was made elsewhere, such as the demo. */
 export async function writeWholeShow(transaction: Knex.Transaction, show: Show): Promise<void> {
+  const isPutOff = await putOffKeys(transaction)
   await createShowRow(transaction, show.id)
-  for (const kind of KINDS) await writeKind(transaction, show, kind, new Set(show.all[kind].keys()))
+  for (const kind of KINDS) await insertKind(transaction, show, kind)
+  if (isPutOff) await checkKeys(transaction, show.id)
+}
+
+async function insertKind<K extends Kind>(transaction: Knex.Transaction, show: Show, kind: K): Promise<void> {
+  const rows = Array.from(show.all[kind], ([id, entity]) => ({ show_id: show.id, id, ...toRow(kind, entity) }))
+  await insertMany(transaction, tableName(kind), rows)
 }

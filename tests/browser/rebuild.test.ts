@@ -166,7 +166,7 @@ async function patch(page: Page, filter: string, universe: number, address: numb
 async function stored(page: Page, url: string): Promise<Show> {
   const id = new URL(page.url()).pathname.split('/')[2] ?? ''
   const response = await page.request.get(`${url}/api/shows/${id}`)
-  return readSnapshot(await response.json()).show
+  return readSnapshot(await response.text()).show
 }
 
 /** Every fixture's pan, tilt and throw to every target, by number and name. */
