@@ -54,7 +54,11 @@ describe('a sound show', () => {
 
   it('has no two things of one name or number; only what a change brings counts', () => {
     const twin = new Draft(show).put('hang', 'twin', { name: 'Bar', form: 'bar' })
-    expect(clashAmong(twin.result(), touchedBy(twin.changes()))).toMatchObject({ kind: 'hang', field: 'name', value: 'Bar' })
+    expect(clashAmong(twin.result(), touchedBy(twin.changes()))).toMatchObject({
+      kind: 'hang',
+      field: 'name',
+      value: 'Bar',
+    })
     const other = new Draft(twin.result()).put('hang', 'h3', { name: 'Bar 3', form: 'bar' })
     expect(clashAmong(other.result(), touchedBy(other.changes()))).toBeNull()
   })
