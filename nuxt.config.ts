@@ -27,6 +27,8 @@ export default defineNuxtConfig({
     databaseUrl: '',
     /** Set by NUXT_ALLOWED_HOSTS: names besides the loopback ones, with commas between. */
     allowedHosts: '',
+    /** Set by NUXT_ADDRESSES: where people on other machines reach this server, with spaces between. */
+    addresses: '',
   },
   components: [{ path: '~/components', pathPrefix: false }],
   vite: { plugins: [tailwindcss()], worker: { format: 'es' } },

@@ -224,6 +224,18 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: 'From the house' }).click()
     },
   },
+  {
+    name: 'people',
+    room: 'focus',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /show menu/ }).click()
+      await page.getByRole('menuitem', { name: 'People and links' }).click()
+      await page.getByRole('radio', { name: 'walks the stage' }).click()
+      await page.getByLabel('For whom').fill('The associate')
+      await page.getByRole('button', { name: 'Make link' }).click()
+      await page.getByRole('img', { name: 'The link, to be read by a phone' }).waitFor()
+    },
+  },
 ]
 
 async function take(page: Page, url: string, { name, room, prepare }: Picture): Promise<void> {
@@ -241,7 +253,7 @@ async function takeAll(): Promise<void> {
   await buildWhenStale(say)
   const cluster = await throwawayCluster('data/test', say)
   const database = await freshDatabase(cluster.address)
-  const server = await startServer(database.address, '127.0.0.1', await freePort(4400))
+  const server = await startServer(database.address, { host: '127.0.0.1', port: await freePort(4400) })
   const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
   try {
     for (const picture of PICTURES) {

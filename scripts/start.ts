@@ -1,14 +1,16 @@
 /** `npm start`: database, build, server; watches them, and stops them all again on Ctrl C. */
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
+import { toString } from 'qrcode'
 import { createStream } from 'rotating-file-stream'
 import { buildWhenStale } from './build'
+import { fingerprintOf, ownCertificate, readCertificate, type Certificate } from './certificate'
 import { startCluster, type Cluster } from './database/cluster'
 import { inWords } from './faultWords'
 import { holdFolder } from './folderHold'
 import { freePort } from './ports'
 import { startServer, type ServerProcess } from './serve'
-import { readSettings } from './settings'
+import { readSettings, type Https } from './settings'
 
 /** A database that ends again within this time is not started anew, milliseconds. */
 const SOON = 60_000
@@ -16,7 +18,7 @@ const SOON = 60_000
 const say = (line: string) => console.log(line)
 
 async function start(): Promise<void> {
-  const { port: wanted, host, folder } = readSettings(process.env)
+  const { port: wanted, host, folder, https } = readSettings(process.env)
   const interrupted = interruption()
   mkdirSync(folder, { recursive: true, mode: 0o755 })
   const hold = await holdFolder(
@@ -25,15 +27,19 @@ async function start(): Promise<void> {
   )
   // Before anything is started, so that a wrong one leaves nothing behind.
   const port = await freePort(wanted, host)
+  const certificate = await certificateFor(https, folder)
   const cluster = await startCluster(folder, say)
   const log = createStream('server.log', { path: join(folder, 'log'), size: '2M', maxFiles: 5 })
   let server: ServerProcess | null = null
   try {
     await buildWhenStale(say)
     if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`)
-    server = await startServer(cluster.address, host, port, (chunk) => log.write(chunk))
+    server = await startServer(cluster.address, { host, port, certificate, hear: (chunk) => log.write(chunk) })
     hold.words = `Rhopander is already running from this folder: ${server.url}. Open that page, or stop it first.`
-    say(`Rhopander is ready: ${server.url}\nCtrl C stops it.`)
+    say(`Rhopander is ready: ${server.url}`)
+    if (certificate && https.kind === 'own') say(OWN_CERTIFICATE + fingerprintOf(certificate))
+    if (server.addresses.length > 0) await sayLink(server)
+    say('Ctrl C stops it.')
     const crashed = server.ended.then(() => {
       throw new Error(`The server ended by itself; what it answered is kept. ${folder}/log says more. Start it again.`)
     })
@@ -44,6 +50,28 @@ async function start(): Promise<void> {
     log.end()
   }
   say('Stopped. Everything is kept.')
+}
+
+function certificateFor(https: Https, folder: string): Promise<Certificate> | Certificate | null {
+  switch (https.kind) {
+    case 'none':
+      return null
+    case 'own':
+      return ownCertificate(join(folder, 'certificate'))
+    case 'given':
+      return readCertificate(https.certificateFile, https.keyFile)
+  }
+}
+
+const OWN_CERTIFICATE = 'Browsers ask once whether to trust the certificate that was made here. Its fingerprint: '
+
+/** Tells the link of this evening, for every address, and draws the first one to be read by a phone. */
+async function sayLink(server: ServerProcess): Promise<void> {
+  const key = await server.letIn()
+  const links = server.addresses.map((address) => `${address}/in#${key}`)
+  say('From another machine one comes in by this link, for the next 18 hours, as an owner:')
+  for (const link of links) say(`  ${link}`)
+  say(await toString(links[0] ?? '', process.stdout.isTTY ? { type: 'terminal', small: true } : { type: 'utf8' }))
 }
 
 /** Starts the database again when it ends by itself; throws when it ends again soon after. */

@@ -1,10 +1,12 @@
 /** Opens a show: joins it and fetches the whole of it. */
 import { releaseProxy, wrap } from 'comlink'
+import type { Refusal } from '#core/commands/command'
 import type { ShowId } from '#core/show/ids'
 import type { SnapshotWorker } from '../workers/snapshot.worker'
+import { joined, type Joined } from './access'
 import { fetchSnapshot, type Fetched } from './fetchSnapshot'
 import { request } from './request'
-import { joined, readSnapshot, type Snapshot } from './wire'
+import { readSnapshot, type Snapshot } from './wire'
 
 export interface Opened {
   readonly ok: true
@@ -12,24 +14,42 @@ export interface Opened {
   readonly tookMilliseconds: number
 }
 
-type Answer = Opened | { readonly ok: false; readonly trouble: string }
+/** Why a show is not there, and what leads on. */
+export interface Trouble {
+  readonly message: string
+  readonly wayOn: 'another show' | 'another link'
+}
+type Fault = { readonly ok: false; readonly trouble: Trouble }
+type Answer = Opened | Fault
 
-const AWAY = 'The server does not answer. Start it and reload this page.'
+const trouble = (message: string, wayOn: Trouble['wayOn'] = 'another show'): Fault => ({
+  ok: false,
+  trouble: { message, wayOn },
+})
+
+const AWAY = trouble('The server does not answer. Start it and reload this page.')
+
+/** What a refused request means for who has a show open. */
+export function troubleOf({ code, message }: Refusal): Trouble {
+  if (code === 'not found') return { message: 'There is no such show here.', wayOn: 'another show' }
+  return { message, wayOn: code === 'no link' ? 'another link' : 'another show' }
+}
 
 /** Joins a show and fetches it. */
-export async function openShow(id: ShowId): Promise<Answer> {
+export async function openShow(id: ShowId): Promise<(Opened & { readonly joined: Joined }) | Fault> {
   const answered = await request(`/api/shows/${id}/people`, joined, {})
-  if (answered.ok) return fetchShow(id)
-  if (answered.isAway) return { ok: false, trouble: AWAY }
-  const isNowhere = answered.refusal.code === 'not found'
-  return { ok: false, trouble: isNowhere ? 'There is no such show here.' : answered.refusal.message }
+  if (answered.ok) {
+    const fetched = await fetchShow(id)
+    return fetched.ok ? { ...fetched, joined: answered.body } : fetched
+  }
+  return answered.isAway ? AWAY : { ok: false, trouble: troubleOf(answered.refusal) }
 }
 
 /** Fetches a show that was joined before. */
 export async function fetchShow(id: ShowId): Promise<Answer> {
   const fetched = await fetchElsewhere(id)
-  if (fetched.kind === 'away') return { ok: false, trouble: AWAY }
-  if (fetched.kind === 'refused') return { ok: false, trouble: 'The show could not be opened. Reload this page.' }
+  if (fetched.kind === 'away') return AWAY
+  if (fetched.kind === 'refused') return trouble('The show could not be opened. Reload this page.')
   return { ok: true, opened: readSnapshot(fetched.text), tookMilliseconds: fetched.tookMilliseconds }
 }
 

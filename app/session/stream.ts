@@ -1,13 +1,18 @@
 /** The line on which the server tells of every change. */
+import type { Refusal } from '#core/commands/command'
 import type { JournalEntry } from '#core/journal/entry'
 import type { ShowId } from '#core/show/ids'
-import { entryEvent, type UndoState } from './wire'
+import { SHUT_OUT } from './access'
+import { request } from './request'
+import { entryEvent, entryList, type UndoState } from './wire'
 
 interface StreamEvents {
   entry(entry: JournalEntry, undo: UndoState): void
   /** Too many were missed to be told: the show is to be fetched anew. */
   anew(): void
   connection(isThere: boolean): void
+  /** One may no longer be here, and why. */
+  shutOut(why: Refusal): void
 }
 
 /** How long to wait before a line is opened anew that the browser has given up, milliseconds. */
@@ -20,13 +25,14 @@ const AGAIN = 2000
 export function listenToShow(id: ShowId, revision: () => number, on: StreamEvents): () => void {
   let source = open()
   let again: ReturnType<typeof setTimeout> | undefined
+  let isStopped = false
 
   function open(): EventSource {
     const opened = new EventSource(`/api/shows/${id}/events?since=${revision()}`)
     opened.addEventListener('open', () => on.connection(true))
     opened.addEventListener('error', () => {
       on.connection(false)
-      if (opened.readyState === EventSource.CLOSED) again = setTimeout(() => (source = open()), AGAIN)
+      if (opened.readyState === EventSource.CLOSED) again = setTimeout(() => void openAgain(), AGAIN)
     })
     opened.addEventListener('entry', (event: MessageEvent<string>) => {
       const { entry, undo } = entryEvent.parse(JSON.parse(event.data))
@@ -36,7 +42,16 @@ export function listenToShow(id: ShowId, revision: () => number, on: StreamEvent
     return opened
   }
 
+  /** The browser does not tell why a line was refused: another request does. */
+  async function openAgain() {
+    const answered = await request(`/api/shows/${id}/entries?since=${revision()}`, entryList)
+    if (isStopped) return
+    if (!answered.ok && SHUT_OUT.has(answered.refusal.code)) return on.shutOut(answered.refusal)
+    source = open()
+  }
+
   return () => {
+    isStopped = true
     clearTimeout(again)
     source.close()
   }

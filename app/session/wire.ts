@@ -17,7 +17,6 @@ export const answer = done.extend({ undo: undoState })
 /** Commands that were sent together, each answered for itself. */
 export const answers = z.object({ answers: z.array(z.union([done, z.object({ error: refusal })])), undo: undoState })
 export const entryList = z.object({ entries: z.array(journalEntrySchema).nullable() })
-export const joined = z.object({ person: personId })
 export const entryEvent = z.object({ entry: journalEntrySchema, undo: undoState })
 export const failure = z.object({ error: refusal })
 export const showList = z.object({

@@ -7,6 +7,7 @@ export const DIALOG_NAMES = {
   'new show': 'New show',
   import: 'Import a rig',
   history: 'History',
+  people: 'People and links',
   restore: 'Open a back-up',
   keys: 'Keyboard map',
 } as const

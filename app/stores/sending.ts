@@ -4,6 +4,7 @@ import { computed, shallowRef, triggerRef } from 'vue'
 import type { Refusal } from '#core/commands/command'
 import { commandId, type CommandId, type ShowId, type WindowId } from '#core/show/ids'
 import { framePainted } from '../session/afterNextFrame'
+import { newId } from '../session/newId'
 import { Outbox, type Settled, type Waiting, type Work } from '../session/outbox'
 import { sendTogether, type TakeAnswer } from '../session/sending'
 import { useConfirmed } from './confirmed'
@@ -71,7 +72,7 @@ export const useSending = defineStore('sending', () => {
   }
 
   /** Has something done; resolves when it was answered. */
-  async function put(work: Work, id: CommandId = commandId.parse(crypto.randomUUID())): Promise<Settled> {
+  async function put(work: Work, id: CommandId = commandId.parse(newId())): Promise<Settled> {
     const refusal = holdUp()
     if (refusal || !outbox.value) return { refusal: refusal ?? NOT_OPEN, group: null }
     return outbox.value.box.put({ id, seenRevision: ground.revision, work })

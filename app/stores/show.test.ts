@@ -59,7 +59,8 @@ beforeEach(() => {
   held = new Map()
   vi.stubGlobal('document', { hidden: false, addEventListener: () => undefined })
   vi.stubGlobal('window', { addEventListener: () => undefined })
-  vi.stubGlobal('navigator', {})
+  const locks = { request: (_: string, __: object, held: () => Promise<void>) => held() }
+  vi.stubGlobal('navigator', { locks })
   vi.stubGlobal('sessionStorage', { getItem: () => null, setItem: () => undefined, removeItem: () => undefined })
   vi.stubGlobal(
     'EventSource',
@@ -70,7 +71,8 @@ beforeEach(() => {
   )
   vi.stubGlobal('fetch', (path: string, init?: { body: string }) => {
     const id = showId.parse(path.split('/')[3])
-    if (path.endsWith('/people')) return Promise.resolve(Response.json({ person: desk.person }))
+    if (path.endsWith('/people'))
+      return Promise.resolve(Response.json({ person: desk.person, role: 'owns', isByLink: false }))
     const json = () => (init ? done(id, init.body) : opened(id))
     return new Promise((resolve) => held.set(path, () => resolve(Response.json(json()))))
   })

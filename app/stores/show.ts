@@ -1,11 +1,13 @@
 /** The show that is open in this window: what is seen of it, and what one wants done to it. */
 import { defineStore, storeToRefs } from 'pinia'
 import { ref } from 'vue'
+import { mayRun, notAllowed, type Role } from '#core/access/roles'
 import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import { commandId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { openShow } from '../session/openShow'
+import { newId } from '../session/newId'
+import { openShow, troubleOf, type Trouble } from '../session/openShow'
 import { begun, outcomeOf } from '../session/pending'
 import { listenToShow } from '../session/stream'
 import { claimWindow } from '../session/thisWindow'
@@ -20,8 +22,11 @@ export const useShow = defineStore('show', () => {
   const sending = useSending()
   const ground = useConfirmed()
   const { view, confirmed, revision, person, undoState } = storeToRefs(ground)
-  const trouble = ref<string | null>(null)
+  const trouble = ref<Trouble | null>(null)
   const connected = ref(false)
+  /** What one may do here, and whether by a link. */
+  const role = ref<Role>('owns')
+  const isByLink = ref(false)
   let stopListening: () => void = () => undefined
   /** The show that was asked for last. */
   let wanted: ShowId | null = null
@@ -33,6 +38,8 @@ export const useShow = defineStore('show', () => {
     if (wanted !== id) return
     trouble.value = answered.ok ? null : answered.trouble
     if (!answered.ok) return
+    role.value = answered.joined.role
+    isByLink.value = answered.joined.isByLink
     ground.takeWhole(answered)
     sending.begin(id, thisWindow)
     stopListening = listenToShow(id, () => revision.value, {
@@ -44,6 +51,10 @@ export const useShow = defineStore('show', () => {
       connection: (isThere) => {
         connected.value = isThere
         sending.serverIs(id, isThere)
+      },
+      shutOut: (why) => {
+        close(id)
+        trouble.value = troubleOf(why)
       },
     })
   }
@@ -63,6 +74,7 @@ export const useShow = defineStore('show', () => {
   /** What a command would do here and now; nothing is sent. */
   function attempt<N extends CommandName>(name: N, input: CommandInput<N>): Outcome {
     if (!view.value || !person.value) return { ok: false, refusal: NOT_OPEN }
+    if (!mayRun(role.value, name)) return { ok: false, refusal: notAllowed(role.value) }
     return outcomeOf(view.value, person.value, { id: commandId.parse('preview'), name, input, now: clock.read() })
   }
 
@@ -75,9 +87,10 @@ export const useShow = defineStore('show', () => {
   /** Carries a command out; resolves to the refusal, if there was one, for whoever asked to show it. */
   async function ask<N extends CommandName>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
     if (!view.value || !person.value) return NOT_OPEN
+    if (!mayRun(role.value, name)) return notAllowed(role.value)
     const held = sending.holdUp()
     if (held) return held
-    const id = commandId.parse(crypto.randomUUID())
+    const id = commandId.parse(newId())
     const asked = { id, name, input, now: clock.read() }
     const outcome = outcomeOf(view.value, person.value, asked)
     if (!outcome.ok) return outcome.refusal
@@ -104,6 +117,8 @@ export const useShow = defineStore('show', () => {
     undoState,
     trouble,
     connected,
+    role,
+    isByLink,
     open,
     leave,
     attempt,

@@ -61,6 +61,8 @@ import { recordGroup } from './recordGroup'
 import { recordPalette } from './recordPalette'
 import { recordWorkingSet } from './recordWorkingSet'
 import { removeFromPalette } from './removeFromPalette'
+import { removePerson } from './removePerson'
+import { renamePerson } from './renamePerson'
 import { renumberFixtures } from './renumberFixtures'
 import { setBlind } from './setBlind'
 import { setHighlight } from './setHighlight'
@@ -183,6 +185,8 @@ const CHANGES = {
   recordPalette,
   recordWorkingSet,
   removeFromPalette,
+  removePerson,
+  renamePerson,
   renumberFixtures,
   replaceFixture,
   replacePaletteInCues,

@@ -11,7 +11,9 @@ export function issueInWords(issue: z.core.$ZodIssue): string {
         ? `must be ${issue.inclusive ? 'at least' : 'more than'} ${issue.minimum}`
         : issue.message
     case 'invalid_type':
-      return issue.input === undefined ? `a ${issue.expected} is wanted` : `must be a ${issue.expected}`
+      return issue.input === undefined
+        ? `${typeInWords(issue.expected)} is wanted`
+        : `must be ${typeInWords(issue.expected)}`
     case 'invalid_value':
       return `must be ${issue.values.length === 1 ? '' : 'one of '}${issue.values.join(', ')}`
     case 'unrecognized_keys':
@@ -20,3 +22,14 @@ export function issueInWords(issue: z.core.$ZodIssue): string {
       return issue.message
   }
 }
+
+const TYPES: Readonly<Record<string, string>> = {
+  array: 'a list',
+  boolean: 'yes or no',
+  int: 'a whole number',
+  object: 'an object',
+  record: 'an object',
+  string: 'a text',
+}
+
+const typeInWords = (type: string) => TYPES[type] ?? `a ${type}`

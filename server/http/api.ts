@@ -11,6 +11,7 @@ import {
 import { z } from 'zod'
 import { issueInWords } from '#core/show/faults'
 import type { Refusal } from '#core/commands/command'
+import { AccessError, guestOf } from '../access/guest'
 import { databaseFault } from '../database/faults'
 import { log } from './log'
 
@@ -28,8 +29,18 @@ export interface ErrorBody {
   readonly error: Refusal
 }
 
-/** A handler whose faults become the one error shape; what nobody foresaw is logged and told as such. */
-export function defineApi<T>(handle: (event: H3Event<EventHandlerRequest>) => Promise<T> | T) {
+type Handle<T> = (event: H3Event<EventHandlerRequest>) => Promise<T> | T
+
+/** A handler for whoever was let in. */
+export function defineApi<T>(handle: Handle<T>) {
+  return defineOpenApi(async (event) => {
+    await guestOf(event)
+    return handle(event)
+  })
+}
+
+/** A handler for anybody; its faults become the one error shape, and what nobody foresaw is logged and told as such. */
+export function defineOpenApi<T>(handle: Handle<T>) {
   return defineEventHandler(async (event): Promise<T | ErrorBody> => {
     try {
       return await handle(event)
@@ -42,7 +53,7 @@ export function defineApi<T>(handle: (event: H3Event<EventHandlerRequest>) => Pr
 }
 
 function asRefusal(error: unknown): { status: number; refusal: Refusal } {
-  if (error instanceof ApiError) return { status: error.status, refusal: error.refusal }
+  if (error instanceof ApiError || error instanceof AccessError) return { status: error.status, refusal: error.refusal }
   if (error instanceof z.ZodError) return { status: 400, refusal: fromZod(error) }
   if (error instanceof H3Error && error.statusCode < 500)
     return { status: error.statusCode, refusal: { code: 'bad request', message: error.message } }

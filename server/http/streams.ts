@@ -1,21 +1,28 @@
 /** Lines on which the server tells a page of something as it happens; so many a person, and no more. */
 import { createEventStream, type EventStream, type EventStreamMessage, type H3Event } from 'h3'
 import type { PersonId } from '#core/show/ids'
+import { guestOf, personOf } from '../access/guest'
+import { noteSeen, type Session } from '../database/accessRepository'
+import { useHouse } from '../shows/useHouse'
 import { ApiError } from './api'
+import { log } from './log'
 
 const STILL_HERE_EVERY = 20_000
 /** More than any number of windows one works with. */
 const MOST_OF_A_PERSON = 24
 
-const open = new Map<PersonId, number>()
+const open = new Map<PersonId, Set<Line>>()
 
 /** A line that is kept open until the page or we close it. */
 export class Line {
   readonly #stream: EventStream
+  /** The session that opened it. */
+  readonly session: Session
   #isClosed = false
 
-  constructor(stream: EventStream) {
+  constructor(stream: EventStream, session: Session) {
     this.#stream = stream
+    this.session = session
   }
 
   /** Resolves when the page has room for more. */
@@ -30,33 +37,50 @@ export class Line {
   }
 }
 
+/** Closes the lines of sessions that have ended. */
+export async function closeLinesOf(sessions: readonly string[]): Promise<void> {
+  for (const lines of open.values())
+    for (const line of lines) if (sessions.includes(line.session.id)) await line.close()
+}
+
 /** Opens a line and answers with it; `begin` starts the telling and returns how to stop it. */
-export async function answerWithLine(
-  event: H3Event,
-  person: PersonId,
-  begin: (line: Line) => () => void,
-): Promise<void> {
-  const known = open.get(person) ?? 0
-  if (known >= MOST_OF_A_PERSON)
+export async function answerWithLine(event: H3Event, begin: (line: Line) => () => void): Promise<void> {
+  const person = await personOf(event)
+  const { session } = await guestOf(event)
+  if (!session) throw new RangeError('a person has a session')
+  const lines = open.get(person) ?? new Set()
+  if (lines.size >= MOST_OF_A_PERSON)
     throw new ApiError(429, {
       code: 'too many lines',
       message: 'Too many windows of yours are open on this server. Close some and reload this one.',
     })
-  open.set(person, known + 1)
+  open.set(person, lines)
   const stream = createEventStream(event)
-  const line = new Line(stream)
-  const sayStillHere = () => void line.push({ event: 'still here', data: '' })
+  const line = new Line(stream, session)
+  lines.add(line)
+  const sayStillHere = () => {
+    void line.push({ event: 'still here', data: '' })
+    void closeWhenEnded(line)
+  }
   const pulse = setInterval(sayStillHere, STILL_HERE_EVERY)
   const stop = begin(line)
   stream.onClosed(async () => {
     clearInterval(pulse)
     stop()
-    const left = (open.get(person) ?? 1) - 1
-    if (left > 0) open.set(person, left)
-    else open.delete(person)
+    lines.delete(line)
+    if (lines.size === 0) open.delete(person)
     await line.close()
   })
   // The first words open the line: until then the page cannot tell that it is connected.
   sayStillHere()
   return stream.send()
+}
+
+async function closeWhenEnded(line: Line): Promise<void> {
+  try {
+    const { knex } = await useHouse()
+    if (!(await noteSeen(knex, line.session))) await line.close()
+  } catch (error) {
+    log.warn(error, 'who is in could not be noted')
+  }
 }

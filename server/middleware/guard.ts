@@ -9,10 +9,9 @@ const SAFE = new Set(['GET', 'HEAD', 'OPTIONS'])
 
 export default defineEventHandler((event) => {
   const host = getRequestHeader(event, 'host')
-  const { allowedHosts } = useRuntimeConfig(event)
-  const allowed = allowedHosts.split(',').filter((name) => name !== '')
+  const allowed = useRuntimeConfig(event).allowedHosts.split(',')
   const isForeign =
-    isForeignHost(host, allowed) ||
+    isForeignHost(host, allowed, event.node.req.socket.localAddress) ||
     (!SAFE.has(event.method) &&
       isForeignOrigin(getRequestHeader(event, 'origin'), host, getRequestHeader(event, 'sec-fetch-site')))
   if (!isForeign) return

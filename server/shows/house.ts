@@ -10,6 +10,7 @@ import { commandId, showId, type PersonId, type ShowId } from '#core/show/ids'
 import { emptyShow, type Show } from '#core/show/show'
 import { OSTREL_TYPES } from '#demo/types'
 import { buildSaltLantern } from '#demo/saltLantern'
+import { installationName } from '../database/accessRepository'
 import { Announcements } from '../database/announcements'
 import { DatabaseClock } from '../database/databaseClock'
 import { openDatabase } from '../database/open'
@@ -32,6 +33,8 @@ interface Opened {
 
 export class House {
   readonly knex: Knex
+  /** What this database is told from others by. */
+  readonly installation: string
   readonly clock: DatabaseClock
   readonly outputs: Outputs
   readonly #announcements: Announcements
@@ -39,8 +42,9 @@ export class House {
   readonly #usedAt = new Map<ShowId, number>()
   readonly #looking: ReturnType<typeof setInterval>
 
-  private constructor(knex: Knex, address: string, outputThread: URL) {
+  private constructor(knex: Knex, installation: string, address: string, outputThread: URL) {
     this.knex = knex
+    this.installation = installation
     this.clock = new DatabaseClock()
     this.outputs = new Outputs(outputThread, this.clock)
     this.#announcements = new Announcements(address, this.clock, {
@@ -53,7 +57,12 @@ export class House {
 
   /** `address` is the database's, `outputThread` the script that works out what goes out. */
   static async open(address: string, outputThread: URL): Promise<House> {
-    const house = new House(await openDatabase(address), address, outputThread)
+    const knex = await openDatabase(address)
+    const installation = await installationName(knex).catch(async (error: unknown) => {
+      await knex.destroy()
+      throw error
+    })
+    const house = new House(knex, installation, address, outputThread)
     try {
       await house.#announcements.connect()
       return house

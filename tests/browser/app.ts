@@ -19,7 +19,7 @@ interface WorkerFixtures {
 }
 
 const serve = async ({ address }: FreshDatabase, workerIndex: number) =>
-  startServer(address, '127.0.0.1', await freePort(4500 + workerIndex * 100))
+  startServer(address, { host: '127.0.0.1', port: await freePort(4500 + workerIndex * 100) })
 
 export const test = base.extend<Fixtures, WorkerFixtures>({
   demo: [

@@ -79,7 +79,7 @@ test('work goes on while the server is away, is kept over a reload, and is sent 
 
 test('a server that is killed loses nothing it answered', async ({ page }) => {
   const database = await freshDatabase(TEST_CLUSTER)
-  const first = await startServer(database.address, '127.0.0.1', await freePort(4800))
+  const first = await startServer(database.address, { host: '127.0.0.1', port: await freePort(4800) })
   await openDesk(page, first.url)
   await select(page, '12-17')
   await page.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
@@ -89,7 +89,7 @@ test('a server that is killed loses nothing it answered', async ({ page }) => {
   await first.kill()
   await expect(page.getByText('Looking for the server')).toBeVisible()
 
-  const again = await startServer(database.address, '127.0.0.1', Number(new URL(first.url).port))
+  const again = await startServer(database.address, { host: '127.0.0.1', port: Number(new URL(first.url).port) })
   await openDesk(page, again.url)
   await expect(page.getByRole('group', { name: 'Cue on stage' })).toContainText('77 Kept')
   await expect(page.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()

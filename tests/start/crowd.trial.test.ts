@@ -42,7 +42,11 @@ class Place {
   }
 
   async #start(i: number): Promise<void> {
-    this.#servers[i] = await startServer(this.cluster.address, '127.0.0.1', this.ports[i] ?? 0, () => undefined)
+    this.#servers[i] = await startServer(this.cluster.address, {
+      host: '127.0.0.1',
+      port: this.ports[i] ?? 0,
+      hear: () => undefined,
+    })
   }
 
   address(i: number): string {

@@ -1,6 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { request } from 'node:https'
 import { join } from 'node:path'
+import { json } from 'node:stream/consumers'
 import { setTimeout as pause } from 'node:timers/promises'
 import { afterEach, describe, expect, it } from 'vitest'
 import { freePort } from '../../scripts/ports'
@@ -55,6 +57,20 @@ const answers = (url: string) =>
     (response) => response.ok,
     () => false,
   )
+
+/** Asks as a program does that knows the certificate but not the name it is asked by. */
+function askSecurely(url: string, ca: Buffer, body?: object) {
+  const headers = { 'content-type': 'application/json' }
+  const options = { ca, servername: 'localhost', method: body ? 'POST' : 'GET', headers }
+  return new Promise<{ status: number | undefined; cookie: string; body: unknown }>((resolve, reject) => {
+    const asking = request(url, options, (response) => {
+      const cookie = response.headers['set-cookie']?.[0] ?? ''
+      json(response).then((answer) => resolve({ status: response.statusCode, cookie, body: answer }), reject)
+    })
+    asking.once('error', reject)
+    asking.end(body && JSON.stringify(body))
+  })
+}
 
 /** The processes that have something to do with a folder or serve at a port, by number. */
 function processesOf(mark: string): number[] {
@@ -119,12 +135,35 @@ describe('npm start', () => {
     expect(await answers(first.url)).toBe(true)
   })
 
+  it('prints a link for the network by which one comes in, over HTTPS where that is wanted', async () => {
+    const folder = newFolder()
+    const port = String(await freePort(4700))
+    const start = new Start({ DATA: folder, PORT: port, HOST: '0.0.0.0', HTTPS: 'yes' })
+    await start.says(/Ctrl C stops it/)
+    expect(start.said).toMatch(/Its fingerprint: ([0-9A-F]{2}:){31}[0-9A-F]{2}\n/)
+    const ca = readFileSync(join(folder, 'certificate', 'certificate.pem'))
+    const [, key = ''] = /https:\S+\/in#(\S+)/.exec(start.said) ?? []
+    // By an address that is not one of the loopback names, as from elsewhere.
+    const ask = (path: string, body?: object) => askSecurely(`https://127.0.0.2:${port}${path}`, ca, body)
+    expect(await ask('/api/shows')).toMatchObject({ status: 401 })
+    expect(await ask('/api/in', { key: key.slice(1), name: null })).toMatchObject({ status: 401 })
+    const entered = await ask('/api/in', { key, name: 'Ida' })
+    expect(entered.body).toEqual({ role: 'owns', show: null })
+    expect(entered.cookie).toMatch(/; HttpOnly; Secure; SameSite=Strict$/)
+  })
+
   it('says in one line what is wrong with its settings, and makes nothing', async () => {
     const folder = newFolder()
     const faults = [
       [{ PORT: 'high' }, /^PORT must be a number from 1 to 65535; it is “high”\. Correct it.*\n$/],
       [{ PORT: '70000' }, /^PORT must be at most 65535; it is “70000”\..*\n$/],
       [{ HOST: '192.0.2.1' }, /^This machine has no address 192\.0\.2\.1\. Set HOST.*\n$/],
+      [{ HTTPS: 'maybe' }, /^HTTPS must be yes or no; it is “maybe”\..*\n$/],
+      [{ CERTIFICATE: 'package.json' }, /^CERTIFICATE needs CERTIFICATE_KEY beside it.*\n$/],
+      [
+        { CERTIFICATE: 'package.json', CERTIFICATE_KEY: 'package.json' },
+        /^CERTIFICATE and CERTIFICATE_KEY do not make a certificate to serve with: .*\n$/,
+      ],
       [{ DATA: 'package.json/data' }, /package.json.* is no folder.*and start again\.\n$/],
     ] as const
     for (const [settings, words] of faults) {

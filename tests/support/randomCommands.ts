@@ -39,6 +39,7 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   parts: 'fixture',
   own: 'fixture',
   kind: 'fixtureType',
+  person: 'person',
 }
 /** Fields that speak of other things in some commands. */
 const KIND_IN: Readonly<Partial<Record<CommandName, Readonly<Record<string, Kind>>>>> = {

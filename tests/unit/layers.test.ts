@@ -13,7 +13,7 @@ const LAYERS = [
   ['venue', 'patch'],
   ['refocus', 'rig', 'output', 'history', 'find'],
   ['commands'],
-  ['exchange'],
+  ['exchange', 'access'],
 ]
 const rankOf = (folder: string) => LAYERS.findIndex((layer) => layer.includes(folder))
 

@@ -12,6 +12,7 @@ import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import ImportDialog from '../exchange/ImportDialog.vue'
 import HistoryDialog from './HistoryDialog.vue'
+import PeopleDialog from './PeopleDialog.vue'
 import RestoreDialog from './RestoreDialog.vue'
 import NewShowDialog from './NewShowDialog.vue'
 
@@ -83,6 +84,11 @@ const item = (active: boolean) => [
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'people'">
+          {{ DIALOG_NAMES.people }}
+        </button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><a :href="`/api/shows/${show.id}/backup`" download :class="item(active)">Back up to a file</a></MenuItem
       >
       <MenuItem v-slot="{ active }"
@@ -104,6 +110,7 @@ const item = (active: boolean) => [
   </Menu>
   <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
   <HistoryDialog :open="dialogs.open === 'history'" :show="show" @close="dialogs.close()" />
+  <PeopleDialog :open="dialogs.open === 'people'" :show="show" @close="dialogs.close()" />
   <RestoreDialog :open="dialogs.open === 'restore'" @close="dialogs.close()" />
   <NewShowDialog :open="dialogs.open === 'new show'" @close="dialogs.close()" />
 </template>

@@ -8,6 +8,7 @@ import { useDialogs } from '../../stores/dialogs'
 import { useSending } from '../../stores/sending'
 import { useShow } from '../../stores/show'
 import { useUndo } from '../../stores/undo'
+import { ROLE_IN_WORDS } from '#core/access/roles'
 import type { Show } from '#core/show/show'
 import ShowMenu from './ShowMenu.vue'
 
@@ -35,6 +36,12 @@ const line = computed(() => {
       <span class="text-lg font-bold">Rhopander</span>
     </div>
     <ShowMenu :show="show" />
+    <span
+      v-if="store.role === 'watches' || store.role === 'walks the stage'"
+      class="shrink-0 rounded-full border border-rule-2 px-2 text-sm text-mist"
+      :title="`Who ${store.role} ${ROLE_IN_WORDS[store.role]}`"
+      >{{ store.role }}</span
+    >
     <nav aria-label="Rooms" class="flex gap-1">
       <NuxtLink
         v-for="room in ROOMS"

@@ -69,8 +69,11 @@ useActions({
   </div>
   <main v-else class="grid h-full place-items-center">
     <div v-if="store.trouble" class="text-center">
-      <p class="text-coral" role="alert">{{ store.trouble }}</p>
-      <NuxtLink to="/" class="mt-3 inline-block underline">Open another show</NuxtLink>
+      <p class="text-coral" role="alert">{{ store.trouble.message }}</p>
+      <NuxtLink v-if="store.trouble.wayOn === 'another link'" to="/in" class="mt-3 inline-block underline">
+        Come in by another link
+      </NuxtLink>
+      <NuxtLink v-else to="/" class="mt-3 inline-block underline">Open another show</NuxtLink>
     </div>
   </main>
 </template>

@@ -4,6 +4,7 @@ import { promisify } from 'node:util'
 import { gunzip } from 'node:zlib'
 import { readShowDocument } from '#core/exchange/showFile'
 import { showId } from '#core/show/ids'
+import { mustOwnAll } from '../../access/guest'
 import { ApiError, defineApi } from '../../http/api'
 import { bytesOf } from '../../http/body'
 import { useHouse } from '../../shows/useHouse'
@@ -13,6 +14,7 @@ const LARGEST_FILE = 64_000_000
 const LARGEST = 192_000_000
 
 export default defineApi(async (event) => {
+  await mustOwnAll(event)
   const body = await bytesOf(event, LARGEST_FILE)
   const read = readShowDocument(await unpack(body), showId.parse(randomUUID()))
   if (!read.ok) throw refused(read.message)

@@ -11,6 +11,7 @@ import * as usualMasks from './008_usual_masks'
 import * as recordedFixtures from './009_recorded_fixtures'
 import * as steps from './010_steps'
 import * as shapes from './011_shapes'
+import * as access from './012_access'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -24,6 +25,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '009_recorded_fixtures': recordedFixtures,
   '010_steps': steps,
   '011_shapes': shapes,
+  '012_access': access,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

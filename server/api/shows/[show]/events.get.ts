@@ -7,7 +7,7 @@ import { z } from 'zod'
 import { entriesSince } from '../../../database/journalRepository'
 import { defineApi, queryOf } from '../../../http/api'
 import { log } from '../../../http/log'
-import { personOf } from '../../../http/person'
+import { personOf } from '../../../access/guest'
 import { showOf } from '../../../http/showOf'
 import { answerWithLine } from '../../../http/streams'
 import { EntryFeed } from '../../../live/entryFeed'
@@ -20,9 +20,9 @@ export default defineApi(async (event) => {
   const { since } = queryOf(event, eventsQuery)
   const last = revision.safeParse(getRequestHeader(event, 'last-event-id') || undefined)
   const live = await showOf(event)
-  const person = personOf(event)
+  const person = await personOf(event)
   const { knex } = await useHouse()
-  return answerWithLine(event, person, (line) => {
+  return answerWithLine(event, (line) => {
     const feed = new EntryFeed(live, last.success ? last.data : since, {
       entriesSince: (seq, most) => entriesSince(knex, live.show.id, seq, most),
       tell: async (entry) => {

@@ -1,14 +1,14 @@
 /** The whole show for a page that opens it, and who the page is. */
 import { setResponseHeaders } from 'h3'
 import { defineApi } from '../../../http/api'
-import { personOf } from '../../../http/person'
+import { personOf } from '../../../access/guest'
 import { showOf } from '../../../http/showOf'
 import { snapshotOf } from '../../../live/snapshot'
 import { useHouse } from '../../../shows/useHouse'
 
 export default defineApi(async (event) => {
   const live = await showOf(event)
-  const person = personOf(event)
+  const person = await personOf(event)
   const { clock } = await useHouse()
   const undo = await live.undoState(person)
   const { show, revision } = live

@@ -1,7 +1,6 @@
 /** The levels that go out, as they change: each universe as 512 bytes, written in base64. */
 import type { Universes } from '#core/output/channelLevels'
 import { defineApi } from '../../../http/api'
-import { personOf } from '../../../http/person'
 import { showOf } from '../../../http/showOf'
 import { answerWithLine } from '../../../http/streams'
 import { useHouse } from '../../../shows/useHouse'
@@ -9,7 +8,7 @@ import { useHouse } from '../../../shows/useHouse'
 export default defineApi(async (event) => {
   const live = await showOf(event)
   const { outputs } = await useHouse()
-  return answerWithLine(event, personOf(event), (line) =>
+  return answerWithLine(event, (line) =>
     outputs.subscribe(live, (changed: Universes) => {
       const universes = [...changed].map(([universe, levels]) => [universe, Buffer.from(levels).toString('base64')])
       void line.push({ event: 'levels', data: JSON.stringify(universes) })

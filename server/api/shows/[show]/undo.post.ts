@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { changeGroupId, commandId, windowId } from '#core/show/ids'
 import { ApiError, defineApi } from '../../../http/api'
 import { bodyOf } from '../../../http/body'
-import { personOf } from '../../../http/person'
+import { memberOf } from '../../../http/members'
 import { showOf } from '../../../http/showOf'
 
 const undoBody = z.strictObject({
@@ -16,8 +16,8 @@ const undoBody = z.strictObject({
 })
 
 export default defineApi(async (event) => {
-  const live = await showOf(event)
-  const person = personOf(event)
+  const live = await showOf(event, 'walks the stage')
+  const person = await memberOf(event, live)
   const answer = await live.toggle({ ...(await bodyOf(event, undoBody)), person })
   if (!answer.ok) throw new ApiError(answer.status, answer.refusal)
   return { entry: answer.entry, note: answer.note, undo: await live.undoState(person) }

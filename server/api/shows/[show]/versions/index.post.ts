@@ -4,18 +4,18 @@ import { z } from 'zod'
 import { keepVersion } from '../../../../database/versionRepository'
 import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
-import { personOf } from '../../../../http/person'
+import { memberOf } from '../../../../http/members'
 import { showOf } from '../../../../http/showOf'
 import { useHouse } from '../../../../shows/useHouse'
 
 const versionBody = z.strictObject({ name: z.string().trim().min(1, 'a name is wanted').max(120) })
 
 export default defineApi(async (event) => {
-  const live = await showOf(event)
+  const live = await showOf(event, 'programs')
   const { name } = await bodyOf(event, versionBody)
   const { knex } = await useHouse()
   const id = randomUUID()
   const { show, revision } = live
-  await keepVersion(knex, show, { id, name, person: personOf(event), automatic: false, revision })
+  await keepVersion(knex, show, { id, name, person: await memberOf(event, live), automatic: false, revision })
   return { id }
 })

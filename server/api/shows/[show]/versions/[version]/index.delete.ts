@@ -6,7 +6,7 @@ import { versionOf } from '../../../../../http/versionOf'
 import { useHouse } from '../../../../../shows/useHouse'
 
 export default defineApi(async (event) => {
-  const live = await showOf(event)
+  const live = await showOf(event, 'programs')
   const { knex } = await useHouse()
   await dropVersion(knex, live.show.id, versionOf(event))
   return {}
