@@ -32,7 +32,7 @@ export interface Settled {
   readonly group: ChangeGroupId | null
 }
 
-/** The answer to several sent together, in their order; or that there was none. */
+/** The answer to the first of several sent together, or to all of them, in their order; or that there was none. */
 export type Sent = { readonly kind: 'away' } | { readonly kind: 'answered'; readonly refusals: (Refusal | null)[] }
 
 export interface Sending {
@@ -122,7 +122,7 @@ export class Outbox {
       if (together.length === 0) continue
       const sent = await this.#sending.send(together)
       if (sent.kind === 'away') await this.#waitForServer()
-      else this.#answered(together, sent.refusals)
+      else this.#answered(together.slice(0, sent.refusals.length), sent.refusals)
     }
     this.#isSending = false
   }

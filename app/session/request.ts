@@ -16,6 +16,12 @@ const UNREACHABLE: Refusal = {
   message: 'The server does not answer. What you see is kept; try again once it is back.',
 }
 
+/** Asking again would bring the same: another release has answered, or something in front of it. */
+const UNREADABLE: Refusal = {
+  code: 'unreadable',
+  message: 'The server’s answer cannot be read by this page; it may have been done. Reload the page and look.',
+}
+
 /**
  * What is asked for just before a page is left or reloaded is still done; browsers allow 64 KiB of
  * such requests at a time, so only short ones are sent like that.
@@ -40,15 +46,34 @@ export function requestRemoval<T>(path: string, read: z.ZodType<T>): Promise<Ans
   return answerTo(path, read, { method: 'DELETE' })
 }
 
+const away = { ok: false, refusal: UNREACHABLE, isAway: true } as const
+
 async function answerTo<T>(path: string, read: z.ZodType<T>, init: RequestInit): Promise<Answered<T>> {
   try {
     const response = await fetch(path, init)
-    const json: unknown = await response.json()
-    if (response.ok) return { ok: true, body: read.parse(json) }
-    const failed = failure.safeParse(json)
-    const refusal = failed.success ? failed.data.error : UNREACHABLE
-    return { ok: false, refusal, isAway: AWAY.has(response.status) }
+    const text = await response.text()
+    return response.ok ? readAnswer(read, text) : readRefusal(response.status, text)
   } catch {
-    return { ok: false, refusal: UNREACHABLE, isAway: true }
+    return away
+  }
+}
+
+function readAnswer<T>(read: z.ZodType<T>, text: string): Answered<T> {
+  const answered = read.safeParse(jsonOf(text))
+  return answered.success ? { ok: true, body: answered.data } : { ok: false, refusal: UNREADABLE, isAway: false }
+}
+
+function readRefusal(status: number, text: string): Answered<never> {
+  const failed = failure.safeParse(jsonOf(text))
+  if (failed.success) return { ok: false, refusal: failed.data.error, isAway: AWAY.has(status) }
+  return status >= 500 || AWAY.has(status) ? away : { ok: false, refusal: UNREADABLE, isAway: false }
+}
+
+/** The value of a JSON text; undefined for what is none. */
+function jsonOf(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return undefined
   }
 }

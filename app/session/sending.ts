@@ -23,7 +23,7 @@ export async function sendTogether(
   const { direction, group, how } = work.kind === 'toggle' ? work : {}
   const route = work.kind === 'toggle' ? 'undo' : `versions/${work.version}/restore`
   const body = { id, window, seenRevision, direction, group, how }
-  return taken(together, await request(`${path}/${route}`, answer, body), ({ entry, note, undo }) => {
+  return taken(await request(`${path}/${route}`, answer, body), ({ entry, note, undo }) => {
     take([{ entry, note }], undo)
     return [null]
   })
@@ -38,7 +38,11 @@ async function sendCommands(
   const commands = together.flatMap(({ id, seenRevision, work }) =>
     work.kind === 'command' ? [{ id, name: work.name, input: work.input, seenRevision }] : [],
   )
-  return taken(together, await request(`${path}/commands`, answers, { window, commands }), (body) => {
+  const answered = await request(`${path}/commands`, answers, { window, commands })
+  // One that cannot even be read must not take the others with it: the first goes alone, the rest after it.
+  if (!answered.ok && !answered.isAway && together.length > 1)
+    return sendCommands(path, window, together.slice(0, 1), take)
+  return taken(answered, (body) => {
     take(
       body.answers.flatMap((one) => ('error' in one ? [] : [one])),
       body.undo,
@@ -47,9 +51,8 @@ async function sendCommands(
   })
 }
 
-/** A request that was refused as a whole is the refusal of each. */
-function taken<T>(together: readonly Waiting[], answered: Answered<T>, read: (body: T) => (Refusal | null)[]): Sent {
+/** What a request that was sent alone came to. */
+function taken<T>(answered: Answered<T>, read: (body: T) => (Refusal | null)[]): Sent {
   if (answered.ok) return { kind: 'answered', refusals: read(answered.body) }
-  if (answered.isAway) return { kind: 'away' }
-  return { kind: 'answered', refusals: together.map(() => answered.refusal) }
+  return answered.isAway ? { kind: 'away' } : { kind: 'answered', refusals: [answered.refusal] }
 }

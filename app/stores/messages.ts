@@ -10,6 +10,8 @@ export interface Message {
 }
 
 const NEWS_STAYS = 6000
+/** Of news the last few are enough; trouble stays until it is read. */
+const MOST = { news: 3, trouble: 60 }
 
 export const useMessages = defineStore('messages', () => {
   const list = ref<Message[]>([])
@@ -21,7 +23,9 @@ export const useMessages = defineStore('messages', () => {
 
   function say(text: string, tone: Message['tone'] = 'news', actions: Message['actions'] = []) {
     const id = next++
-    list.value = [...list.value.filter((message) => message.text !== text), { id, tone, text, actions }].slice(-3)
+    const others = list.value.filter((message) => message.text !== text)
+    const spare = others.filter((message) => message.tone === tone).slice(0, 1 - MOST[tone])
+    list.value = [...others.filter((message) => !spare.includes(message)), { id, tone, text, actions }]
     if (tone === 'news') setTimeout(() => drop(id), NEWS_STAYS)
   }
 

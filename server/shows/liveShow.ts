@@ -259,8 +259,8 @@ export class LiveShow {
     if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
     if (outcome.changes.length === 0) return { nothing: null }
     const registers = outcome.changes.map((change) => change.register)
-    const stale = await this.#writtenByOthersSince(transaction, registers, window, seenRevision)
-    if (stale) return { refused: stale, status: 409 }
+    const who = await this.#writtenByOthersSince(transaction, registers, window, seenRevision)
+    if (who !== null) return { refused: changedMeanwhile(outcome.label, who), status: 409 }
     const { undoable } = COMMANDS[name]
     const mergeKey = outcome.mergeKey ?? null
     const at = new Date(now).toISOString()
@@ -283,23 +283,22 @@ export class LiveShow {
     }
   }
 
-  /** A command must not overwrite what its window had not seen. Its own earlier writes it knows. */
+  /**
+   * Whose work a command would overwrite that its window had not seen; null for nobody’s. Its own
+   * earlier writes it knows.
+   */
   async #writtenByOthersSince(
     transaction: Knex.Transaction,
     registers: readonly string[],
     window: WindowId,
     seen: number,
-  ): Promise<Refusal | null> {
+  ): Promise<string | null> {
     const isKnown = seen >= this.#touches.knownSince
     const read = isKnown ? this.#touches : await touchesSince(transaction, this.#show.id, registers, seen)
     for (const register of registers) {
       const last = read.get(register)
       if (!last || last.seq <= seen || last.window === window) continue
-      const who = this.#show.all.person.get(last.person)?.name ?? 'Someone else'
-      return {
-        code: 'changed meanwhile',
-        message: `${who} changed this a moment ago. Look at it as it is now, and do it again.`,
-      }
+      return this.#show.all.person.get(last.person)?.name ?? 'Someone else'
     }
     return null
   }
@@ -378,6 +377,11 @@ const MANY_WRITES = 400
 function isBigChange(name: CommandName, changes: ChangeSet): boolean {
   return BIG.has(name) || (COMMANDS[name].undoable && changes.length > MANY_WRITES)
 }
+
+const changedMeanwhile = (label: string, who: string): Refusal => ({
+  code: 'changed meanwhile',
+  message: `“${label}” was not done: ${who} changed this meanwhile. Look at it as it is now, and do it again.`,
+})
 
 function refused(status: number, refusal: Refusal): Answer {
   return { ok: false, status, refusal }

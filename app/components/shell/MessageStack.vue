@@ -13,12 +13,13 @@ function act(message: Message, run: () => void) {
 
 <template>
   <div
-    class="pointer-events-none fixed bottom-44 left-1/2 z-30 flex w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2"
+    class="fixed bottom-44 left-1/2 z-30 flex max-h-[50vh] w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2 overflow-y-auto"
+    :class="messages.list.length > 3 ? '' : 'pointer-events-none'"
   >
     <div
       v-for="message in messages.list"
       :key="message.id"
-      class="pointer-events-auto flex items-start gap-3 rounded-lg border bg-plank px-3 py-2 shadow-lg shadow-night/60"
+      class="pointer-events-auto flex shrink-0 items-start gap-3 rounded-lg border bg-plank px-3 py-2 shadow-lg shadow-night/60"
       :class="message.tone === 'trouble' ? 'border-coral' : 'border-rule-2'"
       :role="message.tone === 'trouble' ? 'alert' : 'status'"
     >
