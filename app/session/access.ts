@@ -2,12 +2,17 @@
 import { z } from 'zod'
 import { ROLES } from '#core/access/roles'
 import { personId, showId } from '#core/show/ids'
+import { undoState } from './wire'
 
+/** What is told to who joins a show. */
 export const joined = z.object({
   person: personId,
   role: z.enum(ROLES),
   /** Whether a link let this browser in, and not that it is on the server's own machine. */
   isByLink: z.boolean(),
+  undo: undoState,
+  /** What the server's clock says, milliseconds since 1970. */
+  now: z.number(),
 })
 export type Joined = z.infer<typeof joined>
 

@@ -1,23 +1,31 @@
-/** Fetches a whole show and checks all of it. Runs in a worker: a large one takes its time. */
+/** Fetches a whole show, and checks all of it. Runs in a worker: a large one takes its time. */
 import type { ShowId } from '#core/show/ids'
 import { checkSnapshot } from './wire'
 
 export type Fetched =
-  /** What was sent, checked: reading it is left to the thread that will use it. */
-  | { readonly kind: 'fetched'; readonly text: string; readonly tookMilliseconds: number }
-  | { readonly kind: 'refused' }
-  | { readonly kind: 'away' }
+  /** What was sent: reading it is left to the thread that will use it. */
+  { readonly kind: 'fetched'; readonly text: string } | { readonly kind: 'refused' } | { readonly kind: 'away' }
 
-export async function fetchSnapshot(id: ShowId): Promise<Fetched> {
-  try {
-    const asked = performance.now()
-    const response = await fetch(`/api/shows/${id}`)
-    const tookMilliseconds = performance.now() - asked
-    const text = await response.text()
-    if (!response.ok) return { kind: 'refused' }
-    checkSnapshot(text)
-    return { kind: 'fetched', text, tookMilliseconds }
-  } catch {
-    return { kind: 'away' }
+export class SnapshotFetcher {
+  #text = ''
+
+  async fetch(id: ShowId): Promise<Fetched> {
+    try {
+      const response = await fetch(`/api/shows/${id}`)
+      this.#text = await response.text()
+      return response.ok ? { kind: 'fetched', text: this.#text } : { kind: 'refused' }
+    } catch {
+      return { kind: 'away' }
+    }
+  }
+
+  /** Whether every value of what was fetched is what it should be. */
+  isSound(): boolean {
+    try {
+      checkSnapshot(this.#text)
+      return true
+    } catch {
+      return false
+    }
   }
 }

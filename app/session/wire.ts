@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { checkColumns, compactCollections, expanded } from '#core/history/compact'
 import { journalEntrySchema } from '#core/journal/entry'
 import { KINDS } from '#core/show/entities'
-import { changeGroupId, personId, showId } from '#core/show/ids'
+import { changeGroupId, showId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
 
 const step = z.object({ group: changeGroupId, label: z.string() }).nullable()
@@ -24,18 +24,10 @@ export const showList = z.object({
 })
 export const newShow = z.object({ id: showId })
 
-const snapshot = z.object({
-  id: showId,
-  revision: z.number(),
-  person: personId,
-  /** What the server's clock said, milliseconds since 1970. */
-  now: z.number(),
-  undo: undoState,
-  all: compactCollections,
-})
+const snapshot = z.object({ id: showId, revision: z.number(), all: compactCollections })
 
 /** A snapshot as it was sent; throws ZodError for anything else. */
-export function parseSnapshot(text: string): z.infer<typeof snapshot> {
+function parseSnapshot(text: string): z.infer<typeof snapshot> {
   return snapshot.parse(JSON.parse(text))
 }
 
@@ -45,15 +37,18 @@ export function checkSnapshot(text: string): void {
   for (const kind of KINDS) if (columns[kind]) checkColumns(kind, columns[kind])
 }
 
-/** The show of a snapshot that was checked. */
-export function readSnapshot(text: string) {
-  const { id, revision, person, now, undo, all } = parseSnapshot(text)
+/** The show of a snapshot; throws for columns that do not go together. Its values are checked by `checkSnapshot`. */
+export function readSnapshot(text: string): Snapshot {
+  const { id, revision, all } = parseSnapshot(text)
   let collections: Collections = emptyShow(id).all
   for (const kind of KINDS) {
     const columns = all.columns[kind]
     if (columns) collections = { ...collections, [kind]: expanded(kind, columns) }
   }
-  const show: Show = { id, all: collections }
-  return { show, revision, person, now, undo }
+  return { show: { id, all: collections }, revision }
 }
-export type Snapshot = ReturnType<typeof readSnapshot>
+
+export interface Snapshot {
+  readonly show: Show
+  readonly revision: number
+}

@@ -8,7 +8,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { JournalEntry } from '#core/journal/entry'
 import type { CommandId, PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { fetchShow, type Opened } from '../session/openShow'
+import { openShow, type Opened } from '../session/openShow'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
 import { entryList, type UndoState } from '../session/wire'
@@ -36,20 +36,21 @@ export const useConfirmed = defineStore('confirmed', () => {
     return withPending(ground, who, pending.value)
   })
 
-  function takeWhole({ opened, tookMilliseconds }: Opened) {
-    clock.set(opened.now, tookMilliseconds)
+  function takeWhole({ opened, joined, tookMilliseconds }: Opened) {
+    clock.set(joined.now, tookMilliseconds)
     confirmed.value = opened.show
     revision.value = opened.revision
-    person.value = opened.person
-    undoState.value = opened.undo
+    person.value = joined.person
+    undoState.value = joined.undo
   }
 
   /** Fetches the whole show again; what is under way goes on top of it. */
   async function fetchAnew() {
     const show = confirmed.value
     if (!show) return
-    const fetched = await fetchShow(show.id)
-    if (confirmed.value?.id !== show.id || !fetched.ok || fetched.opened.revision < revision.value) return
+    const fetched = await openShow(show.id)
+    if (!fetched.ok || !(await fetched.isSound)) return
+    if (confirmed.value?.id !== show.id || fetched.opened.revision < revision.value) return
     takeWhole(fetched)
     early.clear()
   }

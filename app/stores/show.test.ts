@@ -2,9 +2,9 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { z } from 'zod'
 import { runCommand } from '#core/commands/registry'
-import { compactedShow } from '#core/history/compact'
 import { commandId, showId, windowId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { compactJson } from '../../tests/support/compactJson'
 import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
 import { Desk } from '../../tests/support/smallShow'
 import { useShow } from './show'
@@ -21,15 +21,11 @@ const asked = z.object({
 const shows = (id: ShowId): Show => ({ ...desk.show, id })
 const [first, second] = [showId.parse('first'), showId.parse('second')]
 
+const undo = { undo: null, redo: null }
+
 function opened(id: ShowId) {
-  return {
-    id,
-    revision: 0,
-    person: desk.person,
-    now: 0,
-    undo: { undo: null, redo: null },
-    all: compactedShow(desk.show),
-  }
+  const all: unknown = JSON.parse(compactJson(desk.show))
+  return { id, revision: 0, all }
 }
 
 function done(id: ShowId, body: string) {
@@ -51,7 +47,7 @@ function done(id: ShowId, body: string) {
     mergeKey: null,
     changes: outcome.changes,
   }
-  return { answers: [{ entry, note: null }], undo: { undo: null, redo: null } }
+  return { answers: [{ entry, note: null }], undo }
 }
 
 beforeEach(() => {
@@ -72,7 +68,7 @@ beforeEach(() => {
   vi.stubGlobal('fetch', (path: string, init?: { body: string }) => {
     const id = showId.parse(path.split('/')[3])
     if (path.endsWith('/people'))
-      return Promise.resolve(Response.json({ person: desk.person, role: 'owns', isByLink: false }))
+      return Promise.resolve(Response.json({ person: desk.person, role: 'owns', isByLink: false, undo, now: 0 }))
     const json = () => (init ? done(id, init.body) : opened(id))
     return new Promise((resolve) => held.set(path, () => resolve(Response.json(json()))))
   })

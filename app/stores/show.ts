@@ -7,7 +7,7 @@ import type { CommandInput, CommandName } from '#core/commands/registry'
 import { commandId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { newId } from '../session/newId'
-import { openShow, troubleOf, type Trouble } from '../session/openShow'
+import { openShow, troubleOf, UNREADABLE, type Trouble } from '../session/openShow'
 import { begun, outcomeOf } from '../session/pending'
 import { listenToShow } from '../session/stream'
 import { claimWindow } from '../session/thisWindow'
@@ -30,17 +30,28 @@ export const useShow = defineStore('show', () => {
   let stopListening: () => void = () => undefined
   /** The show that was asked for last. */
   let wanted: ShowId | null = null
+  let opening: { readonly id: ShowId; readonly done: Promise<void> } | null = null
 
-  async function open(id: ShowId): Promise<void> {
+  /** Opens a show; one that is open or just being opened stays so. */
+  function open(id: ShowId): Promise<void> {
+    if (wanted === id && confirmed.value?.id === id) return Promise.resolve()
+    if (wanted === id && opening?.id === id) return opening.done
+    opening = { id, done: openAnew(id) }
+    return opening.done
+  }
+
+  async function openAnew(id: ShowId): Promise<void> {
     close(id)
     const [thisWindow, answered] = await Promise.all([claimWindow(), openShow(id)])
     // Another show was asked for meanwhile, or none.
     if (wanted !== id) return
+    opening = null
     trouble.value = answered.ok ? null : answered.trouble
     if (!answered.ok) return
     role.value = answered.joined.role
     isByLink.value = answered.joined.isByLink
     ground.takeWhole(answered)
+    void answered.isSound.then((isSound) => isSound || shutOut(id, UNREADABLE.trouble))
     sending.begin(id, thisWindow)
     stopListening = listenToShow(id, () => revision.value, {
       entry: (entry, undo) => {
@@ -52,11 +63,15 @@ export const useShow = defineStore('show', () => {
         connected.value = isThere
         sending.serverIs(id, isThere)
       },
-      shutOut: (why) => {
-        close(id)
-        trouble.value = troubleOf(why)
-      },
+      shutOut: (why) => shutOut(id, troubleOf(why)),
     })
+  }
+
+  /** Closes a show that may not be worked on, and says why. */
+  function shutOut(id: ShowId, why: Trouble) {
+    if (wanted !== id) return
+    close(id)
+    trouble.value = why
   }
 
   function close(next: ShowId | null) {

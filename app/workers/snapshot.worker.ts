@@ -1,8 +1,5 @@
-/** Fetches and reads shows off the thread that draws. */
+/** Fetches and checks shows off the thread that draws. */
 import { expose } from 'comlink'
-import { fetchSnapshot } from '../session/fetchSnapshot'
+import { SnapshotFetcher } from '../session/fetchSnapshot'
 
-const worker = { fetchSnapshot }
-export type SnapshotWorker = typeof worker
-
-expose(worker)
+expose(new SnapshotFetcher())

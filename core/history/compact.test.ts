@@ -1,11 +1,12 @@
 import { expect, it } from 'vitest'
+import { compactJson } from '../../tests/support/compactJson'
 import { richDesk } from '../../tests/support/richShow'
 import { KINDS } from '../show/entities'
-import { checkColumns, compactCollections, compactedShow, expanded } from './compact'
+import { checkColumns, ColumnWriter, compactCollections, compactKind, expanded } from './compact'
 
 it('a show in columns is the same show, and less than it is as records', () => {
   const { show } = richDesk()
-  const written = JSON.stringify(compactedShow(show))
+  const written = compactJson(show)
   const { columns } = compactCollections.parse(JSON.parse(written))
   for (const kind of KINDS) {
     const compact = columns[kind]
@@ -15,6 +16,19 @@ it('a show in columns is the same show, and less than it is as records', () => {
   }
   const records = JSON.stringify(KINDS.map((kind) => [kind, [...show.all[kind]]]))
   expect(written.length).toBeLessThan(records.length)
+})
+
+it('is written right again after every change, whatever came and went before', () => {
+  const desk = richDesk()
+  const writer = new ColumnWriter('target')
+  for (let i = 0; i < 1500; i++) {
+    desk.do('addTarget', { name: `T${i}`, form: { kind: 'point' }, setPiece: null, position: { x: i / 2, y: 0, z: 0 } })
+    if (i % 100 > 0) continue
+    const targets = new Map([...desk.show.all.target].slice(i % 700))
+    const written = compactKind.parse(JSON.parse([...writer.pieces(targets)].join('')))
+    expect(expanded('target', written)).toEqual(targets)
+    expect(written.values.length).toBeLessThan(5 * targets.size + 3000)
+  }
 })
 
 it('columns that are not what a kind wants are refused', () => {

@@ -5,7 +5,6 @@
 import { z } from 'zod'
 import { idMadeOf } from '../show/compositeIds'
 import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
-import type { Show } from '../show/show'
 
 /** Looked through in one pass: there are millions of them in a large show. */
 const places = z.custom<readonly number[]>(
@@ -24,44 +23,107 @@ export type CompactKind = z.infer<typeof compactKind>
 export const compactCollections = z.strictObject({ columns: z.partialRecord(z.enum(KINDS), compactKind) })
 export type CompactCollections = z.infer<typeof compactCollections>
 
-/** Values by the place they got; each stands once. */
+/** Values by the place they got, each once, with its JSON. */
 class Values {
-  readonly all: unknown[] = []
+  readonly texts: string[] = []
   readonly #places = new Map<unknown, number>()
 
   placeOf(value: unknown): number {
     const known = this.#places.get(value)
     if (known !== undefined) return known
-    if (typeof value !== 'object' || value === null) return this.#add(value, value)
+    const text = JSON.stringify(value)
+    if (typeof value !== 'object' || value === null) return this.#add(value, text)
     // Alike but not the same: found by how it reads. No text is written like this.
-    const written = `\0${JSON.stringify(value)}`
-    const alike = this.#places.get(written) ?? this.#add(written, value)
+    const written = `\0${text}`
+    const alike = this.#places.get(written) ?? this.#add(written, text)
     this.#places.set(value, alike)
     return alike
   }
 
-  #add(key: unknown, value: unknown): number {
-    this.#places.set(key, this.all.length)
-    return this.all.push(value) - 1
+  #add(key: unknown, text: string): number {
+    this.#places.set(key, this.texts.length)
+    return this.texts.push(text) - 1
   }
 }
 
-/** The things of one kind in columns. */
-export function compacted<K extends Kind>(kind: K, entities: ReadonlyMap<string, EntityOf[K]>): CompactKind {
-  const values = new Values()
-  const isMade = [...entities].every(([id, entity]) => idMadeOf(kind, entity) === id)
-  const ids = isMade ? null : [...entities.keys()].map((id) => values.placeOf(id))
-  const columns = Object.fromEntries(
-    Object.keys(ENTITY_SCHEMAS[kind].shape).map((field) => [
-      field,
-      Array.from(entities.values(), (entity) => values.placeOf(Reflect.get(entity, field))),
-    ]),
-  )
-  return { count: entities.size, values: values.all, ids, columns }
+/** Rows worked on, or values written, between two pieces: some milliseconds of work. */
+const AT_ONCE = 5000
+/** Values that nothing uses any more are put away when they are more than those that are used. */
+const SPARE = 1000
+
+/**
+ * Writes the things of one kind in columns, again and again as they change: how a value reads is
+ * worked out once. One writing at a time.
+ */
+export class ColumnWriter<K extends Kind> {
+  readonly #kind: K
+  #values = new Values()
+
+  constructor(kind: K) {
+    this.#kind = kind
+  }
+
+  /** The JSON of a `CompactKind` in pieces, each a short piece of work. */
+  *pieces(entities: ReadonlyMap<string, EntityOf[K]>): Generator<string, void> {
+    const values = this.#values
+    const rows = [...entities.values()]
+    const used = new Set<number>()
+    yield `{"count":${rows.length},"columns":{`
+    for (const [i, field] of Object.keys(ENTITY_SCHEMAS[this.#kind].shape).entries()) {
+      yield `${i > 0 ? ',' : ''}${JSON.stringify(field)}:[`
+      yield* placesOf(values, rows, (row) => Reflect.get(row, field), used)
+      yield ']'
+    }
+    yield '},"ids":'
+    if (yield* this.#areIdsMade(entities)) yield 'null'
+    else {
+      yield '['
+      yield* placesOf(values, [...entities.keys()], (id) => id, used)
+      yield ']'
+    }
+    yield ',"values":['
+    yield* inPieces(values.texts, (text) => text)
+    yield ']}'
+    if (values.texts.length > 2 * used.size + SPARE) this.#values = new Values()
+  }
+
+  *#areIdsMade(entities: ReadonlyMap<string, EntityOf[K]>): Generator<string, boolean> {
+    let done = 0
+    for (const [id, entity] of entities) {
+      if (idMadeOf(this.#kind, entity) !== id) return false
+      if (++done % AT_ONCE === 0) yield ''
+    }
+    return true
+  }
 }
 
-export function compactedShow(show: Show): CompactCollections {
-  return { columns: Object.fromEntries(KINDS.map((kind) => [kind, compacted(kind, show.all[kind])])) }
+function* placesOf<T>(
+  values: Values,
+  rows: readonly T[],
+  valueOf: (row: T) => unknown,
+  used: Set<number>,
+): Generator<string, void> {
+  /** Things stand by their ids: in many columns long runs are the same. */
+  let last: unknown = rows
+  let place = 0
+  yield* inPieces(rows, (row) => {
+    const value = valueOf(row)
+    if (value === last) return place
+    last = value
+    place = values.placeOf(value)
+    used.add(place)
+    return place
+  })
+}
+
+function* inPieces<T>(all: readonly T[], write: (one: T) => string | number): Generator<string, void> {
+  for (let i = 0; i < all.length; i += AT_ONCE) {
+    const piece = all
+      .slice(i, i + AT_ONCE)
+      .map(write)
+      .join(',')
+    yield i > 0 ? `,${piece}` : piece
+  }
 }
 
 /** The fields a kind wants, each with what it takes. */

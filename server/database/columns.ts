@@ -4,23 +4,26 @@ export type Row = Record<string, unknown>
 
 /** One field's way into columns and out of them. */
 export interface Column {
+  /** The columns it takes. */
+  readonly names: readonly string[]
   readonly write: (value: unknown) => Row
   readonly read: (row: Row) => unknown
 }
 
 /** Text, numbers and arrays, stored as they are. */
 export function plain(name: string): Column {
-  return { write: (value) => ({ [name]: value }), read: (row) => row[name] }
+  return { names: [name], write: (value) => ({ [name]: value }), read: (row) => row[name] }
 }
 
-/** PostgreSQL hands exact decimals out as text. */
+/** An exact decimal: PostgreSQL hands these out as text where it is not asked for JSON. */
 export function decimal(name: string): Column {
-  return { write: (value) => ({ [name]: value }), read: (row) => Number(row[name]) }
+  return { names: [name], write: (value) => ({ [name]: value }), read: (row) => Number(row[name]) }
 }
 
 /** A whole number too large for PostgreSQL's integer; it hands these out as text as well. */
 export function whole(name: string): Column {
   return {
+    names: [name],
     write: (value) => ({ [name]: value }),
     read: (row) => (row[name] === null ? null : Number(row[name])),
   }
@@ -43,6 +46,7 @@ class JsonValue {
 /** A true value: an aim, a shape. */
 export function json(name: string): Column {
   return {
+    names: [name],
     write: (value) => ({ [name]: value === null ? null : new JsonValue(value) }),
     read: (row) => row[name],
   }
@@ -52,6 +56,7 @@ export function json(name: string): Column {
 export function parts(prefix: string, names: readonly string[]): Column {
   const columns = names.map((name) => [name, `${prefix}_${name}`] as const)
   return {
+    names: columns.map(([, column]) => column),
     write: (value) => Object.fromEntries(columns.map(([name, column]) => [column, Reflect.get(Object(value), name)])),
     read: (row) => Object.fromEntries(columns.map(([name, column]) => [name, row[column]])),
   }
@@ -61,6 +66,7 @@ export function parts(prefix: string, names: readonly string[]): Column {
 export function optional(fields: Readonly<Record<string, Column>>): Column {
   const columns = Object.entries(fields)
   return {
+    names: columns.flatMap(([, column]) => column.names),
     write: (value) =>
       Object.assign(
         {},

@@ -247,9 +247,20 @@ export function toRow<K extends Kind>(kind: K, entity: EntityOf[K]): Row {
 
 const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
 
-/** A row as an entity; throws ZodError when the database holds what the show cannot. */
-export function fromRow<K extends Kind>(kind: K, row: Row): EntityOf[K] {
+/** The columns of a kind besides its keys. */
+export function columnNames(kind: Kind): string[] {
   const columns: Readonly<Record<string, Column>> = TABLES[kind].columns
-  const fields = Object.entries(columns).map(([field, column]) => [field, column.read(row)] as const)
-  return SCHEMAS[kind].parse(Object.fromEntries(fields))
+  return Object.values(columns).flatMap(({ names }) => names)
+}
+
+/** Reads rows of a kind as entities; throws ZodError when the database holds what the show cannot. */
+export function rowReader<K extends Kind>(kind: K): (row: Row) => EntityOf[K] {
+  const columns: Readonly<Record<string, Column>> = TABLES[kind].columns
+  const fields = Object.entries(columns)
+  const schema = SCHEMAS[kind]
+  return (row) => {
+    const entity: Row = {}
+    for (const [field, column] of fields) entity[field] = column.read(row)
+    return schema.parse(entity)
+  }
 }

@@ -1,29 +1,78 @@
-/** The whole show for a page, in columns and compressed. What has not changed since is not written anew. */
-import { promisify } from 'node:util'
-import { gzip } from 'node:zlib'
-import { compacted } from '#core/history/compact'
-import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
+/** The whole show for pages that open it, in columns and compressed: what has not changed since is not written again. */
+import { setImmediate as turn } from 'node:timers/promises'
+import { ColumnWriter } from '#core/history/compact'
+import { KINDS, type Kind } from '#core/show/entities'
 import type { Show } from '#core/show/show'
+import type { LiveShow } from '../shows/liveShow'
+import { gzipOf, gzipPart, type GzipPart } from './gzipParts'
 
-/** A change of a show makes new maps of the kinds it touches and keeps the others. */
-const written = new WeakMap<object, string>()
+/** Others get their turn after so long, milliseconds. */
+const A_WHILE = 8
 
-function columnsOf<K extends Kind>(kind: K, entities: ReadonlyMap<string, EntityOf[K]>): string {
-  const known = written.get(entities)
-  if (known !== undefined) return known
-  const text = JSON.stringify(compacted(kind, entities))
-  written.set(entities, text)
-  return text
+/** The things of one kind, written anew only when there are others: a change makes new maps of the kinds it touches. */
+class KindSnapshot<K extends Kind> {
+  readonly #kind: K
+  readonly #before: string
+  readonly #writer: ColumnWriter<K>
+  #written: { readonly entities: object; readonly part: GzipPart } | null = null
+
+  /** `before` separates it from what it follows. */
+  constructor(kind: K, before: string) {
+    this.#kind = kind
+    this.#before = before
+    this.#writer = new ColumnWriter(kind)
+  }
+
+  async part({ all }: Show): Promise<GzipPart> {
+    const entities = all[this.#kind]
+    if (this.#written?.entities === entities) return this.#written.part
+    const pieces: string[] = []
+    let begun = performance.now()
+    for (const piece of this.#writer.pieces(entities)) {
+      pieces.push(piece)
+      if (performance.now() - begun < A_WHILE) continue
+      await turn()
+      begun = performance.now()
+    }
+    const part = await gzipPart(`${this.#before}"${this.#kind}":${pieces.join('')}`)
+    this.#written = { entities, part }
+    return part
+  }
 }
 
-/** The answer to opening a show, as compressed JSON; `head` is what stands beside its things. */
-export async function snapshotOf(show: Show, head: object): Promise<Buffer> {
-  const columns: string[] = []
-  for (const kind of KINDS) {
-    columns.push(`"${kind}":${columnsOf(kind, show.all[kind])}`)
-    // Others get their turn between kinds.
-    await new Promise((resolve) => setImmediate(resolve))
+class Snapshots {
+  readonly #kinds: readonly KindSnapshot<Kind>[]
+  #last: { readonly revision: number; readonly body: Promise<Buffer> } | null = null
+
+  constructor() {
+    this.#kinds = KINDS.map((kind, i) => new KindSnapshot(kind, i === 0 ? '' : ','))
   }
-  const text = `${JSON.stringify(head).slice(0, -1)},"all":{"columns":{${columns.join(',')}}}}`
-  return promisify(gzip)(text, { level: 4 })
+
+  /** One at a time; whoever asks for the same gets the same. */
+  of({ show, revision }: LiveShow): Promise<Buffer> {
+    if (this.#last?.revision === revision) return this.#last.body
+    const before = this.#last?.body.catch(() => undefined)
+    const made = { revision, body: Promise.resolve(before).then(() => this.#make(show, revision)) }
+    made.body.catch(() => {
+      if (this.#last === made) this.#last = null
+    })
+    this.#last = made
+    return made.body
+  }
+
+  async #make(show: Show, revision: number): Promise<Buffer> {
+    const head = JSON.stringify({ id: show.id, revision })
+    const parts = [await gzipPart(`${head.slice(0, -1)},"all":{"columns":{`)]
+    for (const kind of this.#kinds) parts.push(await kind.part(show))
+    return gzipOf([...parts, await gzipPart('}}}')])
+  }
+}
+
+const kept = new WeakMap<LiveShow, Snapshots>()
+
+/** The show as it is, as compressed JSON. */
+export function snapshotOf(live: LiveShow): Promise<Buffer> {
+  const snapshots = kept.get(live) ?? new Snapshots()
+  kept.set(live, snapshots)
+  return snapshots.of(live)
 }

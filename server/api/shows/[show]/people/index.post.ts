@@ -1,4 +1,4 @@
-/** Joins whoever asks to the show, and tells who they are and what they may do. */
+/** Joins whoever asks to the show, and tells who they are, what they may do and undo, and what time it is. */
 import { z } from 'zod'
 import { ENTITY_SCHEMAS } from '#core/show/entities'
 import { guestOf } from '../../../../access/guest'
@@ -6,6 +6,7 @@ import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
 import { memberOf } from '../../../../http/members'
 import { showOf } from '../../../../http/showOf'
+import { useHouse } from '../../../../shows/useHouse'
 
 const joining = z.strictObject({ name: ENTITY_SCHEMAS.person.shape.name.optional() })
 
@@ -14,5 +15,7 @@ export default defineApi(async (event) => {
   const { name } = await bodyOf(event, joining)
   const person = await memberOf(event, live, name)
   const { role, session } = await guestOf(event)
-  return { person, role, isByLink: Boolean(session?.link) }
+  const { clock } = await useHouse()
+  const undo = await live.undoState(person)
+  return { person, role, isByLink: Boolean(session?.link), undo, now: clock.read() }
 })
