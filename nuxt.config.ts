@@ -1,6 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
 import { join } from 'node:path'
-import { buildOutputThread } from './scripts/buildOutputThread'
+import { buildThread, THREADS } from './scripts/buildThread'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -33,10 +33,11 @@ export default defineNuxtConfig({
   components: [{ path: '~/components', pathPrefix: false }],
   vite: { plugins: [tailwindcss()], worker: { format: 'es' } },
   hooks: {
-    // The thread that works out what goes out is a script of its own, beside the server.
+    // Each thread of the server is a script of its own, beside it.
     'nitro:init': (nitro) => {
       nitro.hooks.hook('compiled', async () => {
-        await buildOutputThread(join(nitro.options.output.serverDir, 'outputThread.mjs'))
+        for (const [name, entry] of Object.entries(THREADS))
+          await buildThread(entry, join(nitro.options.output.serverDir, `${name}.mjs`))
       })
     },
   },

@@ -8,7 +8,7 @@ import { fileURLToPath } from 'node:url'
 import { KINDS } from '#core/show/entities'
 import { commandId, personId, showId, windowId } from '#core/show/ids'
 import { choose } from '#demo/choices'
-import { buildOutputThread } from '../scripts/buildOutputThread'
+import { buildThread, THREADS } from '../scripts/buildThread'
 import { throwawayCluster } from '../scripts/database/cluster'
 import { freshDatabase } from '../scripts/database/freshDatabase'
 import { tableName } from '../server/database/tables'
@@ -120,7 +120,7 @@ class Bench {
 }
 
 async function run(): Promise<void> {
-  await buildOutputThread(fileURLToPath(OUTPUT_THREAD))
+  await buildThread(THREADS.outputThread, fileURLToPath(OUTPUT_THREAD))
   const cluster = await throwawayCluster('data/test', console.log)
   try {
     for (const rows of [100, 1_000_000]) {

@@ -12,7 +12,7 @@ const SOURCES = [
   'server',
   'nuxt.config.ts',
   'package-lock.json',
-  'scripts/buildOutputThread.ts',
+  'scripts/buildThread.ts',
 ]
 const STAMP = '.output/built-from'
 

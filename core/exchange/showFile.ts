@@ -1,24 +1,21 @@
 /** A show as one file: what it is, and everything in it. */
 import { z } from 'zod'
-import { plainCollections, readCollections } from '../history/collections'
+import { readCollections } from '../history/collections'
 import { showRecordOf, type Show } from '../show/show'
 import type { ShowId } from '../show/ids'
 
 export const SHOW_FORMAT = 'rhopander show'
 /** Goes up whenever what a show holds changes in a way older readers would not understand. */
-export const SHOW_FORMAT_VERSION = 1
+export const SHOW_FORMAT_VERSION = 2
 
 const head = z.looseObject({ format: z.literal(SHOW_FORMAT), version: z.number().int().min(1), contents: z.unknown() })
 
-/** The document of a show. `madeAt` is an instant as text. */
-export function showDocument(show: Show, madeAt: string) {
-  return {
-    format: SHOW_FORMAT,
-    version: SHOW_FORMAT_VERSION,
-    name: showRecordOf(show).name,
-    madeAt,
-    contents: plainCollections(show),
-  }
+/**
+ * What the document of a show says of itself, beside its `contents`: the show in columns, or, in
+ * those of version 1, in records. `madeAt` is an instant as text.
+ */
+export function showFileHead(show: Show, madeAt: string) {
+  return { format: SHOW_FORMAT, version: SHOW_FORMAT_VERSION, name: showRecordOf(show).name, madeAt }
 }
 
 export type ReadShowFile = { readonly ok: true; readonly show: Show } | { readonly ok: false; readonly message: string }

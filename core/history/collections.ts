@@ -1,4 +1,4 @@
-/** A whole show as plain lists, as it is kept and sent: reading one back checks everything. */
+/** A whole show as plain lists, or in columns, as it is kept: reading one back checks everything. */
 import { z } from 'zod'
 import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
 import { issueInWords } from '../show/faults'
@@ -6,6 +6,7 @@ import { unkeepableIn } from '../show/keepable'
 import { emptyShow, type Collections, type Show } from '../show/show'
 import { faultsIn, type Fault } from '../show/soundness'
 import type { ShowId } from '../show/ids'
+import { compactCollections, expanded, type CompactKind } from './compact'
 
 /** Entities by kind, each with its id. */
 export type PlainCollections = { readonly [K in Kind]?: readonly (readonly [string, unknown])[] }
@@ -29,11 +30,14 @@ const MOST_OF_A_KIND = 1_000_000
 export function readCollections(plain: unknown, show: ShowId): ReadCollections {
   const unkeepable = unkeepableIn(plain, MOST_OF_A_KIND)
   if (unkeepable) return { ok: false, message: `Its contents cannot be kept: ${unkeepable.path} ${unkeepable.why}.` }
-  const read = collections.safeParse(plain)
-  if (!read.success) return { ok: false, message: 'Its contents are not those of a show.' }
+  const columns = compactCollections.safeParse(plain)
+  const records = collections.safeParse(columns.success ? {} : plain)
+  if (!records.success) return { ok: false, message: 'Its contents are not those of a show.' }
   let all: Collections = emptyShow(show).all
   for (const kind of KINDS) {
-    const entities = readKind(kind, read.data[kind] ?? [])
+    const entities = columns.success
+      ? readColumns(kind, columns.data.columns[kind])
+      : readKind(kind, records.data[kind] ?? [])
     if (typeof entities === 'string') return { ok: false, message: entities }
     all = { ...all, [kind]: entities }
   }
@@ -42,6 +46,18 @@ export function readCollections(plain: unknown, show: ShowId): ReadCollections {
   all = { ...all, show: new Map([[show, record]]) }
   const fault = faultsIn({ id: show, all })[0]
   return fault ? { ok: false, message: faultInIt(fault) } : { ok: true, all }
+}
+
+function readColumns<K extends Kind>(kind: K, columns: CompactKind | undefined): Map<string, EntityOf[K]> | string {
+  if (!columns) return new Map()
+  try {
+    const entities = expanded(kind, columns)
+    return entities.size === columns.count
+      ? readKind(kind, [...entities])
+      : `Two of the kind ${kind} in it have the same id.`
+  } catch {
+    return `What it holds of the kind ${kind} does not go together.`
+  }
 }
 
 function faultInIt(fault: Fault): string {

@@ -154,6 +154,8 @@ export function expanded<K extends Kind>(kind: K, compact: CompactKind): Map<str
   const hasAll = fieldsWanted(kind).every(([field]) => field in columns)
   /** Each value was checked for its field: with every field there, it is a thing of its kind. */
   const isWhole = (thing: object | null): thing is EntityOf[K] => hasAll && thing !== null
+  if (fields.some(([, column]) => column.length !== count) || (ids && ids.length !== count))
+    throw new RangeError(`the columns of ${kind} have not ${count} rows each`)
   const things = new Map<string, EntityOf[K]>()
   for (let row = 0; row < count; row++) {
     const thing: Record<string, unknown> = {}

@@ -2,7 +2,8 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { compareShows, type Difference } from './compare'
 import { plainCollections } from './collections'
-import { readShowDocument, SHOW_FORMAT_VERSION, showDocument } from '../exchange/showFile'
+import { readShowDocument, SHOW_FORMAT_VERSION } from '../exchange/showFile'
+import { documentInColumns, documentInRecords } from '../../tests/support/showDocument'
 import { showId } from '../show/ids'
 import { danglingReferences } from '../show/references'
 import { vec3 } from '../geometry/vector'
@@ -128,17 +129,33 @@ describe('a version brought back', () => {
 })
 
 describe('the file of a show', () => {
-  const document = () => JSON.parse(JSON.stringify(showDocument(desk.show, '2026-01-01T00:00:00.000Z')))
+  const document = () => JSON.parse(JSON.stringify(documentInRecords(desk.show)))
   const copy = showId.parse('copy')
 
-  it('holds everything, read back under another id', () => {
-    const read = readShowDocument(document(), copy)
+  it.each([
+    ['columns', documentInColumns],
+    ['records, as it was at first', documentInRecords],
+  ])('holds everything in %s, read back under another id', (_, made) => {
+    const read = readShowDocument(JSON.parse(JSON.stringify(made(desk.show))), copy)
     if (!read.ok) throw new Error(read.message)
     expect(read.show.id).toBe(copy)
-    const { show: record, ...rest } = plainCollections(read.show)
-    const { show: before, ...written } = document().contents
+    const { show: record, ...rest } = read.show.all
+    const { show: before, ...written } = desk.show.all
     expect(rest).toEqual(written)
-    expect(record?.map(([, fields]) => fields)).toEqual(before.map(([, fields]: [string, unknown]) => fields))
+    expect([...record.values()]).toEqual([...before.values()])
+  })
+
+  it('is refused where its columns do not go together, or hold what does not fit', () => {
+    const refusal = (change: (columns: Record<string, Record<string, unknown>>) => void) => {
+      const file = JSON.parse(JSON.stringify(documentInColumns(desk.show)))
+      change(file.contents.columns)
+      const read = readShowDocument(file, copy)
+      return read.ok ? '' : read.message
+    }
+    expect(refusal((all) => Object.assign(all['fixture'] ?? {}, { count: 9 }))).toContain('does not go together')
+    expect(refusal((all) => Object.assign(all['fixture'] ?? {}, { columns: {} }))).toContain('does not go together')
+    expect(refusal((all) => Object.assign(all['palette'] ?? {}, { values: [] }))).toContain('of the kind palette')
+    expect(refusal((all) => delete all['venue'])).toContain('leans on a venue that is not there')
   })
 
   it('is refused with the reason where it is foreign, newer or damaged', () => {

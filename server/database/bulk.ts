@@ -16,11 +16,16 @@ export async function insertMany(transaction: Knex.Transaction, table: string, r
   const columns = Object.keys(first)
     .map((name) => `"${name}"`)
     .join(', ')
-  for (let i = 0; i < rows.length; i += BATCH)
-    await transaction.raw(
-      `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?)`,
-      [JSON.stringify(rows.slice(i, i + BATCH))],
-    )
+  const statement = `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?)`
+  let sent: Promise<unknown> = Promise.resolve()
+  for (let i = 0; i < rows.length; i += BATCH) {
+    // The next batch is written out while the database takes this one.
+    const batch = JSON.stringify(rows.slice(i, i + BATCH))
+    await sent
+    sent = Promise.resolve(transaction.raw(statement, [batch]))
+    sent.catch(() => undefined)
+  }
+  await sent
 }
 
 /** Puts off looking up what rows point at until `checkKeys`, where this role may. */

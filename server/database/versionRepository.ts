@@ -1,11 +1,9 @@
 /** Kept versions of shows: the whole of each, compressed. */
 import type { Knex } from 'knex'
 import { promisify } from 'node:util'
-import { gunzip, gzip } from 'node:zlib'
+import { gunzip } from 'node:zlib'
 import { z } from 'zod'
-import { plainCollections } from '#core/history/collections'
 import type { PersonId, ShowId } from '#core/show/ids'
-import type { Show } from '#core/show/show'
 
 /** How many versions made by themselves are kept; those with a name stay until they are taken out. */
 const MOST_AUTOMATIC = 20
@@ -39,27 +37,30 @@ export async function listVersions(knex: Knex, show: ShowId): Promise<Version[]>
 
 export async function keepVersion(
   knex: Knex,
-  show: Show,
+  show: ShowId,
   version: {
     readonly id: string
     readonly name: string
     readonly person: PersonId
     readonly automatic: boolean
     readonly revision: number
+    /** A compressed JSON record; its `contents` are the whole show. */
+    readonly contents: Buffer
   },
 ): Promise<void> {
-  const contents = await promisify(gzip)(JSON.stringify(plainCollections(show)))
-  await knex('version').insert({ show_id: show.id, ...version, contents })
+  await knex('version').insert({ show_id: show, ...version })
   if (!version.automatic) return
   const kept = knex('version')
-    .where({ show_id: show.id, automatic: true })
+    .where({ show_id: show, automatic: true })
     .orderBy('at', 'desc')
     .limit(MOST_AUTOMATIC)
     .select('id')
-  await knex('version').where({ show_id: show.id, automatic: true }).whereNotIn('id', kept).delete()
+  await knex('version').where({ show_id: show, automatic: true }).whereNotIn('id', kept).delete()
 }
 
-/** What a version holds, as plain collections; null when there is none of this id. */
+const wrappedContents = z.object({ id: z.string(), contents: z.object({ columns: z.unknown() }) })
+
+/** What a version holds, as `readCollections` takes it; null when there is none of this id. */
 export async function versionContents(
   knex: Knex,
   show: ShowId,
@@ -70,8 +71,10 @@ export async function versionContents(
     .first('name', 'contents')
   if (!row) return null
   const text = await promisify(gunzip)(row.contents)
-  const contents: unknown = JSON.parse(text.toString('utf8'))
-  return { name: row.name, contents }
+  const stored: unknown = JSON.parse(text.toString('utf8'))
+  // Versions of before are the contents alone.
+  const wrapped = wrappedContents.safeParse(stored)
+  return { name: row.name, contents: wrapped.success ? wrapped.data.contents : stored }
 }
 
 export async function dropVersion(knex: Knex, show: ShowId, id: string): Promise<void> {

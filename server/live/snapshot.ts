@@ -1,5 +1,6 @@
 /** The whole show for pages that open it, in columns and compressed: what has not changed since is not written again. */
 import { setImmediate as turn } from 'node:timers/promises'
+import { showFileHead } from '#core/exchange/showFile'
 import { ColumnWriter } from '#core/history/compact'
 import { KINDS, type Kind } from '#core/show/entities'
 import type { Show } from '#core/show/show'
@@ -42,37 +43,53 @@ class KindSnapshot<K extends Kind> {
 
 class Snapshots {
   readonly #kinds: readonly KindSnapshot<Kind>[]
-  #last: { readonly revision: number; readonly body: Promise<Buffer> } | null = null
+  #last: { readonly show: Show; readonly parts: Promise<readonly GzipPart[]> } | null = null
 
   constructor() {
     this.#kinds = KINDS.map((kind, i) => new KindSnapshot(kind, i === 0 ? '' : ','))
   }
 
   /** One at a time; whoever asks for the same gets the same. */
-  of({ show, revision }: LiveShow): Promise<Buffer> {
-    if (this.#last?.revision === revision) return this.#last.body
-    const before = this.#last?.body.catch(() => undefined)
-    const made = { revision, body: Promise.resolve(before).then(() => this.#make(show, revision)) }
-    made.body.catch(() => {
+  parts(show: Show): Promise<readonly GzipPart[]> {
+    if (this.#last?.show === show) return this.#last.parts
+    const before = this.#last?.parts.catch(() => undefined)
+    const made = { show, parts: Promise.resolve(before).then(() => this.#make(show)) }
+    made.parts.catch(() => {
       if (this.#last === made) this.#last = null
     })
     this.#last = made
-    return made.body
+    return made.parts
   }
 
-  async #make(show: Show, revision: number): Promise<Buffer> {
-    const head = JSON.stringify({ id: show.id, revision })
-    const parts = [await gzipPart(`${head.slice(0, -1)},"all":{"columns":{`)]
+  async #make(show: Show): Promise<readonly GzipPart[]> {
+    const parts: GzipPart[] = []
     for (const kind of this.#kinds) parts.push(await kind.part(show))
-    return gzipOf([...parts, await gzipPart('}}}')])
+    return parts
   }
 }
 
 const kept = new WeakMap<LiveShow, Snapshots>()
 
-/** The show as it is, as compressed JSON. */
-export function snapshotOf(live: LiveShow): Promise<Buffer> {
+/** A show that is or was that of `live`, as the last field of a compressed JSON record; `head` are the other fields. */
+export async function compressed(live: LiveShow, show: Show, head: object, field: string): Promise<Buffer> {
   const snapshots = kept.get(live) ?? new Snapshots()
   kept.set(live, snapshots)
-  return snapshots.of(live)
+  const begin = gzipPart(`${JSON.stringify(head).slice(0, -1)},"${field}":{"columns":{`)
+  return gzipOf([await begin, ...(await snapshots.parts(show)), await gzipPart('}}}')])
+}
+
+/** The show as it is, for a page. */
+export function snapshotOf(live: LiveShow): Promise<Buffer> {
+  const { show, revision } = live
+  return compressed(live, show, { id: show.id, revision }, 'all')
+}
+
+/** The show as it is, as a back-up; `madeAt` is an instant as text. */
+export function backupOf(live: LiveShow, madeAt: string): Promise<Buffer> {
+  return compressed(live, live.show, showFileHead(live.show, madeAt), 'contents')
+}
+
+/** The contents of a version of the show. */
+export function versionOf(live: LiveShow, show: Show): Promise<Buffer> {
+  return compressed(live, show, { id: show.id }, 'contents')
 }

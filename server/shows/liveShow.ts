@@ -30,6 +30,7 @@ import { lockShow, storedShow, writeTouched, type StoredShow } from '../database
 import { historyOf, undoStateOf, type UndoState } from '../database/stepRepository'
 import { keepVersion } from '../database/versionRepository'
 import { log } from '../http/log'
+import { versionOf } from '../live/snapshot'
 import { unsoundRefusal } from './thingWording'
 import { anywayInWords, leftInWords, toggledInWords, toggleRefusalInWords } from './undoWording'
 
@@ -205,9 +206,14 @@ export class LiveShow {
   }
 
   /** Keeps the show as it was before a big change. */
-  #keepBefore(transaction: Knex.Transaction, { id, label, person }: JournalEntry, revision: number): Promise<void> {
+  async #keepBefore(
+    transaction: Knex.Transaction,
+    { id, label, person }: JournalEntry,
+    revision: number,
+  ): Promise<void> {
     const name = `Before: ${label}`.slice(0, 120)
-    return keepVersion(transaction, this.#show, { id, name, person, automatic: true, revision })
+    const contents = await versionOf(this, this.#show)
+    await keepVersion(transaction, this.#show.id, { id, name, person, automatic: true, revision, contents })
   }
 
   async #takeIn(knex: Knex): Promise<void> {

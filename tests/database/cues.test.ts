@@ -1,3 +1,4 @@
+import { gunzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { stagePicture } from '#core/cues/onStage'
 import { stagePictureAt } from '#core/cues/stageAt'
@@ -5,14 +6,16 @@ import { channelLevels } from '#core/output/channelLevels'
 import { litBy } from '#core/cues/playback'
 import { listsInOrder } from '#core/cues/tracking'
 import { playing } from '#core/cues/tracks'
-import { readShowDocument, showDocument } from '#core/exchange/showFile'
+import { readShowDocument } from '#core/exchange/showFile'
 import { compareShows } from '#core/history/compare'
 import { readCollections } from '#core/history/collections'
 import { FAMILIES } from '#core/show/families'
 import { asFixtureId, commandId, personId, showId, windowId } from '#core/show/ids'
 import { choose } from '#demo/choices'
 import { listVersions, versionContents } from '../../server/database/versionRepository'
+import { backupOf } from '../../server/live/snapshot'
 import { House } from '../../server/shows/house'
+import { documentInRecords } from '../support/showDocument'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { OUTPUT_THREAD } from '../outputThread'
@@ -182,7 +185,7 @@ describe('history', () => {
   })
 
   it('makes a show of a back-up just as it was, and refuses what is foreign, newer or broken', async () => {
-    const document: unknown = JSON.parse(JSON.stringify(showDocument(live.show, '2026-01-01T00:00:00Z')))
+    const document: unknown = JSON.parse(gunzipSync(await backupOf(live, '2026-01-01T00:00:00Z')).toString())
     const read = readShowDocument(document, showId.parse('again'))
     if (!read.ok) throw new Error(read.message)
     await house.keepShow(read.show)
@@ -193,7 +196,7 @@ describe('history', () => {
       const attempt = readShowDocument(of, showId.parse('no'))
       return attempt.ok ? 'read' : attempt.message
     }
-    const whole = showDocument(live.show, '')
+    const whole = documentInRecords(live.show)
     expect(refusal({ hello: 'world' })).toBe('It is not a back-up of a show.')
     expect(refusal({ ...whole, version: 99 })).toContain('newer version')
     expect(refusal({ ...whole, contents: { ...whole.contents, cue: [] } })).toContain('It is damaged. A cue')

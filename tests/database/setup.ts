@@ -1,5 +1,5 @@
 import { fileURLToPath } from 'node:url'
-import { buildOutputThread } from '../../scripts/buildOutputThread'
+import { buildThread, THREADS } from '../../scripts/buildThread'
 import { OUTPUT_THREAD } from '../outputThread'
 
-export default () => buildOutputThread(fileURLToPath(OUTPUT_THREAD))
+export default () => buildThread(THREADS.outputThread, fileURLToPath(OUTPUT_THREAD))

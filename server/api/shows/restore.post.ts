@@ -1,37 +1,35 @@
 /** Makes a show of a back-up. A damaged or foreign file is refused with the reason, and nothing is changed. */
 import { randomUUID } from 'node:crypto'
-import { promisify } from 'node:util'
-import { gunzip } from 'node:zlib'
-import { readShowDocument } from '#core/exchange/showFile'
 import { showId } from '#core/show/ids'
 import { mustOwnAll } from '../../access/guest'
+import { restore } from '../../exchange/restore'
 import { ApiError, defineApi } from '../../http/api'
 import { bytesOf } from '../../http/body'
-import { useHouse } from '../../shows/useHouse'
 
-/** A file that is larger, or would unpack to more, is not one of ours; bytes. */
+/** A file that is larger is not one of ours; bytes. */
 const LARGEST_FILE = 64_000_000
-const LARGEST = 192_000_000
+
+/** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
+const restoreThread = () => new URL('./restoreThread.mjs', import.meta.url)
 
 export default defineApi(async (event) => {
   await mustOwnAll(event)
-  const body = await bytesOf(event, LARGEST_FILE)
-  const read = readShowDocument(await unpack(body), showId.parse(randomUUID()))
-  if (!read.ok) throw refused(read.message)
-  await (await useHouse()).keepShow(read.show)
-  return { id: read.show.id }
-})
-
-async function unpack(file: Buffer): Promise<unknown> {
+  const file = await bytesOf(event, LARGEST_FILE)
   if (file.length === 0) throw refused('It is empty.')
   if (file[0] !== 0x1f || file[1] !== 0x8b) throw refused('It is not a back-up of a show.')
-  try {
-    const text = await promisify(gunzip)(file, { maxOutputLength: LARGEST })
-    return JSON.parse(text.toString('utf8'))
-  } catch {
-    throw refused('It is damaged: it does not unpack to what was packed.')
+  const id = showId.parse(randomUUID())
+  const restored = await restore(restoreThread(), { file, id, database: useRuntimeConfig().databaseUrl })
+  switch (restored.kind) {
+    case 'done':
+      return { id }
+    case 'not one':
+      throw refused(restored.why)
+    case 'away':
+      throw new ApiError(503, restored.refusal)
+    case 'refused':
+      throw new ApiError(422, restored.refusal)
   }
-}
+})
 
 function refused(why: string): ApiError {
   return new ApiError(422, { code: 'not a back-up', message: `This file cannot be restored. ${why}` })

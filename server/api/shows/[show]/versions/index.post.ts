@@ -5,6 +5,7 @@ import { keepVersion } from '../../../../database/versionRepository'
 import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
 import { memberOf } from '../../../../http/members'
+import { versionOf } from '../../../../live/snapshot'
 import { showOf } from '../../../../http/showOf'
 import { useHouse } from '../../../../shows/useHouse'
 
@@ -16,6 +17,8 @@ export default defineApi(async (event) => {
   const { knex } = await useHouse()
   const id = randomUUID()
   const { show, revision } = live
-  await keepVersion(knex, show, { id, name, person: await memberOf(event, live), automatic: false, revision })
+  const contents = await versionOf(live, show)
+  const person = await memberOf(event, live)
+  await keepVersion(knex, show.id, { id, name, person, automatic: false, revision, contents })
   return { id }
 })

@@ -1,0 +1,20 @@
+/** Makes one script of a thread of the server, with all it needs but what the server has beside it. */
+import { build } from 'esbuild'
+
+export async function buildThread(entry: string, outfile: string): Promise<void> {
+  await build({
+    entryPoints: [entry],
+    outfile,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    logLevel: 'warning',
+    external: ['knex'],
+  })
+}
+
+/** The threads of the server by the names of their scripts. */
+export const THREADS = {
+  outputThread: 'server/output/outputThread.ts',
+  restoreThread: 'server/exchange/restoreThread.ts',
+} as const
