@@ -8,6 +8,15 @@ import type { DatabaseClock } from './databaseClock'
 
 export const CHANNEL = 'rhopander'
 
+/** Says that a show stands at a revision. */
+export const announcementOf = (show: string, revision: number) => `${show} ${revision}`
+
+/** What an announcement says; the revision is endless where an earlier release left it out. */
+export function readAnnouncement(payload: string): { show: string; revision: number } {
+  const [show = '', revision] = payload.split(' ')
+  return { show, revision: revision === undefined ? Infinity : Number(revision) }
+}
+
 export interface Listening {
   /** Gets each announcement. */
   hear(payload: string): void

@@ -10,19 +10,38 @@ import type { Row } from './columns'
 const BATCH = 20_000
 
 /** Inserts new rows, which all have the same columns. */
-export async function insertMany(transaction: Knex.Transaction, table: string, rows: readonly Row[]): Promise<void> {
+export function insertMany(transaction: Knex.Transaction, table: string, rows: readonly Row[]): Promise<void> {
+  return send(transaction, rows, (names) => insertion(table, names))
+}
+
+/** Writes rows, which all have the same columns, in place of those with the same show and id. */
+export function upsertMany(transaction: Knex.Transaction, table: string, rows: readonly Row[]): Promise<void> {
+  return send(transaction, rows, (names) => {
+    const kept = names.filter((name) => name !== 'show_id' && name !== 'id')
+    const set = kept.map((name) => `"${name}" = excluded."${name}"`).join(', ')
+    return `${insertion(table, names)} on conflict (show_id, id) do update set ${set}`
+  })
+}
+
+function insertion(table: string, names: readonly string[]): string {
+  const columns = names.map((name) => `"${name}"`).join(', ')
+  return `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?)`
+}
+
+async function send(
+  transaction: Knex.Transaction,
+  rows: readonly Row[],
+  statement: (names: readonly string[]) => string,
+): Promise<void> {
   const [first] = rows
   if (!first) return
-  const columns = Object.keys(first)
-    .map((name) => `"${name}"`)
-    .join(', ')
-  const statement = `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?)`
+  const written = statement(Object.keys(first))
   let sent: Promise<unknown> = Promise.resolve()
   for (let i = 0; i < rows.length; i += BATCH) {
     // The next batch is written out while the database takes this one.
     const batch = JSON.stringify(rows.slice(i, i + BATCH))
     await sent
-    sent = Promise.resolve(transaction.raw(statement, [batch]))
+    sent = Promise.resolve(transaction.raw(written, [batch]))
     sent.catch(() => undefined)
   }
   await sent

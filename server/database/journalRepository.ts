@@ -4,28 +4,41 @@ import { z } from 'zod'
 import { journalEntrySchema, type JournalEntry } from '#core/journal/entry'
 import type { Touch } from '#core/journal/history'
 import { personId, windowId, type CommandId, type ShowId } from '#core/show/ids'
-import { writeStep } from './stepRepository'
-
-const BATCH = 5000
+import { announcementOf, CHANNEL } from './announcements'
+import { stepStatement } from './stepRepository'
 
 /** Absent is SQL null; a JSON null is the JSON value null. */
 function column(value: unknown): string | null {
   return value === undefined ? null : JSON.stringify(value)
 }
 
+/**
+ * Writes an entry with its writes and what it does to its step, brings the show to its revision and
+ * announces that, all in one statement: a command is little more than its way to the database.
+ */
 export async function appendEntry(transaction: Knex.Transaction, show: ShowId, entry: JournalEntry): Promise<void> {
-  const { changes, group, mergeKey, ...rest } = entry
-  await writeStep(transaction, show, entry)
-  await transaction('journal_entry').insert({ show_id: show, ...rest, group_id: group, merge_key: mergeKey })
-  const rows = changes.map(({ register, before, after }, place) => ({
-    show_id: show,
-    seq: entry.seq,
-    place,
-    register,
-    before: column(before),
-    after: column(after),
-  }))
-  for (let i = 0; i < rows.length; i += BATCH) await transaction('journal_write').insert(rows.slice(i, i + BATCH))
+  const { changes, mergeKey, ...rest } = entry
+  await transaction.raw(
+    `with step as (${stepStatement(entry.kind)}),
+      entry as (insert into journal_entry (show_id, seq, id, person, "window", at, kind, group_id, label, undoable, merge_key)
+        values (:show, :seq, :id, :person, :window, :at, :kind, :group, :label, :undoable, :mergeKey)),
+      writes as (insert into journal_write (show_id, seq, place, register, before, after)
+        select :show, :seq, w.place - 1, w.register, cast(w.before as jsonb), cast(w.after as jsonb)
+        from unnest(cast(:registers as text[]), cast(:befores as text[]), cast(:afters as text[]))
+          with ordinality w (register, before, after, place)),
+      shown as (update show set revision = :seq where id = :show)
+    select pg_notify(:channel, :announcement)`,
+    {
+      ...rest,
+      show,
+      mergeKey,
+      registers: changes.map(({ register }) => register),
+      befores: changes.map(({ before }) => column(before)),
+      afters: changes.map(({ after }) => column(after)),
+      channel: CHANNEL,
+      announcement: announcementOf(show, entry.seq),
+    },
+  )
 }
 
 const storedEntry = z.object({

@@ -5,11 +5,11 @@ import { touchedBy, type ChangeSet } from '#core/show/changes'
 import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
 import type { CommandId, ShowId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
-import { checkKeys, insertMany, putOffKeys } from './bulk'
+import { checkKeys, insertMany, putOffKeys, upsertMany } from './bulk'
 import type { Row } from './columns'
 import { columnNames, rowReader, tableName, toRow } from './tables'
 
-/** Rows sent in one statement; PostgreSQL takes at most 65,535 parameters. */
+/** Ids sent in one statement; PostgreSQL takes at most 65,535 parameters. */
 const BATCH = 1000
 
 export interface StoredShow {
@@ -120,14 +120,8 @@ export async function lockShow(
 }
 
 /** Writes every entity a change set touched as it is afterwards, and takes out those that are gone. */
-export async function writeTouched(
-  transaction: Knex.Transaction,
-  after: Show,
-  changes: ChangeSet,
-  revision: number,
-): Promise<void> {
+export async function writeTouched(transaction: Knex.Transaction, after: Show, changes: ChangeSet): Promise<void> {
   for (const [kind, ids] of touchedBy(changes)) await writeKind(transaction, after, kind, ids)
-  await transaction('show').where({ id: after.id }).update({ revision })
 }
 
 async function writeKind<K extends Kind>(
@@ -149,11 +143,7 @@ async function writeKind<K extends Kind>(
       .where({ show_id: after.id })
       .whereIn('id', gone.slice(i, i + BATCH))
       .delete()
-  for (let i = 0; i < rows.length; i += BATCH)
-    await transaction(table)
-      .insert(rows.slice(i, i + BATCH))
-      .onConflict(['show_id', 'id'])
-      .merge()
+  await upsertMany(transaction, table, rows)
 }
 
 /** Writes a whole show that was made elsewhere, such as the demo. */

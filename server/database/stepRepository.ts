@@ -13,22 +13,22 @@ export interface UndoState {
   readonly redo: { readonly group: ChangeGroupId; readonly label: string } | null
 }
 
-/** Writes what an entry does to its step. */
-export async function writeStep(transaction: Knex.Transaction, show: ShowId, entry: JournalEntry): Promise<void> {
-  const { group: id, seq, person, label, undoable, kind } = entry
-  const step = { show_id: show, id }
-  if (kind !== 'do') {
-    const toggled = kind === 'waive' ? { waived: true } : { live: kind === 'redo' }
-    await transaction('change_group')
-      .where(step)
-      .update({ ...toggled, toggled_seq: seq })
-    return
+/** The statement that writes what an entry of a kind does to its step, by the names of `appendEntry`. */
+export function stepStatement(kind: JournalEntry['kind']): string {
+  const toggle = (what: string) =>
+    `update change_group set ${what}, toggled_seq = :seq where show_id = :show and id = :group`
+  switch (kind) {
+    case 'do':
+      return `insert into change_group (show_id, id, person, label, undoable, first_seq, last_seq, live, waived, toggled_seq, settled)
+        values (:show, :group, :person, :label, :undoable, :seq, :seq, true, false, 0, false)
+        on conflict (show_id, id) do update set label = excluded.label, last_seq = excluded.last_seq`
+    case 'undo':
+      return toggle('live = false')
+    case 'redo':
+      return toggle('live = true')
+    case 'waive':
+      return toggle('waived = true')
   }
-  const first = { first_seq: seq, live: true, waived: false, toggled_seq: 0, settled: false }
-  await transaction('change_group')
-    .insert({ ...step, person, label, undoable, last_seq: seq, ...first })
-    .onConflict(['show_id', 'id'])
-    .merge({ label, last_seq: seq })
 }
 
 const nextSteps = z.object({

@@ -11,7 +11,7 @@ import { emptyShow, type Show } from '#core/show/show'
 import { OSTREL_TYPES } from '#demo/types'
 import { buildSaltLantern } from '#demo/saltLantern'
 import { installationName } from '../database/accessRepository'
-import { Announcements } from '../database/announcements'
+import { Announcements, readAnnouncement } from '../database/announcements'
 import { DatabaseClock } from '../database/databaseClock'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
@@ -48,8 +48,8 @@ export class House {
     this.clock = new DatabaseClock()
     this.outputs = new Outputs(outputThread, this.clock)
     this.#announcements = new Announcements(address, this.clock, {
-      hear: (show) => this.#takeIn(show),
-      missed: () => [...this.#open.keys()].forEach((show) => this.#takeIn(show)),
+      hear: (payload) => this.#takeIn(readAnnouncement(payload)),
+      missed: () => [...this.#open.keys()].forEach((show) => this.#takeIn({ show, revision: Infinity })),
     })
     this.#looking = setInterval(() => void this.letGoOfIdle(IDLE), LOOK_EVERY)
     this.#looking.unref()
@@ -139,11 +139,11 @@ export class House {
     })
   }
 
-  #takeIn(name: string): void {
-    const id = showId.safeParse(name)
+  #takeIn({ show, revision }: { show: string; revision: number }): void {
+    const id = showId.safeParse(show)
     const open = id.success ? this.#open.get(id.data) : undefined
     open
-      ?.then((opened) => opened?.live.catchUp())
+      ?.then((opened) => opened?.live.catchUp(revision))
       .catch((error: unknown) => log.error(error, 'could not take in what another process wrote'))
   }
 

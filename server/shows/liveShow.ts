@@ -23,7 +23,6 @@ import {
 } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { checkedChange } from '#core/show/soundness'
-import { CHANNEL } from '../database/announcements'
 import { compactJournal, RETENTION, type Retention } from '../database/compaction'
 import { appendEntry, entriesSince, entryOf, isCompacted, touchesSince } from '../database/journalRepository'
 import { lockShow, storedShow, writeTouched, type StoredShow } from '../database/showRepository'
@@ -147,9 +146,12 @@ export class LiveShow {
     return this.#inOrder(request, (transaction) => this.#planToggle(transaction, request))
   }
 
-  /** Takes in what other processes wrote. */
-  catchUp(): Promise<void> {
-    return this.#enqueue(() => this.#takeIn(this.#knex))
+  /** Takes in what other processes wrote, up to a revision where that is known. */
+  catchUp(revision = Infinity): Promise<void> {
+    return this.#enqueue(async () => {
+      // What is announced is mostly what was done here.
+      if (this.#revision < revision) await this.#takeIn(this.#knex)
+    })
   }
 
   /** Shortens the journal by what nobody can undo any more. */
@@ -189,9 +191,8 @@ export class LiveShow {
         if (!checked.ok) return refused(422, unsoundRefusal(this.#show, checked))
         const { after } = checked
         if (planned.isBig) await this.#keepBefore(transaction, entry, locked.revision)
-        await writeTouched(transaction, after, entry.changes, entry.seq)
+        await writeTouched(transaction, after, entry.changes)
         await appendEntry(transaction, this.#show.id, entry)
-        await transaction.raw('select pg_notify(?, ?)', [CHANNEL, this.#show.id])
         return { ok: true, entry, note: planned.note, after }
       })
       const { after, ...answer } = done
