@@ -2,14 +2,15 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { toString } from 'qrcode'
-import { createStream } from 'rotating-file-stream'
 import { buildWhenStale } from './build'
 import { fingerprintOf, ownCertificate, readCertificate, type Certificate } from './certificate'
 import { startCluster, type Cluster } from './database/cluster'
+import { diskFault, untilWritable } from './diskFault'
 import { inWords } from './faultWords'
 import { holdFolder } from './folderHold'
 import { freePort } from './ports'
 import { startServer, type ServerProcess } from './serve'
+import { serverLog } from './serverLog'
 import { readSettings, type Https } from './settings'
 
 /** A database that ends again within this time is not started anew, milliseconds. */
@@ -29,7 +30,7 @@ async function start(): Promise<void> {
   const port = await freePort(wanted, host)
   const certificate = await certificateFor(https, folder)
   const cluster = await startCluster(folder, say)
-  const log = createStream('server.log', { path: join(folder, 'log'), size: '2M', maxFiles: 5 })
+  const log = serverLog(folder)
   let server: ServerProcess | null = null
   try {
     await buildWhenStale(say)
@@ -74,17 +75,26 @@ async function sayLink(server: ServerProcess): Promise<void> {
   say(await toString(links[0] ?? '', process.stdout.isTTY ? { type: 'terminal', small: true } : { type: 'utf8' }))
 }
 
-/** Starts the database again when it ends by itself; throws when it ends again soon after. */
+/**
+ * Starts the database again when it ends by itself, once there is room to write; throws when it ends
+ * again soon after for another reason.
+ */
 async function watched(cluster: Cluster, folder: string): Promise<never> {
   let restarted = -Infinity
   for (;;) {
     await cluster.ended()
-    if (Date.now() - restarted < SOON)
+    const hadToWait = await untilWritable(folder, say)
+    if (!hadToWait && Date.now() - restarted < SOON)
       throw new Error(
         `The database ended by itself twice; what was answered is kept. ${folder}/cluster/log says more. Start again.`,
       )
-    say('The database ended by itself; starting it again.')
-    await cluster.restart()
+    if (!hadToWait) say('The database ended by itself; starting it again.')
+    try {
+      await cluster.restart()
+    } catch (error) {
+      if (diskFault(folder) === null) throw error
+      continue
+    }
     restarted = Date.now()
     say('The database is back.')
   }

@@ -20,8 +20,10 @@ class Server {
   /** How the next sendings go: not at all, or done with the answer lost on the way. */
   faults: ('away' | 'answer lost')[] = []
   refuses: string | null = null
+  why: string | null = null
   readonly sendings: string[][] = []
   readonly told: Refusal[] = []
+  readonly reasons: string[] = []
   readonly shelf = new Map<string, string>()
 
   page(): Outbox {
@@ -35,6 +37,7 @@ class Server {
       prepare: (next) => next,
       send: (together) => this.#send(together.map(({ id }) => id)),
       changed: () => undefined,
+      tellWhy: (why) => this.reasons.push(why),
       refused: (refusal) => this.told.push(refusal),
     })
   }
@@ -42,10 +45,10 @@ class Server {
   #send(ids: string[]): Promise<Sent> {
     this.sendings.push(ids)
     const fault = this.faults.shift()
-    if (fault === 'away') return Promise.resolve({ kind: 'away' })
+    if (fault === 'away') return Promise.resolve({ kind: 'away', why: this.why })
     const isRefused = (id: string) => id === this.refuses
     for (const id of ids) if (!isRefused(id) && !this.done.includes(id)) this.done.push(id)
-    if (fault) return Promise.resolve({ kind: 'away' })
+    if (fault) return Promise.resolve({ kind: 'away', why: null })
     const refusals = ids.map((id) => (isRefused(id) ? { code: 'clash', message: `${id} clashes.` } : null))
     return Promise.resolve({ kind: 'answered', refusals })
   }
@@ -107,6 +110,16 @@ describe('what a window wants done', () => {
     box.serverIs(true)
     expect((await settled).refusal).toBeNull()
     expect(box.takesMore).toBe(true)
+  })
+
+  it('tells once why the server cannot work', async () => {
+    server.why = 'The disk is full.'
+    server.faults = ['away', 'away', 'away']
+    const box = server.page()
+    const settled = box.put(command('a'))
+    await vi.advanceTimersByTimeAsync(10_000)
+    await settled
+    expect(server.reasons).toEqual(['The disk is full.'])
   })
 
   it('that another release cannot read is let go of', () => {

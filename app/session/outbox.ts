@@ -33,7 +33,10 @@ export interface Settled {
 }
 
 /** The answer to the first of several sent together, or to all of them, in their order; or that there was none. */
-export type Sent = { readonly kind: 'away' } | { readonly kind: 'answered'; readonly refusals: (Refusal | null)[] }
+export type Sent =
+  /** `why` in a sentence where it is known. */
+  | { readonly kind: 'away'; readonly why: string | null }
+  | { readonly kind: 'answered'; readonly refusals: (Refusal | null)[] }
 
 export interface Sending {
   /** Resolves when nothing more urgent is to be done than sending. */
@@ -44,6 +47,8 @@ export interface Sending {
   send(together: readonly Waiting[]): Promise<Sent>
   /** Called whenever what waits, or whether the server answers, is other than before. */
   changed(): void
+  /** Tells why the server cannot work just now. */
+  tellWhy(why: string): void
   /** Tells of one that waited over a reload and was refused: nobody else hears of it. */
   refused(refusal: Refusal): void
 }
@@ -65,6 +70,8 @@ export class Outbox {
   readonly #settle = new Map<CommandId, (settled: Settled) => void>()
   #waiting: readonly Waiting[]
   #awaySince: number | null = null
+  /** Why the server cannot work, as it was told last. */
+  #toldWhy: string | null = null
   #pause = PAUSE.first
   #isSending = false
   #endOfPatience: ReturnType<typeof setTimeout> | undefined
@@ -121,7 +128,7 @@ export class Outbox {
       const together = this.#next()
       if (together.length === 0) continue
       const sent = await this.#sending.send(together)
-      if (sent.kind === 'away') await this.#waitForServer()
+      if (sent.kind === 'away') await this.#waitForServer(sent.why)
       else this.#answered(together.slice(0, sent.refusals.length), sent.refusals)
     }
     this.#isSending = false
@@ -162,6 +169,7 @@ export class Outbox {
 
   #noteBack(): void {
     this.#awaySince = null
+    this.#toldWhy = null
     this.#pause = PAUSE.first
     clearTimeout(this.#endOfPatience)
   }
@@ -174,7 +182,9 @@ export class Outbox {
     this.#sending.changed()
   }
 
-  async #waitForServer(): Promise<void> {
+  async #waitForServer(why: string | null): Promise<void> {
+    if (why !== null && why !== this.#toldWhy) this.#sending.tellWhy(why)
+    this.#toldWhy = why
     this.#noteAway()
     await new Promise<void>((resolve) => {
       const retry = setTimeout(resolve, this.#pause)

@@ -32,6 +32,7 @@ const outbox = () =>
     prepare: (next) => next,
     send: (together) => sendTogether(showId.parse('s'), windowId.parse('w'), together, () => undefined),
     changed: () => undefined,
+    tellWhy: () => undefined,
     refused: () => undefined,
   })
 

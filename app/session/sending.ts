@@ -54,5 +54,6 @@ async function sendCommands(
 /** What a request that was sent alone came to. */
 function taken<T>(answered: Answered<T>, read: (body: T) => (Refusal | null)[]): Sent {
   if (answered.ok) return { kind: 'answered', refusals: read(answered.body) }
-  return answered.isAway ? { kind: 'away' } : { kind: 'answered', refusals: [answered.refusal] }
+  const why = answered.refusal.code === 'unreachable' ? null : answered.refusal.message
+  return answered.isAway ? { kind: 'away', why } : { kind: 'answered', refusals: [answered.refusal] }
 }

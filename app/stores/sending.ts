@@ -38,6 +38,7 @@ export const useSending = defineStore('sending', () => {
       // Where another show is open by now, what was done to this one is not its business.
       send: (together) => sendTogether(id, thisWindow, together, (done, undo) => isOpen() && takeDone(done, undo)),
       changed: () => triggerRef(outboxes),
+      tellWhy: (why) => messages.say(why, 'trouble'),
       refused: ({ message }) => messages.say(message, 'trouble'),
     })
     window.addEventListener('pagehide', () => box.sendLast())

@@ -1,56 +1,14 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { request } from 'node:https'
 import { join } from 'node:path'
 import { json } from 'node:stream/consumers'
-import { setTimeout as pause } from 'node:timers/promises'
 import { afterEach, describe, expect, it } from 'vitest'
 import { freePort } from '../../scripts/ports'
 import { newFolder } from './folders'
 import { postmasterOf } from './postmaster'
+import { Start, stopAll, until } from './start'
 
-/** `npm start` as a person runs it. */
-class Start {
-  said = ''
-  readonly ended: Promise<number | null>
-  readonly #child: ChildProcess
-
-  constructor(settings: Record<string, string>) {
-    this.#child = spawn(process.execPath, ['scripts/run.mjs', 'start'], {
-      stdio: ['ignore', 'pipe', 'pipe'],
-      env: { ...process.env, ...settings },
-    })
-    const hear = (chunk: Buffer) => (this.said += chunk.toString())
-    this.#child.stdout?.on('data', hear)
-    this.#child.stderr?.on('data', hear)
-    this.ended = new Promise((resolve) => this.#child.once('close', resolve))
-    begun.push(this)
-  }
-
-  get url(): string {
-    return /ready: (\S+)/.exec(this.said)?.[1] ?? ''
-  }
-
-  async says(words: RegExp): Promise<void> {
-    await until(() => words.test(this.said) || this.#child.exitCode !== null)
-    expect(this.said).toMatch(words)
-  }
-
-  signal(signal: NodeJS.Signals): Promise<number | null> {
-    this.#child.kill(signal)
-    return this.ended
-  }
-}
-
-const begun: Start[] = []
-
-afterEach(async () => {
-  for (const start of begun.splice(0)) await start.signal('SIGTERM')
-})
-
-async function until(isSo: () => boolean | Promise<boolean>): Promise<void> {
-  while (!(await isSo())) await pause(50)
-}
+afterEach(stopAll)
 
 const answers = (url: string) =>
   fetch(`${url}/api/health`).then(

@@ -1,0 +1,79 @@
+/** What a machine does to a running house: its disk is full, or its database comes late. */
+import { spawnSync } from 'node:child_process'
+import { rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { setTimeout as pause } from 'node:timers/promises'
+import { afterEach, expect, it } from 'vitest'
+import { startCluster } from '../../scripts/database/cluster'
+import { freePort } from '../../scripts/ports'
+import { startServer } from '../../scripts/serve'
+import { newFolder } from './folders'
+import { Start, stopAll } from './start'
+
+afterEach(stopAll)
+
+/** A disk of so many megabytes in a folder; false where this user may not have one. */
+const smallDisk = (folder: string, megabytes: number) =>
+  spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m,mode=755`, 'tmpfs', folder]).status === 0
+const unmount = (folder: string) => spawnSync('umount', ['-l', folder])
+
+const folder = newFolder()
+const hasDisk = process.getuid?.() === 0 && smallDisk(folder, 110)
+if (hasDisk) unmount(folder)
+
+function fill(file: string): void {
+  try {
+    for (let size = 1 << 20; size >= 4096; size /= 2) for (;;) writeFileSync(file, Buffer.alloc(size), { flag: 'a' })
+  } catch {
+    // It is full.
+  }
+}
+
+it.runIf(hasDisk)(
+  'goes on by itself when there is room on the disk again, and says meanwhile that there is none',
+  async () => {
+    const disk = newFolder()
+    smallDisk(disk, 110)
+    try {
+      const start = new Start({ DATA: disk, PORT: String(await freePort(4700)) })
+      await start.says(/Ctrl C stops it/)
+      const make = async () => {
+        const body = JSON.stringify({ name: 'Another' })
+        const response = await fetch(`${start.url}/api/shows`, { method: 'POST', body })
+        return { status: response.status, words: await response.text() }
+      }
+      expect((await make()).status).toBe(200)
+      fill(join(disk, 'filler'))
+      let answer = await make()
+      while (answer.status === 200) answer = await make()
+      for (let i = 0; i < 20; i++) {
+        expect(answer.status).toBe(503)
+        expect(answer.words).toMatch(/The disk of the database is full|The database does not answer|is just starting/)
+        answer = await make()
+        await pause(50)
+      }
+      rmSync(join(disk, 'filler'))
+      while ((await make()).status !== 200) await pause(100)
+      if (start.said.includes('has stopped')) expect(start.said).toMatch(/The disk of .* is full\. Make room on it\./)
+      expect(await start.signal('SIGTERM')).toBe(0)
+    } finally {
+      unmount(disk)
+    }
+  },
+)
+
+it('serves once its database is there, however late that comes', async () => {
+  const cluster = await startCluster(newFolder(), () => undefined)
+  await cluster.stop()
+  const starting = startServer(cluster.address, {
+    host: '127.0.0.1',
+    port: await freePort(4740),
+    hear: () => undefined,
+  })
+  await pause(1500)
+  await cluster.restart()
+  const server = await starting
+  expect((await fetch(`${server.url}/api/shows`)).ok).toBe(true)
+  await server.stop()
+  await cluster.stop()
+})
