@@ -69,6 +69,8 @@ describe('three people who do everything there is, undo, redo and insist', () =>
       try {
         for (let i = 0; i < STEPS; i++) {
           const person = PEOPLE[Math.floor(random() * PEOPLE.length)] ?? 'anna'
+          // Whoever was taken out and works on is in again first, as at a server.
+          if (!at.show.all.person.has(person)) at.attempt(person, 'joinShow', { name: person })
           const what = random()
           if (what < 0.7) work(at, person, random)
           else takeBack(at, person, what < 0.9 ? 'undo' : 'redo', random)

@@ -103,6 +103,8 @@ it('does what the whole journal says, and the show stays what the database holds
     for (const person of PEOPLE) await round.work(person, 'joinShow', { name: person })
     for (let i = 0; i < STEPS; i++) {
       const person = PEOPLE[Math.floor(round.random() * PEOPLE.length)] ?? personId.parse('anna')
+      // Whoever was taken out and works on is in again first.
+      if (!live.show.all.person.has(person)) await round.work(person, 'joinShow', { name: person })
       const what = round.random()
       if (what < 0.6) await round.work(person)
       else await round.takeBack(person, what < 0.85 ? 'undo' : 'redo')
