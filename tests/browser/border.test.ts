@@ -42,6 +42,20 @@ test.describe('the border of the application', () => {
     expect(headers['access-control-allow-origin']).toBeUndefined()
   })
 
+  test('keeps so many lines open for a person, and no more', async ({ url }) => {
+    const show = `${url}/api/shows/salt-lantern`
+    const joined = await fetch(`${show}/people`, { method: 'POST', body: '{}' })
+    const cookie = joined.headers.get('set-cookie')?.split(';')[0] ?? ''
+    const open = (headers: Record<string, string>, { signal }: AbortController) =>
+      fetch(`${show}/events?since=0`, { headers, signal }).then(({ status }) => status)
+    const [lines, later] = [new AbortController(), new AbortController()]
+    for (let i = 0; i < 24; i++) expect(await open({ cookie }, lines)).toBe(200)
+    expect([await open({ cookie }, lines), await open({}, lines)]).toEqual([429, 200])
+    lines.abort()
+    await expect.poll(() => open({ cookie }, later)).toBe(200)
+    later.abort()
+  })
+
   test('refuses a body too large and keeps running', async ({ url, request }) => {
     const response = await request.post(`${url}/api/shows`, { data: { name: 'x'.repeat(9_000_000) } })
     expect(response.status()).toBe(413)
