@@ -49,7 +49,7 @@ export interface Cluster {
   readonly address: string
   /** Resolves when the database ends, by itself or stopped, with its last words. */
   ended(): Promise<string>
-  /** Starts it again where it has ended, at the same address. */
+  /** Starts it again where it has ended, at the same address; not once it was stopped. */
   restart(): Promise<void>
   stop(): Promise<void>
 }
@@ -111,6 +111,8 @@ export async function startCluster(
   ]
   const start = () => startedPostgres(programs, data, options)
   let running = await start()
+  let isStopped = false
+  let restarting: Promise<void> = Promise.resolve()
   const address = await prepareServerRole(socket, mayCreateDatabases).catch(async (error: unknown) => {
     await stopped(data, running)
     throw refusal(data, error)
@@ -118,11 +120,16 @@ export async function startCluster(
   return {
     address,
     ended: () => running.ended,
-    restart: async () => {
-      await othersEnded(data)
-      running = await start()
+    restart: () => {
+      restarting = othersEnded(data).then(async () => {
+        if (!isStopped) running = await start()
+      })
+      return restarting
     },
     stop: async () => {
+      isStopped = true
+      // One that is just being started again would go on by itself.
+      await restarting.catch(() => undefined)
       await stopped(data, running)
       if (socket.folder !== data) rmSync(socket.folder, { recursive: true, force: true })
     },

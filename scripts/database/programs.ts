@@ -74,11 +74,12 @@ export async function runProgram(programs: Programs, program: string, args: read
 
 /**
  * Runs what stands beside postgres while it runs: it stops postgres as soon as its standard input
- * ends, which it does when this process ends in whatever way. Postgres hears no Ctrl C itself.
+ * ends, which it does when this process ends in whatever way, and asks again until it has: one that is
+ * just starting may not hear it. Postgres hears no Ctrl C itself.
  */
 const KEEPER = `exec 3<&0
 "$0" "$@" </dev/null & server=$!
-(read -r line <&3; kill -INT "$server") & watcher=$!
+(read -r line <&3; while kill -INT "$server" 2>/dev/null; do sleep 1 3<&- 2>/dev/null; done) & watcher=$!
 wait "$server"; status=$?
 kill "$watcher" 2>/dev/null
 exit "$status"`

@@ -8,6 +8,7 @@ import { startCluster } from '../../scripts/database/cluster'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
 import { newFolder } from './folders'
+import { postmasterOf } from './postmaster'
 import { Start, stopAll } from './start'
 
 afterEach(stopAll)
@@ -17,9 +18,9 @@ const smallDisk = (folder: string, megabytes: number) =>
   spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m,mode=755`, 'tmpfs', folder]).status === 0
 const unmount = (folder: string) => spawnSync('umount', ['-l', folder])
 
-const folder = newFolder()
-const hasDisk = process.getuid?.() === 0 && smallDisk(folder, 110)
-if (hasDisk) unmount(folder)
+const probed = newFolder()
+const hasDisk = process.getuid?.() === 0 && smallDisk(probed, 110)
+if (hasDisk) unmount(probed)
 
 function fill(file: string): void {
   try {
@@ -63,8 +64,10 @@ it.runIf(hasDisk)(
 )
 
 it('serves once its database is there, however late that comes', async () => {
-  const cluster = await startCluster(newFolder(), () => undefined)
-  await cluster.stop()
+  const folder = newFolder()
+  const cluster = await startCluster(folder, () => undefined)
+  process.kill(postmasterOf(folder), 'SIGKILL')
+  await cluster.ended()
   const starting = startServer(cluster.address, {
     host: '127.0.0.1',
     port: await freePort(4740),
@@ -76,4 +79,15 @@ it('serves once its database is there, however late that comes', async () => {
   expect((await fetch(`${server.url}/api/shows`)).ok).toBe(true)
   await server.stop()
   await cluster.stop()
+})
+
+it('a database that is stopped while it is started again is stopped', async () => {
+  const folder = newFolder()
+  const cluster = await startCluster(folder, () => undefined)
+  process.kill(postmasterOf(folder), 'SIGKILL')
+  await cluster.ended()
+  const again = cluster.restart()
+  await cluster.stop()
+  await again
+  expect(() => process.kill(postmasterOf(folder), 0)).toThrow()
 })
