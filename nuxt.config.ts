@@ -19,6 +19,7 @@ export default defineNuxtConfig({
       title: 'Rhopander',
       htmlAttrs: { lang: 'en' },
       meta: [{ name: 'description', content: 'Aim moving lights at places; every cue follows.' }],
+      script: [{ src: '/askEarly.js', tagPosition: 'head', tagPriority: 'high' }],
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/icon.svg' }],
     },
   },

@@ -4,12 +4,13 @@
  */
 import { releaseProxy, wrap } from 'comlink'
 import type { Refusal } from '#core/commands/command'
+import { applyChanges } from '#core/show/changes'
 import type { ShowId } from '#core/show/ids'
 import { framePainted } from './afterNextFrame'
 import { joined, type Joined } from './access'
-import { SnapshotFetcher, type Fetched } from './fetchSnapshot'
+import { fetchSnapshot, type Fetched } from './fetchSnapshot'
 import { request } from './request'
-import { readSnapshot, type Snapshot } from './wire'
+import { entryList, isSnapshotSound, readSnapshot, type Snapshot } from './wire'
 
 export interface Opened {
   readonly ok: true
@@ -45,20 +46,39 @@ export function troubleOf({ code, message }: Refusal): Trouble {
 
 /** Joins a show and fetches it; one who has joined before stays as they are. */
 export async function openShow(id: ShowId): Promise<Opened | Fault> {
-  const fetcher = beginFetching()
+  const [{ answered, tookMilliseconds }, fetched] = await Promise.all([join(id), fetchSnapshot(id)])
+  if (!answered.ok) return answered.isAway ? AWAY : { ok: false, trouble: troubleOf(answered.refusal) }
+  const read = readOrFault(fetched)
+  // Who joins for the first time may not have been there when the show was asked for.
+  const isIn = read.ok && read.opened.show.all.person.has(answered.body.person)
+  const whole = read.ok && !isIn ? await broughtUpToDate(id, read) : read
+  return whole.ok ? { ...whole, joined: answered.body, tookMilliseconds } : whole
+}
+
+async function join(id: ShowId) {
   const asked = performance.now()
   const answered = await request(`/api/shows/${id}/people`, joined, {})
-  const tookMilliseconds = performance.now() - asked
-  const fetched = answered.ok ? await fetcher.fetch(id) : null
-  if (!answered.ok || fetched?.kind !== 'fetched') fetcher.end()
-  if (!answered.ok) return answered.isAway ? AWAY : { ok: false, trouble: troubleOf(answered.refusal) }
-  if (fetched?.kind !== 'fetched') return fetched?.kind === 'away' ? AWAY : UNREADABLE
-  const opened = readOrNull(fetched.text)
+  return { answered, tookMilliseconds: performance.now() - asked }
+}
+
+type Read = Pick<Opened, 'ok' | 'opened' | 'isSound'>
+
+function readOrFault(fetched: Fetched): Read | Fault {
+  if (fetched.kind === 'away') return AWAY
+  const opened = fetched.kind === 'fetched' && readOrNull(fetched.text)
+  if (!opened) return UNREADABLE
   // Checking keeps a processor busy: what was read is shown first.
-  const isSound = framePainted()
-    .then(() => fetcher.isSound())
-    .finally(() => fetcher.end())
-  return opened ? { ok: true, joined: answered.body, tookMilliseconds, opened, isSound } : UNREADABLE
+  return { ok: true, opened, isSound: framePainted().then(() => checkedElsewhere(fetched.text)) }
+}
+
+/** Takes in what was done since; where that is much, the show is fetched again. */
+async function broughtUpToDate(id: ShowId, read: Read): Promise<Read | Fault> {
+  const { show, revision } = read.opened
+  const missed = await request(`/api/shows/${id}/entries?since=${revision}`, entryList)
+  const entries = missed.ok ? missed.body.entries : null
+  if (!entries) return readOrFault(await fetchSnapshot(id))
+  const now = entries.reduce((before, { changes }) => applyChanges(before, changes), show)
+  return { ...read, opened: { show: now, revision: entries.at(-1)?.seq ?? revision } }
 }
 
 function readOrNull(text: string): Snapshot | null {
@@ -69,26 +89,15 @@ function readOrNull(text: string): Snapshot | null {
   }
 }
 
-interface Fetching {
-  readonly fetch: (id: ShowId) => Promise<Fetched>
-  readonly isSound: () => Promise<boolean>
-  end(): void
-}
-
-/** In a worker of its own, where there are such: tests outside a browser have none. */
-function beginFetching(): Fetching {
-  if (typeof Worker === 'undefined') {
-    const fetcher = new SnapshotFetcher()
-    return { fetch: (id) => fetcher.fetch(id), isSound: async () => fetcher.isSound(), end: () => undefined }
-  }
+/** Checks a snapshot in a worker, where there are such: tests outside a browser have none. */
+async function checkedElsewhere(text: string): Promise<boolean> {
+  if (typeof Worker === 'undefined') return isSnapshotSound(text)
   const worker = new Worker(new URL('../workers/snapshot.worker.ts', import.meta.url), { type: 'module' })
-  const remote = wrap<SnapshotFetcher>(worker)
-  return {
-    fetch: async (id) => remote.fetch(id),
-    isSound: () => remote.isSound(),
-    end: () => {
-      remote[releaseProxy]()
-      worker.terminate()
-    },
+  const remote = wrap<{ isSnapshotSound: typeof isSnapshotSound }>(worker)
+  try {
+    return await remote.isSnapshotSound(text)
+  } finally {
+    remote[releaseProxy]()
+    worker.terminate()
   }
 }

@@ -1,8 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { z } from 'zod'
+import type { Outcome } from '#core/commands/command'
 import { runCommand } from '#core/commands/registry'
-import { commandId, showId, windowId, type ShowId } from '#core/show/ids'
+import { commandId, showId, windowId, type CommandId, type ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { compactJson } from '../../tests/support/compactJson'
 import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
@@ -13,6 +14,8 @@ useFakeFrames()
 
 /** Answers of a server that has not let go of them yet, by path. */
 let held: Map<string, () => void>
+/** What the server says was done since the show was sent. */
+let missed: object[]
 const desk = new Desk()
 const asked = z.object({
   commands: z.tuple([z.object({ id: commandId, name: z.literal('setBlind'), input: z.unknown() })]),
@@ -28,31 +31,35 @@ function opened(id: ShowId) {
   return { id, revision: 0, all }
 }
 
-function done(id: ShowId, body: string) {
-  const {
-    commands: [command],
-  } = asked.parse(JSON.parse(body))
-  const outcome = runCommand(shows(id), command.name, command.input, command.id, { person: desk.person, now: 0 })
+function entryOf(outcome: Outcome, id: CommandId) {
   if (!outcome.ok) throw new Error(outcome.refusal.message)
-  const entry = {
-    id: command.id,
+  return {
+    id,
     seq: 1,
     person: desk.person,
     window: windowId.parse('window'),
     at: new Date(0).toISOString(),
     kind: 'do',
-    group: command.id,
+    group: id,
     label: outcome.label,
     undoable: true,
     mergeKey: null,
     changes: outcome.changes,
   }
-  return { answers: [{ entry, note: null }], undo }
+}
+
+function done(id: ShowId, body: string) {
+  const {
+    commands: [command],
+  } = asked.parse(JSON.parse(body))
+  const outcome = runCommand(shows(id), command.name, command.input, command.id, { person: desk.person, now: 0 })
+  return { answers: [{ entry: entryOf(outcome, command.id), note: null }], undo }
 }
 
 beforeEach(() => {
   setActivePinia(createPinia())
   held = new Map()
+  missed = []
   vi.stubGlobal('document', { hidden: false, addEventListener: () => undefined })
   vi.stubGlobal('window', { addEventListener: () => undefined })
   const locks = { request: (_: string, __: object, held: () => Promise<void>) => held() }
@@ -69,6 +76,7 @@ beforeEach(() => {
     const id = showId.parse(path.split('/')[3])
     if (path.endsWith('/people'))
       return Promise.resolve(Response.json({ person: desk.person, role: 'owns', isByLink: false, undo, now: 0 }))
+    if (path.endsWith('/entries?since=0')) return Promise.resolve(Response.json({ entries: missed }))
     const json = () => (init ? done(id, init.body) : opened(id))
     return new Promise((resolve) => held.set(path, () => resolve(Response.json(json()))))
   })
@@ -81,6 +89,22 @@ async function letGo(path: string) {
   held.delete(path)
   await paintFrame()
 }
+
+describe('a show that is opened', () => {
+  it('has in it who joins while it is sent', async () => {
+    const before = desk.show
+    const join = commandId.parse('join')
+    desk.show = { ...before, all: { ...before.all, person: new Map() } }
+    missed = [entryOf(runCommand(desk.show, 'joinShow', { name: 'Ida' }, join, { person: desk.person, now: 0 }), join)]
+    const store = useShow()
+    const opening = store.open(first)
+    await letGo('/api/shows/first')
+    await opening
+    desk.show = before
+    expect(store.revision).toBe(1)
+    expect(store.view?.all.person.get(desk.person)?.name).toBe('Ida')
+  })
+})
 
 describe('a show that is left', () => {
   it('takes an answer with it that comes after another was opened', async () => {

@@ -1,5 +1,5 @@
-/** Fetches and checks shows off the thread that draws. */
+/** Checks shows off the thread that draws. */
 import { expose } from 'comlink'
-import { SnapshotFetcher } from '../session/fetchSnapshot'
+import { isSnapshotSound } from '../session/wire'
 
-expose(new SnapshotFetcher())
+expose({ isSnapshotSound })

@@ -157,8 +157,10 @@ export function expanded<K extends Kind>(kind: K, compact: CompactKind): Map<str
   if (fields.some(([, column]) => column.length !== count) || (ids && ids.length !== count))
     throw new RangeError(`the columns of ${kind} have not ${count} rows each`)
   const things = new Map<string, EntityOf[K]>()
+  // Copies of one that has every field are made several times quicker than those that get one after the other.
+  const blank: Record<string, unknown> = Object.fromEntries(fields.map(([field]) => [field, null]))
   for (let row = 0; row < count; row++) {
-    const thing: Record<string, unknown> = {}
+    const thing = { ...blank }
     for (const [field, column] of fields) thing[field] = values[column[row] ?? -1]
     if (!isWhole(thing)) throw new RangeError(`a ${kind} lacks a field`)
     things.set(ids ? String(values[ids[row] ?? -1]) : (idMadeOf(kind, thing) ?? ''), thing)

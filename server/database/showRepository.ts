@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { touchedBy, type ChangeSet } from '#core/show/changes'
 import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
-import type { CommandId, ShowId } from '#core/show/ids'
+import { showId, type CommandId, type ShowId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
 import { checkKeys, insertMany, putOffKeys, upsertMany } from './bulk'
 import type { Row } from './columns'
@@ -32,6 +32,16 @@ export async function listShows(knex: Knex): Promise<ShowSummary[]> {
     })
     .orderBy('show.created_at')
     .select('show.id', 'show_record.name', { venue: 'venue.name' }, 'show.revision')
+}
+
+/** The show in which something was done last, or that was made last; null where there is none. */
+export async function lastChangedShow(knex: Knex): Promise<ShowId | null> {
+  const { rows } = await knex.raw<{ rows: unknown[] }>(
+    `select s.id from show s
+      left join lateral (select at from journal_entry e where e.show_id = s.id order by seq desc limit 1) last on true
+      order by coalesce(last.at, s.created_at) desc limit 1`,
+  )
+  return rows.length === 0 ? null : z.object({ id: showId }).parse(rows[0]).id
 }
 
 export async function createShowRow(knex: Knex, id: ShowId): Promise<void> {

@@ -1,4 +1,7 @@
 /** The house of this server process, opened at the first use. */
+import { lastChangedShow } from '../database/showRepository'
+import { log } from '../http/log'
+import { snapshotOf } from '../live/snapshot'
 import { House } from './house'
 
 /** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
@@ -19,10 +22,22 @@ async function openHouse(): Promise<House> {
   const house = await House.open(useRuntimeConfig().databaseUrl, outputThread())
   try {
     await house.loadDemoWhenEmpty()
+    void warmUp(house)
     return house
   } catch (error) {
     await house.close()
     throw error
+  }
+}
+
+/** Has the show in hand that was worked on last: it is likely to be asked for first, and a large one takes seconds. */
+async function warmUp(house: House): Promise<void> {
+  try {
+    const id = await lastChangedShow(house.knex)
+    const live = id && (await house.show(id))
+    if (live) await snapshotOf(live)
+  } catch (error) {
+    log.warn(error, 'could not open the show that was worked on last; it is tried again when it is asked for')
   }
 }
 
