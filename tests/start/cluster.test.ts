@@ -89,6 +89,13 @@ describe('the database in a folder of ours', () => {
     await expect(start(broken)).rejects.toThrow(/made by PostgreSQL 9, .* apt-get install postgresql-9.* To move to/s)
     expect(filesOf(broken).length).toBe(files.length)
 
+    const others = await withWork()
+    chownSync(join(others, 'cluster'), 12_345, 12_345)
+    await expect(start(others)).rejects.toThrow(
+      /did not start: .*(ownership|Permission denied)|cannot be read by this user/,
+    )
+    expect(existsSync(join(others, 'cluster', 'PG_VERSION'))).toBe(true)
+
     const foreign = await foreignCluster('somebody')
     await expect(start(foreign)).rejects.toThrow(/not Rhopander’s. Nothing in it was changed/)
     expect(existsSync(join(foreign, 'cluster', 'PG_VERSION'))).toBe(true)

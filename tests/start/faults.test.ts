@@ -6,6 +6,7 @@ import { setTimeout as pause } from 'node:timers/promises'
 import { afterEach, expect, it } from 'vitest'
 import { startCluster } from '../../scripts/database/cluster'
 import { freePort } from '../../scripts/ports'
+import { diskFault } from '../../scripts/diskFault'
 import { startServer } from '../../scripts/serve'
 import { newFolder } from './folders'
 import { postmasterOf } from './postmaster'
@@ -14,8 +15,9 @@ import { Start, stopAll } from './start'
 afterEach(stopAll)
 
 /** A disk of so many megabytes in a folder; false where this user may not have one. */
-const smallDisk = (folder: string, megabytes: number) =>
-  spawnSync('mount', ['-t', 'tmpfs', '-o', `size=${megabytes}m,mode=755`, 'tmpfs', folder]).status === 0
+const smallDisk = (folder: string, megabytes: number, ...options: string[]) =>
+  spawnSync('mount', ['-t', 'tmpfs', '-o', [`size=${megabytes}m,mode=755`, ...options].join(','), 'tmpfs', folder])
+    .status === 0
 const unmount = (folder: string) => spawnSync('umount', ['-l', folder])
 
 const probed = newFolder()
@@ -91,3 +93,23 @@ it('a database that is stopped while it is started again is stopped', async () =
   await again
   expect(() => process.kill(postmasterOf(folder), 0)).toThrow()
 })
+
+it.runIf(hasDisk)(
+  'says in one line that a disk can only be read, for a new folder and for one that is there',
+  async () => {
+    const disk = newFolder()
+    smallDisk(disk, 110, 'ro')
+    try {
+      expect(diskFault(disk)).toMatch(/can only be read just now\. Make it writable\./)
+      for (const folder of [disk, join(disk, 'new')]) {
+        const start = new Start({ DATA: folder, PORT: '4790' })
+        expect(await start.ended).toBe(1)
+        expect(start.said.replace(/^npm warn.*\n/gm, '')).toMatch(
+          /^(Making.*\n)?.* can only be read\. .*, and start again\.\n$/,
+        )
+      }
+    } finally {
+      unmount(disk)
+    }
+  },
+)
