@@ -17,4 +17,5 @@ export async function buildThread(entry: string, outfile: string): Promise<void>
 export const THREADS = {
   outputThread: 'server/output/outputThread.ts',
   restoreThread: 'server/exchange/restoreThread.ts',
+  versionThread: 'server/exchange/versionThread.ts',
 } as const

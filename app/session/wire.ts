@@ -1,10 +1,10 @@
 /** What the server sends, checked at the border. */
 import { z } from 'zod'
-import { checkColumns, compactCollections, expanded } from '#core/history/compact'
+import { checkColumns, compactCollections, expandedAll } from '#core/history/compact'
 import { journalEntrySchema } from '#core/journal/entry'
 import { KINDS } from '#core/show/entities'
 import { changeGroupId, showId } from '#core/show/ids'
-import { emptyShow, type Collections, type Show } from '#core/show/show'
+import type { Show } from '#core/show/show'
 
 const step = z.object({ group: changeGroupId, label: z.string() }).nullable()
 export const undoState = z.object({ undo: step, redo: step })
@@ -45,12 +45,7 @@ export function isSnapshotSound(text: string): boolean {
 /** The show of a snapshot; throws for columns that do not go together. Its values are checked by `isSnapshotSound`. */
 export function readSnapshot(text: string): Snapshot {
   const { id, revision, all } = parseSnapshot(text)
-  let collections: Collections = emptyShow(id).all
-  for (const kind of KINDS) {
-    const columns = all.columns[kind]
-    if (columns) collections = { ...collections, [kind]: expanded(kind, columns) }
-  }
-  return { show: { id, all: collections }, revision }
+  return { show: { id, all: expandedAll(all, id) }, revision }
 }
 
 export interface Snapshot {

@@ -38,6 +38,9 @@ export interface Done {
 
 export type Outcome = Done | { readonly ok: false; readonly refusal: Refusal }
 
+/** An outcome that can be handed from thread to thread. */
+export type PlainOutcome = Omit<Done, 'after'> | Extract<Outcome, { readonly ok: false }>
+
 export interface CommandDefinition<Input> {
   readonly input: z.ZodType<Input>
   /** False for what is not work but moving about, such as going to a cue. */

@@ -5,6 +5,8 @@
 import { z } from 'zod'
 import { idMadeOf } from '../show/compositeIds'
 import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
+import type { ShowId } from '../show/ids'
+import { emptyShow, type Collections } from '../show/show'
 
 /** Looked through in one pass: there are millions of them in a large show. */
 const places = z.custom<readonly number[]>(
@@ -166,4 +168,14 @@ export function expanded<K extends Kind>(kind: K, compact: CompactKind): Map<str
     things.set(ids ? String(values[ids[row] ?? -1]) : (idMadeOf(kind, thing) ?? ''), thing)
   }
   return things
+}
+
+/** All things of a show out of columns that were checked, by kind and id. */
+export function expandedAll({ columns }: CompactCollections, show: ShowId): Collections {
+  let all: Collections = emptyShow(show).all
+  for (const kind of KINDS) {
+    const compact = columns[kind]
+    if (compact) all = { ...all, [kind]: expanded(kind, compact) }
+  }
+  return all
 }

@@ -1,7 +1,5 @@
 /** Kept versions of shows: the whole of each, compressed. */
 import type { Knex } from 'knex'
-import { promisify } from 'node:util'
-import { gunzip } from 'node:zlib'
 import { z } from 'zod'
 import type { PersonId, ShowId } from '#core/show/ids'
 
@@ -58,23 +56,16 @@ export async function keepVersion(
   await knex('version').where({ show_id: show, automatic: true }).whereNotIn('id', kept).delete()
 }
 
-const wrappedContents = z.object({ id: z.string(), contents: z.object({ columns: z.unknown() }) })
+/** A version, whose contents are compressed as they were kept. */
+export interface KeptVersion {
+  readonly name: string
+  readonly contents: Buffer
+}
 
-/** What a version holds, as `readCollections` takes it; null when there is none of this id. */
-export async function versionContents(
-  knex: Knex,
-  show: ShowId,
-  id: string,
-): Promise<{ name: string; contents: unknown } | null> {
-  const row: { name: string; contents: Buffer } | undefined = await knex('version')
-    .where({ show_id: show, id })
-    .first('name', 'contents')
-  if (!row) return null
-  const text = await promisify(gunzip)(row.contents)
-  const stored: unknown = JSON.parse(text.toString('utf8'))
-  // Versions of before are the contents alone.
-  const wrapped = wrappedContents.safeParse(stored)
-  return { name: row.name, contents: wrapped.success ? wrapped.data.contents : stored }
+/** Null when there is none of this id. */
+export async function keptVersion(knex: Knex, show: ShowId, id: string): Promise<KeptVersion | null> {
+  const row: KeptVersion | undefined = await knex('version').where({ show_id: show, id }).first('name', 'contents')
+  return row ?? null
 }
 
 export async function dropVersion(knex: Knex, show: ShowId, id: string): Promise<void> {

@@ -1,7 +1,7 @@
 /** Back-ups are read and written in a thread of their own, one at a time. */
-import { Worker } from 'node:worker_threads'
 import type { Refusal } from '#core/commands/command'
 import type { ShowId } from '#core/show/ids'
+import { inThread, NoRoom } from './inThread'
 
 export type Restored =
   | { readonly kind: 'done' }
@@ -10,9 +10,6 @@ export type Restored =
   /** The database is away, or refused it. */
   | { readonly kind: 'away' | 'refused'; readonly refusal: Refusal }
 
-/** What a thread may hold, megabytes: the largest show there can be takes half of it. */
-const ROOM = 2000
-
 let last: Promise<unknown> = Promise.resolve()
 
 /**
@@ -20,19 +17,16 @@ let last: Promise<unknown> = Promise.resolve()
  * thread fails for what nobody foresaw.
  */
 export function restore(module: URL, work: { file: Uint8Array; id: ShowId; database: string }): Promise<Restored> {
-  const done = last.then(() => inThread(module, work))
+  const done = last.then(() => restored(module, work))
   last = done.catch(() => undefined)
   return done
 }
 
-function inThread(module: URL, work: object): Promise<Restored> {
-  return new Promise((resolve, reject) => {
-    const thread = new Worker(module, { workerData: work, resourceLimits: { maxOldGenerationSizeMb: ROOM } })
-    thread.once('message', (result: Restored) => resolve(result))
-    thread.once('error', (error: NodeJS.ErrnoException) => {
-      if (error.code !== 'ERR_WORKER_OUT_OF_MEMORY') return reject(error)
-      resolve({ kind: 'not one', why: 'It holds more than this server has room for.' })
-    })
-    thread.once('exit', () => reject(new Error('the thread that restores ended without a word')))
-  })
+async function restored(module: URL, work: object): Promise<Restored> {
+  try {
+    return await inThread<Restored>(module, work)
+  } catch (error) {
+    if (!(error instanceof NoRoom)) throw error
+    return { kind: 'not one', why: error.message }
+  }
 }

@@ -89,7 +89,12 @@ export function backupOf(live: LiveShow, madeAt: string): Promise<Buffer> {
   return compressed(live, live.show, showFileHead(live.show, madeAt), 'contents')
 }
 
-/** The contents of a version of the show. */
+/** A show that is or was that of `live` as a version of it. */
 export function versionOf(live: LiveShow, show: Show): Promise<Buffer> {
   return compressed(live, show, { id: show.id }, 'contents')
+}
+
+/** A show that is or was that of `live`, under a name, as versions are held. */
+export async function heldAs(live: LiveShow, show: Show, name: string): Promise<{ name: string; contents: Buffer }> {
+  return { name, contents: await versionOf(live, show) }
 }

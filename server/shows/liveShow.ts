@@ -4,7 +4,7 @@
  * command, write rows and journal in one transaction, then tell every open page.
  */
 import type { Knex } from 'knex'
-import type { Refusal } from '#core/commands/command'
+import type { PlainOutcome, Refusal } from '#core/commands/command'
 import { isCommandName, COMMANDS, runCommand, type CommandName } from '#core/commands/registry'
 import { toggleStep } from '#core/journal/toggle'
 import type { Kept } from '#core/journal/undo'
@@ -139,7 +139,20 @@ export class LiveShow {
   }
 
   run(request: CommandRequest): Promise<Answer> {
-    return this.#inOrder(request, (transaction, now) => this.#planCommand(transaction, request, now))
+    const { id, name, input, person } = request
+    if (!isCommandName(name))
+      return Promise.resolve(refused(400, { code: 'unknown command', message: `There is no command “${name}”.` }))
+    return this.runElsewhere({ ...request, name }, (show, now) => runCommand(show, name, input, id, { person, now }))
+  }
+
+  /** Runs a command whose outcome is worked out elsewhere, of the show as it is then; nobody changes it meanwhile. */
+  runElsewhere(
+    request: Omit<CommandRequest, 'input'> & { readonly name: CommandName },
+    outcomeOf: (show: Show, now: number) => PlainOutcome | Promise<PlainOutcome>,
+  ): Promise<Answer> {
+    return this.#inOrder(request, async (transaction, now) =>
+      this.#planCommand(transaction, request, now, await outcomeOf(this.#show, now)),
+    )
   }
 
   toggle(request: ToggleRequest): Promise<Answer> {
@@ -172,7 +185,7 @@ export class LiveShow {
 
   /** The one way a change is made. A command id seen before answers with what it did then. */
   #inOrder(
-    { id, seenRevision }: CommandRequest | ToggleRequest,
+    { id, seenRevision }: Asker & { readonly id: CommandId },
     plan: (transaction: Knex.Transaction, now: number) => Promise<Plan>,
   ): Promise<Answer> {
     return this.#enqueue(async () => {
@@ -257,12 +270,10 @@ export class LiveShow {
 
   async #planCommand(
     transaction: Knex.Transaction,
-    { id, name, input, person, window, seenRevision }: CommandRequest,
+    { id, name, person, window, seenRevision }: Asker & { readonly id: CommandId; readonly name: CommandName },
     now: number,
+    outcome: PlainOutcome,
   ): Promise<Plan> {
-    if (!isCommandName(name))
-      return { refused: { code: 'unknown command', message: `There is no command “${name}”.` }, status: 400 }
-    const outcome = runCommand(this.#show, name, input, id, { person, now })
     if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
     if (outcome.changes.length === 0) return { nothing: null }
     const registers = outcome.changes.map((change) => change.register)

@@ -8,17 +8,17 @@ import { listsInOrder } from '#core/cues/tracking'
 import { playing } from '#core/cues/tracks'
 import { readShowDocument } from '#core/exchange/showFile'
 import { compareShows } from '#core/history/compare'
-import { readCollections } from '#core/history/collections'
 import { FAMILIES } from '#core/show/families'
 import { asFixtureId, commandId, personId, showId, windowId } from '#core/show/ids'
 import { choose } from '#demo/choices'
-import { listVersions, versionContents } from '../../server/database/versionRepository'
-import { backupOf } from '../../server/live/snapshot'
+import { keptVersion, listVersions } from '../../server/database/versionRepository'
+import { compareVersions, outcomeOfRestoring } from '../../server/exchange/versions'
+import { backupOf, heldAs } from '../../server/live/snapshot'
 import { House } from '../../server/shows/house'
 import { documentInRecords } from '../support/showDocument'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../outputThread'
+import { OUTPUT_THREAD, VERSION_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
@@ -149,15 +149,24 @@ describe('history', () => {
     await run('deleteCues', { cues: [cue(14), cue(20)], later: 'change' })
     const [version] = await listVersions(house.knex, live.show.id)
     expect(version).toMatchObject({ automatic: true, name: 'Before: take out 2 cues' })
-    const kept = await versionContents(house.knex, live.show.id, version?.id ?? '')
-    const read = readCollections(kept?.contents, live.show.id)
-    if (!read.ok) throw new Error(read.message)
-    const differences = compareShows({ id: live.show.id, all: read.all }, live.show)
-    expect(differences.map(({ what, how }) => [what, how])).toEqual([
+    const kept = await keptVersion(house.knex, live.show.id, version?.id ?? '')
+    if (!kept) throw new Error('nothing was kept')
+    const { show } = live
+    const now = await heldAs(live, show, 'Now')
+    const compared = await compareVersions(VERSION_THREAD, { show: show.id, earlier: kept, later: now })
+    expect(compared.ok && compared.differences.map(({ what, how }) => [what, how])).toEqual([
       ['Cue 14 Dory runs aground (Main)', 'gone'],
       ['Cue 20 Carried up the beach (Main)', 'gone'],
     ])
-    await run('restoreShow', kept)
+    const id = commandId.parse('restored')
+    const asker = { person: anna, window: windowId.parse('window'), seenRevision: live.revision }
+    const answer = await live.runElsewhere({ ...asker, id, name: 'restoreShow' }, async (current, at) =>
+      outcomeOfRestoring(VERSION_THREAD, {
+        ...{ show: show.id, version: kept, current: await heldAs(live, current, 'Now') },
+        ...{ id, person: anna, now: at },
+      }),
+    )
+    expect(answer.ok && answer.entry?.label).toBe('restore Before: take out 2 cues')
     for (const kind of ['cue', 'cueValue', 'palette', 'paletteValue', 'fixturePlace'] as const)
       expect(live.show.all[kind]).toEqual(before.all[kind])
   })

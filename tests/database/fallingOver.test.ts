@@ -14,7 +14,7 @@ import { DatabaseClock } from '../../server/database/databaseClock'
 import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../outputThread'
+import { OUTPUT_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase

@@ -7,7 +7,7 @@ import { entriesSince } from '../../server/database/journalRepository'
 import { House } from '../../server/shows/house'
 import type { LiveShow, ShowListener } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../outputThread'
+import { OUTPUT_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase

@@ -1,5 +1,8 @@
 import { fileURLToPath } from 'node:url'
 import { buildThread, THREADS } from '../../scripts/buildThread'
-import { OUTPUT_THREAD } from '../outputThread'
+import { OUTPUT_THREAD, VERSION_THREAD } from '../threads'
 
-export default () => buildThread(THREADS.outputThread, fileURLToPath(OUTPUT_THREAD))
+export default async function buildThreads(): Promise<void> {
+  await buildThread(THREADS.outputThread, fileURLToPath(OUTPUT_THREAD))
+  await buildThread(THREADS.versionThread, fileURLToPath(VERSION_THREAD))
+}

@@ -15,7 +15,7 @@ import { House } from '../../server/shows/house'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { loadShow } from '../../server/database/showRepository'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../outputThread'
+import { OUTPUT_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 const tally = new Tally('Undo from the database')
