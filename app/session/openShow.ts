@@ -2,7 +2,7 @@
  * Opens a show: joins it and fetches the whole of it. What was fetched is read here while a worker
  * checks every value of it, so that a large show can be worked on as soon as it is read.
  */
-import { releaseProxy, wrap } from 'comlink'
+import { releaseProxy, transfer, wrap } from 'comlink'
 import type { Refusal } from '#core/commands/command'
 import { applyChanges } from '#core/show/changes'
 import type { ShowId } from '#core/show/ids'
@@ -65,10 +65,10 @@ type Read = Pick<Opened, 'ok' | 'opened' | 'isSound'>
 
 function readOrFault(fetched: Fetched): Read | Fault {
   if (fetched.kind === 'away') return AWAY
-  const opened = fetched.kind === 'fetched' && readOrNull(fetched.text)
+  const opened = fetched.kind === 'fetched' && readOrNull(fetched.bytes)
   if (!opened) return UNREADABLE
   // Checking keeps a processor busy: what was read is shown first.
-  return { ok: true, opened, isSound: framePainted().then(() => checkedElsewhere(fetched.text)) }
+  return { ok: true, opened, isSound: framePainted().then(() => checkedElsewhere(fetched.bytes)) }
 }
 
 /** Takes in what was done since; where that is much, the show is fetched again. */
@@ -81,21 +81,21 @@ async function broughtUpToDate(id: ShowId, read: Read): Promise<Read | Fault> {
   return { ...read, opened: { show: now, revision: entries.at(-1)?.seq ?? revision } }
 }
 
-function readOrNull(text: string): Snapshot | null {
+function readOrNull(bytes: ArrayBuffer): Snapshot | null {
   try {
-    return readSnapshot(text)
+    return readSnapshot(new TextDecoder().decode(bytes))
   } catch {
     return null
   }
 }
 
-/** Checks a snapshot in a worker, where there are such: tests outside a browser have none. */
-async function checkedElsewhere(text: string): Promise<boolean> {
-  if (typeof Worker === 'undefined') return isSnapshotSound(text)
+/** Checks a snapshot in a worker, to which its bytes go over, where there are such: tests outside a browser have none. */
+async function checkedElsewhere(bytes: ArrayBuffer): Promise<boolean> {
+  if (typeof Worker === 'undefined') return isSnapshotSound(bytes)
   const worker = new Worker(new URL('../workers/snapshot.worker.ts', import.meta.url), { type: 'module' })
   const remote = wrap<{ isSnapshotSound: typeof isSnapshotSound }>(worker)
   try {
-    return await remote.isSnapshotSound(text)
+    return await remote.isSnapshotSound(transfer(bytes, [bytes]))
   } finally {
     remote[releaseProxy]()
     worker.terminate()

@@ -31,10 +31,10 @@ function parseSnapshot(text: string): z.infer<typeof snapshot> {
   return snapshot.parse(JSON.parse(text))
 }
 
-/** Whether every value of a snapshot is what it should be. */
-export function isSnapshotSound(text: string): boolean {
+/** Whether every value of a snapshot, as it was sent, is what it should be. */
+export function isSnapshotSound(bytes: ArrayBuffer): boolean {
   try {
-    const { columns } = parseSnapshot(text).all
+    const { columns } = parseSnapshot(new TextDecoder().decode(bytes)).all
     for (const kind of KINDS) if (columns[kind]) checkColumns(kind, columns[kind])
     return true
   } catch {
