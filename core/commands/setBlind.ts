@@ -5,7 +5,7 @@ import { command, done, refuse } from './command'
 
 export const setBlind = command({
   input: z.strictObject({ blind: z.boolean() }),
-  undoable: true,
+  undoable: false,
   run(show, { blind }, { person }) {
     if (!show.all.person.has(person)) return refuse('unknown person', 'Open the show again: you are not in it yet.')
     const draft = new Draft(show).set('person', person, 'blind', blind)

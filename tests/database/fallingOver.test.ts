@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { Worker } from 'node:worker_threads'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { listsInOrder } from '#core/cues/tracking'
 import type { Universes } from '#core/output/channelLevels'
@@ -12,6 +13,7 @@ import { choose } from '#demo/choices'
 import { Announcements } from '../../server/database/announcements'
 import { DatabaseClock } from '../../server/database/databaseClock'
 import { House } from '../../server/shows/house'
+import type { FromThread } from '../../server/output/threadMessages'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { OUTPUT_THREAD } from '../threads'
@@ -157,6 +159,24 @@ describe('the output thread', () => {
     await until(() => all.length > before)
     stop()
     await faulty.close()
+  })
+})
+
+describe('a show whose output cannot be worked out', () => {
+  it('is told of, again at its next change, and the output of others goes on', async () => {
+    const thread = new Worker(OUTPUT_THREAD)
+    const said: FromThread[] = []
+    thread.on('message', (message: FromThread) => said.push(message))
+    thread.postMessage({ kind: 'open', show: 'torn', all: {}, ahead: 0 })
+    thread.postMessage({ kind: 'open', show: id, all: live.show.all, ahead: 0 })
+    thread.postMessage({ kind: 'changes', show: 'torn', changes: [] })
+    await until(() => said.length >= 3)
+    await thread.terminate()
+    expect(said.map((message) => [message.show, 'fault' in message])).toEqual([
+      ['torn', true],
+      [id, false],
+      ['torn', true],
+    ])
   })
 })
 
