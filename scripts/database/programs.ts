@@ -76,14 +76,14 @@ export async function runProgram(programs: Programs, program: string, args: read
  * Runs what stands beside postgres while it runs: it stops postgres as soon as its standard input
  * ends, which it does when this process ends in whatever way, and asks again until it has: one that is
  * just starting may not hear it. Postgres hears no Ctrl C itself. Nothing of it outlives postgres: the
- * watcher is waited for, with the pause it may be in.
+ * watcher is killed while it listens, and waited for, with the pause it may be in, once it asks.
  */
 const KEEPER = `exec 3<&0
 "$0" "$@" </dev/null & server=$!
-(trap exit TERM; read -r line <&3; while kill -INT "$server" 2>/dev/null; do sleep 0.1 3<&- 2>/dev/null; done) & watcher=$!
+(read -r line <&3; trap '' TERM; while kill -INT "$server" 2>/dev/null; do sleep 0.1 3<&- 2>/dev/null; done) & watcher=$!
 wait "$server"; status=$?
 kill "$watcher" 2>/dev/null
-wait "$watcher"
+wait "$watcher" 2>/dev/null
 exit "$status"`
 
 /** Starts postgres so that it ends with this process; ending its standard input stops it in good order. */

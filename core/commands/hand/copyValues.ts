@@ -1,0 +1,46 @@
+/** Gives fixtures what another one shows, by family: places are aimed at anew, as links or as loose values. */
+import { z } from 'zod'
+import { stageLookup } from '../../cues/onStage'
+import { lentValue } from '../../hand/lend'
+import { putInHand } from '../../hand/put'
+import { resolveValue } from '../../palettes/resolve'
+import { Draft } from '../../show/draft'
+import { ATTRIBUTES, FAMILIES, familyOf } from '../../show/families'
+import { fixtureId } from '../../show/ids'
+import { rigOf } from '../../show/rig'
+import { command, done, refuse } from '../command'
+import { fixturesInWords, listInWords } from '../shared/wording'
+
+export const copyValues = command({
+  input: z.strictObject({
+    from: fixtureId,
+    to: z.array(fixtureId).min(1),
+    families: z.array(z.enum(FAMILIES)).min(1, 'choose a family'),
+    as: z.enum(['link', 'loose']),
+  }),
+  undoable: true,
+  run(show, { from, to, families, as }, { person }) {
+    const source = rigOf(show).get(from)
+    if (!source) return refuse('unknown fixture', 'The fixture to copy from no longer hangs here.', 'from')
+    const lookup = stageLookup(show, person)
+    const draft = new Draft(show)
+    for (const attribute of ATTRIBUTES) {
+      const value = families.includes(familyOf(attribute)) ? lookup(from, attribute) : null
+      const shown = value && (as === 'loose' ? resolveValue(show, source, attribute, value).value : value)
+      if (!shown) continue
+      for (const id of to) {
+        const rigged = id === from ? undefined : rigOf(show).get(id)
+        const lent = rigged && lentValue(show, rigged, source, attribute, shown)
+        if (lent) putInHand(draft, person, id, attribute, lent)
+      }
+    }
+    if (draft.changes().length === 0)
+      return refuse(
+        'nothing to copy',
+        `Fixture ${source.fixture.number} shows no ${listInWords(families)} that these fixtures could take.`,
+        'families',
+      )
+    const label = `copy ${listInWords(families)} of fixture ${source.fixture.number} to ${fixturesInWords(show, to)}`
+    return done(draft, label)
+  },
+})

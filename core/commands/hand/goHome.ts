@@ -1,0 +1,21 @@
+/** Brings families of fixtures home: straight down, dark, open, white. */
+import { z } from 'zod'
+import { homeValue, putEvery } from '../../hand/rest'
+import { Draft } from '../../show/draft'
+import { FAMILIES } from '../../show/families'
+import { fixtureId } from '../../show/ids'
+import { command, done, refuse } from '../command'
+import { fixturesInWords, listInWords } from '../shared/wording'
+
+export const goHome = command({
+  input: z.strictObject({ fixtures: z.array(fixtureId).min(1), families: z.array(z.enum(FAMILIES)).min(1) }),
+  undoable: true,
+  run(show, { fixtures, families }, { person }) {
+    const draft = new Draft(show)
+    putEvery(show, draft, person, fixtures, families, homeValue)
+    const what = listInWords(families)
+    if (draft.changes().length === 0)
+      return refuse('home already', `There is no ${what} to bring home: these fixtures have none, or are there.`)
+    return done(draft, `${what} of ${fixturesInWords(show, fixtures)} home`)
+  },
+})

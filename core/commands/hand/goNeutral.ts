@@ -1,0 +1,35 @@
+/** Brings fixtures to a start to work from: open, white, straight down, for the families the person's mask takes; a mask for once is used up. */
+import { z } from 'zod'
+import { neutralValue, putEvery } from '../../hand/rest'
+import { Draft } from '../../show/draft'
+import { FIRST_NEUTRAL } from '../../show/families'
+import { fixtureId } from '../../show/ids'
+import { command, done, refuse } from '../command'
+import { fixturesInWords, listInWords } from '../shared/wording'
+
+export const goNeutral = command({
+  input: z.strictObject({
+    fixtures: z.array(fixtureId).min(1),
+  }),
+  undoable: true,
+  run(show, { fixtures }, { person }) {
+    const known = show.all.person.get(person)
+    const taken = known?.neutral ?? FIRST_NEUTRAL
+    const draft = new Draft(show)
+    putEvery(show, draft, person, fixtures, taken, neutralValue)
+    if (draft.changes().length === 0)
+      return refuse(
+        'nothing to do',
+        taken.length === 0
+          ? 'Neutral does nothing: its mask holds every family back. Switch one on beside the button.'
+          : `Neutral does nothing: ${listInWords(taken)} of these fixtures ${taken.length === 1 ? 'is' : 'are'} neutral already, and the rest is held back.`,
+        'families',
+      )
+    if (known) draft.set('person', person, 'usualNeutral', null)
+    if (known?.neutralOnce)
+      draft
+        .set('person', person, 'neutral', known.usualNeutral ?? [...FIRST_NEUTRAL])
+        .set('person', person, 'neutralOnce', false)
+    return done(draft, `${listInWords(taken)} of ${fixturesInWords(show, fixtures)} neutral`)
+  },
+})

@@ -1,0 +1,41 @@
+/** Moves the light of fixtures by a little, on the stage: the place of an aim, or where raw angles land. */
+import { z } from 'zod'
+import { add } from '../../geometry/vector'
+import { solveAim } from '../../kinematics/inverse'
+import { pictureOf, stageLookup } from '../../cues/onStage'
+import { putInHand } from '../../hand/put'
+import { offsetInWords } from '../../refocus/words'
+import { Draft } from '../../show/draft'
+import { fixtureId } from '../../show/ids'
+import { rigOf } from '../../show/rig'
+import { aimPoint, targetsOf } from '../../show/targets'
+import { point } from '../../show/values'
+import { command, done, refuse } from '../command'
+import { fixturesInWords } from '../shared/wording'
+
+export const nudgeAim = command({
+  input: z.strictObject({ fixtures: z.array(fixtureId).min(1), by: point }),
+  undoable: true,
+  run(show, { fixtures, by }, { person }) {
+    const lookup = stageLookup(show, person)
+    const draft = new Draft(show)
+    for (const id of fixtures) {
+      const rigged = rigOf(show).get(id)
+      if (!rigged) continue
+      const { positionValue: value, position } = pictureOf(show, rigged, lookup)
+      if (value?.kind === 'angles' && position.point) {
+        const { pan, tilt } = solveAim(rigged.mount, add(position.point, by), { reference: position.pose })
+        putInHand(draft, person, id, 'position', { kind: 'angles', pan, tilt })
+      }
+      if (value?.kind !== 'aim') continue
+      const moved = { ...value, offset: add(value.offset, by) }
+      const place = aimPoint(targetsOf(show), moved)
+      if (!place) continue
+      const { side, pan } = solveAim(rigged.mount, place, { reference: position.pose, side: position.side })
+      putInHand(draft, person, id, 'position', { ...moved, choice: { side, pan } })
+    }
+    if (draft.changes().length === 0)
+      return refuse('no aim', 'None of these fixtures is aimed at a place. Drop them on a target first.', 'fixtures')
+    return done(draft, `nudge ${fixturesInWords(show, fixtures)} ${offsetInWords(by)}`, 'nudge aim')
+  },
+})

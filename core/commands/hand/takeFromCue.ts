@@ -1,0 +1,29 @@
+/** Takes parts of a cue into the hand, with what is carried into it. */
+import { z } from 'zod'
+import { listsInOrder, stateAt } from '../../cues/tracking'
+import { Draft } from '../../show/draft'
+import { cueId } from '../../show/ids'
+import { givenBy } from '../../show/values'
+import { command, done, refuse } from '../command'
+import { putTaken, takeChoice } from '../shared/takeValues'
+import { fixturesInWords, listInWords } from '../shared/wording'
+
+export const takeFromCue = command({
+  input: z.strictObject({ ...takeChoice, cue: cueId }),
+  undoable: true,
+  run(show, { cue: id, ...choice }, { person }) {
+    const cue = show.all.cue.get(id)
+    const list = cue && listsInOrder(show).find((other) => other.id === cue.list)
+    if (!cue || !list) return refuse('unknown cue', 'This cue is no longer in the show.', 'cue')
+    const values = [...stateAt(show, list, id).values()].flatMap((stored) => {
+      const value = givenBy(stored)
+      return value ? [{ ...stored, value }] : []
+    })
+    const draft = new Draft(show)
+    const fixtures = putTaken(show, draft, person, values, choice)
+    const what = listInWords(choice.families)
+    if (fixtures.length === 0)
+      return refuse('nothing there', `Cue ${cue.number} holds no ${what} of these fixtures.`, 'families')
+    return done(draft, `take ${what} of ${fixturesInWords(show, fixtures)} from cue ${cue.number}`)
+  },
+})

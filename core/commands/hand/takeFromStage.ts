@@ -1,0 +1,19 @@
+/** Takes what the cues show now into the hand, as links or as loose values. */
+import { z } from 'zod'
+import { playedBack } from '../../cues/playback'
+import { Draft } from '../../show/draft'
+import { command, done, refuse } from '../command'
+import { eachOf, putTaken, takeChoice } from '../shared/takeValues'
+import { fixturesInWords, listInWords } from '../shared/wording'
+
+export const takeFromStage = command({
+  input: z.strictObject(takeChoice),
+  undoable: true,
+  run(show, choice, { person }) {
+    const draft = new Draft(show)
+    const fixtures = putTaken(show, draft, person, eachOf(playedBack(show)), choice)
+    if (fixtures.length === 0)
+      return refuse('nothing there', `The cues show no ${listInWords(choice.families)} of these fixtures.`, 'families')
+    return done(draft, `take ${listInWords(choice.families)} of ${fixturesInWords(show, fixtures)} from stage`)
+  },
+})

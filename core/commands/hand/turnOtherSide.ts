@@ -1,0 +1,42 @@
+/** Turns heads the other way round, at the same place; or each whichever way is quicker from the stage. */
+import { z } from 'zod'
+import { pictureOf, stageLookup, type StageFixture } from '../../cues/onStage'
+import { sidesOf, type TimedWay } from '../../hand/otherSide'
+import { putInHand } from '../../hand/put'
+import { Draft } from '../../show/draft'
+import { fixtureId } from '../../show/ids'
+import { rigOf } from '../../show/rig'
+import type { Value } from '../../show/values'
+import { command, done, refuse } from '../command'
+import { fixturesInWords } from '../shared/wording'
+
+export const turnOtherSide = command({
+  input: z.strictObject({ fixtures: z.array(fixtureId).min(1), how: z.enum(['other', 'quickest']) }),
+  undoable: true,
+  run(show, { fixtures, how }, { person }) {
+    const lookup = stageLookup(show, person)
+    const draft = new Draft(show)
+    for (const id of fixtures) {
+      const rigged = rigOf(show).get(id)
+      if (!rigged) continue
+      const picture = pictureOf(show, rigged, lookup)
+      const way = how === 'other' ? sidesOf(show, picture).other : sidesOf(show, picture).quickest
+      if (way) putInHand(draft, person, id, 'position', turned(picture, way))
+    }
+    if (draft.changes().length === 0)
+      return refuse(
+        'no other side',
+        how === 'other'
+          ? 'The stops of these fixtures allow no other way to their place.'
+          : 'All of these fixtures go the quickest way already.',
+        'fixtures',
+      )
+    const who = fixturesInWords(show, fixtures)
+    return done(draft, how === 'other' ? `${who} to the other side` : `${who} the quickest way round`)
+  },
+})
+
+function turned({ positionValue }: StageFixture, { side, pan, tilt }: TimedWay): Value {
+  if (positionValue?.kind === 'aim') return { ...positionValue, choice: { side, pan } }
+  return { kind: 'angles', pan, tilt }
+}

@@ -1,0 +1,51 @@
+/** Takes fixtures, attributes, or attributes of fixtures out of a palette. */
+import { z } from 'zod'
+import { forgetRecorded } from '../../palettes/recorded'
+import { keepUnserved } from '../../palettes/unserved'
+import { servedBy } from '../../palettes/use'
+import { Draft } from '../../show/draft'
+import { ATTRIBUTE_NAMES, ATTRIBUTES } from '../../show/families'
+import { paletteId } from '../../show/ids'
+import { fixtureChoice } from '../shared/fixtureChoice'
+import { command, done, refuse } from '../command'
+import { gone } from '../shared/refusals'
+import { fixturesInWords, listInWords, looseInWords } from '../shared/wording'
+
+export const removeFromPalette = command({
+  input: z.strictObject({
+    palette: paletteId,
+    /** Null for all it holds. */
+    fixtures: fixtureChoice,
+    attributes: z.array(z.enum(ATTRIBUTES)).min(1).nullable(),
+  }),
+  undoable: true,
+  run(show, { palette, fixtures, attributes }) {
+    const known = show.all.palette.get(palette)
+    if (!known) return gone('palette', 'palette')
+    const draft = new Draft(show)
+    for (const [id, stored] of show.all.paletteValue) {
+      if (stored.palette !== palette || attributes?.includes(stored.attribute) === false) continue
+      const isMeant = fixtures === null || (stored.fixture !== null && fixtures.includes(stored.fixture))
+      if (isMeant) draft.remove('paletteValue', id)
+    }
+    const removed = draft.changes().length
+    if (removed === 0) {
+      const served = servedBy(show, palette).map(({ id }) => id)
+      const isWide = fixtures?.some((fixture) => served.includes(fixture))
+      return refuse(
+        'nothing to remove',
+        isWide
+          ? `${known.name} serves these fixtures by a value for their type or for any: one of them cannot be left out alone.`
+          : `${known.name} holds nothing of that.`,
+        'fixtures',
+      )
+    }
+    const isEmptied = removed === [...show.all.paletteValue.values()].filter((v) => v.palette === palette).length
+    if (isEmptied) return refuse('emptied', `${known.name} would hold nothing. Delete the palette instead.`)
+    if (fixtures && !attributes) forgetRecorded(show, draft, palette, (fixture) => fixtures.includes(fixture))
+    const loose = keepUnserved(draft, palette)
+    const what = attributes ? listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute])) : 'everything'
+    const whose = fixtures ? ` of ${fixturesInWords(show, fixtures)}` : ''
+    return done(draft, `remove ${what}${whose} from ${known.name}${looseInWords(loose)}`)
+  },
+})

@@ -1,0 +1,46 @@
+/** Changes a fixture type and its modes. Fixtures of it are aimed anew. */
+import { z } from 'zod'
+import { Draft } from '../../show/draft'
+import { fixtureMode, fixtureType } from '../../show/entities'
+import { fixtureModeId, fixtureTypeId } from '../../show/ids'
+import { modesOf } from '../../show/modes'
+import { plain } from '../../show/names'
+import { command, done, refuse } from '../command'
+import { gone } from '../shared/refusals'
+import { typeTaken } from '../shared/typeWithModes'
+
+export const changeType = command({
+  input: fixtureType.extend({
+    type: fixtureTypeId,
+    /** Its modes as they shall be: those with an id are changed, those without are new, others go. */
+    modes: z
+      .array(fixtureMode.pick({ name: true, channels: true }).extend({ id: fixtureModeId.nullable() }))
+      .min(1, 'a type needs at least one mode')
+      .max(100),
+  }),
+  undoable: true,
+  run(show, { type, modes, ...fields }, { newId }) {
+    const known = show.all.fixtureType.get(type)
+    if (!known) return gone('type', 'type')
+    const taken = typeTaken(show, fields.maker, fields.name, type)
+    if (taken) return taken
+    if (new Set(modes.map((m) => plain(m.name))).size < modes.length)
+      return refuse('name taken', 'Two modes have the same name; each needs its own.', 'modes')
+    const kept = new Set(modes.map((m) => m.id))
+    const draft = new Draft(show).put('fixtureType', type, fields)
+    for (const { id, mode } of modesOf(show, type)) {
+      if (kept.has(id)) continue
+      const users = [...show.all.fixture.values()].filter((f) => f.mode === id)
+      if (users.length > 0)
+        return refuse(
+          'in use',
+          `${users.length} fixtures use the mode ${mode.name}. Change their mode first, then take it out.`,
+          'modes',
+        )
+      draft.remove('fixtureMode', id)
+    }
+    for (const [i, { id, name, channels }] of modes.entries())
+      draft.put('fixtureMode', id ?? newId(), { type, order: i + 1, name, channels })
+    return done(draft, `change the type ${fields.name}`)
+  },
+})

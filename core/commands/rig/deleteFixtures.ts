@@ -1,0 +1,18 @@
+/** Takes fixtures out of the show, from every venue, group, palette and cue. */
+import { z } from 'zod'
+import { Draft } from '../../show/draft'
+import { fixtureId } from '../../show/ids'
+import { command, done } from '../command'
+import { takeOutFixtures } from '../shared/takeOutFixtures'
+import { fixturesInWords } from '../shared/wording'
+
+export const deleteFixtures = command({
+  input: z.strictObject({ fixtures: z.array(fixtureId).min(1) }),
+  undoable: true,
+  run(show, { fixtures }) {
+    const there = fixtures.filter((id) => show.all.fixture.has(id))
+    const draft = new Draft(show)
+    takeOutFixtures(show, draft, new Set(there))
+    return done(draft, `take out ${fixturesInWords(show, there)}`)
+  },
+})

@@ -1,0 +1,50 @@
+/** Takes a hang out of the show. One with fixtures goes only with a word on what becomes of them. */
+import { z } from 'zod'
+import { Draft } from '../../show/draft'
+import { hangId } from '../../show/ids'
+import { command, done, refuse } from '../command'
+import { takeOutFixtures } from '../shared/takeOutFixtures'
+import { gone } from '../shared/refusals'
+
+export const deleteHang = command({
+  input: z.strictObject({
+    hang: hangId,
+    /** What becomes of its fixtures; null refuses while there are any. */
+    fixtures: z
+      .discriminatedUnion('kind', [
+        z.strictObject({ kind: z.literal('move'), to: hangId }),
+        z.strictObject({ kind: z.literal('delete') }),
+      ])
+      .nullable(),
+  }),
+  undoable: true,
+  run(show, { hang, fixtures }) {
+    const known = show.all.hang.get(hang)
+    if (!known) return gone('hang', 'hang')
+    const on = [...show.all.fixturePlace].filter(([, place]) => place.hang === hang)
+    if (on.length > 0 && fixtures === null)
+      return refuse(
+        'in use',
+        `${on.length} fixture places are on ${known.name}. Move the fixtures to another hang or delete them with it.`,
+        'hang',
+      )
+    const draft = new Draft(show)
+    if (fixtures?.kind === 'move') {
+      for (const [id, place] of on) {
+        const hangsHere = [...show.all.hangPlace.values()].some(
+          (p) => p.venue === place.venue && p.hang === fixtures.to,
+        )
+        if (!hangsHere || fixtures.to === hang)
+          return refuse(
+            'unknown hang',
+            'The other hang has no place in every venue these fixtures hang in.',
+            'fixtures',
+          )
+        draft.set('fixturePlace', id, 'hang', fixtures.to)
+      }
+    } else takeOutFixtures(show, draft, new Set(on.map(([, place]) => place.fixture)))
+    for (const [id, place] of show.all.hangPlace) if (place.hang === hang) draft.remove('hangPlace', id)
+    draft.remove('hang', hang)
+    return done(draft, `take out ${known.name}`)
+  },
+})

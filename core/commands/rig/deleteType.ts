@@ -1,0 +1,40 @@
+/** Takes a fixture type out. One that fixtures use goes only with a word on what becomes of them. */
+import { z } from 'zod'
+import { Draft } from '../../show/draft'
+import { fixtureTypeId } from '../../show/ids'
+import { firstMode, modesOf } from '../../show/modes'
+import { command, done, refuse } from '../command'
+import { gone } from '../shared/refusals'
+
+export const deleteType = command({
+  input: z.strictObject({
+    type: fixtureTypeId,
+    /** What becomes of its fixtures; null refuses while there are any. */
+    fixtures: z
+      .discriminatedUnion('kind', [
+        z.strictObject({ kind: z.literal('change'), to: fixtureTypeId }),
+        z.strictObject({ kind: z.literal('leave without') }),
+      ])
+      .nullable(),
+  }),
+  undoable: true,
+  run(show, { type, fixtures }) {
+    const known = show.all.fixtureType.get(type)
+    if (!known) return gone('type', 'type')
+    const users = [...show.all.fixture].filter(([, fixture]) => fixture.type === type)
+    if (users.length > 0 && fixtures === null)
+      return refuse(
+        'in use',
+        `${users.length} fixtures are ${known.name}. Give them another type, or leave them without one.`,
+        'type',
+      )
+    const to = fixtures?.kind === 'change' ? fixtures.to : null
+    if (to !== null && (to === type || !show.all.fixtureType.has(to))) return gone('type', 'fixtures')
+    const draft = new Draft(show)
+    for (const [id] of users) draft.set('fixture', id, 'type', to).set('fixture', id, 'mode', to && firstMode(show, to))
+    for (const [id, value] of show.all.paletteValue) if (value.fixtureType === type) draft.remove('paletteValue', id)
+    for (const { id } of modesOf(show, type)) draft.remove('fixtureMode', id)
+    draft.remove('fixtureType', type)
+    return done(draft, `take out the type ${known.name}`)
+  },
+})

@@ -1,0 +1,33 @@
+/** Takes in whole rows of fixtures: those with a known number are changed, the others are new. */
+import { placeId } from '../../show/compositeIds'
+import { z } from 'zod'
+import { Draft } from '../../show/draft'
+import { asFixtureId, fixtureId } from '../../show/ids'
+import { showRecordOf } from '../../show/show'
+import { command, done, refuse } from '../command'
+import { fixtureRow, idsByName, putFixtureRow } from '../shared/fixtureRows'
+
+export const pasteFixtures = command({
+  input: z.strictObject({ rows: z.array(fixtureRow).min(1).max(5000) }),
+  undoable: true,
+  run(show, { rows }, { newId }) {
+    const { venue } = showRecordOf(show)
+    const hangs = new Map([...idsByName(show.all.hang)].filter(([, id]) => show.all.hangPlace.has(placeId(venue, id))))
+    const names = { hangs, types: idsByName(show.all.fixtureType) }
+    const known = new Map([...show.all.fixture].map(([id, { number }]) => [number, asFixtureId(id)]))
+    const seen = new Set<number>()
+    const draft = new Draft(show)
+    for (const row of rows) {
+      if (seen.has(row.number)) return refuse('number taken', `Number ${row.number} stands in two rows.`, 'rows')
+      seen.add(row.number)
+      const refusal = putFixtureRow(show, draft, known.get(row.number) ?? fixtureId.parse(newId()), row, names)
+      if (refusal) return refusal
+    }
+    const changed = rows.filter(({ number }) => known.has(number)).length
+    const parts = [
+      ...(changed > 0 ? [`change ${changed}`] : []),
+      ...(changed < rows.length ? [`add ${rows.length - changed}`] : []),
+    ]
+    return done(draft, `${parts.join(' and ')} ${rows.length === 1 ? 'fixture' : 'fixtures'} from a paste`)
+  },
+})

@@ -1,0 +1,33 @@
+/** Wording that several commands share. */
+import type { StayingLoose } from '../../palettes/unserved'
+import type { FixtureId } from '../../show/ids'
+import type { Show } from '../../show/show'
+
+/** "fixture 12" or "6 fixtures". */
+export function fixturesInWords(show: Show, fixtures: readonly FixtureId[]): string {
+  const [only] = fixtures
+  if (only === undefined || fixtures.length !== 1) return `${fixtures.length} fixtures`
+  return `fixture ${show.all.fixture.get(only)?.number ?? only}`
+}
+
+/** "position, beam and colour". */
+export function listInWords(words: readonly string[]): string {
+  if (words.length < 2) return words.join('')
+  return `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
+}
+
+/** "; 2 cue values and 1 in hand stay as they are, loose": what a change leaves behind; empty for nothing. */
+export function looseInWords({ inCues, inHand }: StayingLoose): string {
+  if (inCues + inHand === 0) return ''
+  const parts = [
+    inCues > 0 ? `${inCues} cue ${inCues === 1 ? 'value' : 'values'}` : '',
+    inHand > 0 ? `${inHand} in hand` : '',
+  ]
+  const stay = inCues + inHand === 1 ? 'stays as it is' : 'stay as they are'
+  return `; ${parts.filter(Boolean).join(' and ')} ${stay}, loose`
+}
+
+/** "1 value", "12 values". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${count === 1 ? one : many}`
+}

@@ -1,0 +1,44 @@
+/** Takes a target out. One that is aimed at goes only when its aims may stay as free places. */
+import { z } from 'zod'
+import { add } from '../../geometry/vector'
+import { Draft } from '../../show/draft'
+import { targetId } from '../../show/ids'
+import { leaningInWords, leaningOnTarget } from '../../show/leaning'
+import { freedAim, pointOn, targetsOf } from '../../show/targets'
+import type { CueContent, Value } from '../../show/values'
+import { command, done, refuse } from '../command'
+import { gone } from '../shared/refusals'
+
+export const deleteTarget = command({
+  input: z.strictObject({
+    target: targetId,
+    /** What becomes of the aims at it: they refuse, or stay at the places they light in every venue, as free aims. */
+    aims: z.enum(['refuse', 'keep the place']),
+  }),
+  undoable: true,
+  run(show, { target, aims }) {
+    const known = show.all.target.get(target)
+    if (!known) return gone('target', 'target')
+    const leaning = leaningInWords(leaningOnTarget(show, target))
+    const placed = targetsOf(show).get(target)
+    if (leaning && (aims === 'refuse' || !placed))
+      return refuse(
+        'leaned on',
+        `${leaning} aim at ${known.name}. Keep their places as free aims, or aim them elsewhere.`,
+      )
+    const freed = (value: CueContent): Value | null => {
+      if (value.kind !== 'aim' || value.target !== target || !placed) return null
+      return freedAim(show, value, add(pointOn(placed, value.at), value.offset))
+    }
+    const draft = new Draft(show)
+    for (const kind of ['paletteValue', 'cueValue', 'handValue'] as const)
+      for (const [id, holder] of show.all[kind]) {
+        const value = freed(holder.value)
+        if (value) draft.put(kind, id, { ...holder, value })
+      }
+    for (const [id, place] of show.all.targetPlace) if (place.target === target) draft.remove('targetPlace', id)
+    for (const [id, rule] of show.all.paletteSpread) if (rule.target === target) draft.remove('paletteSpread', id)
+    draft.remove('target', target)
+    return done(draft, `take out the target ${known.name}`)
+  },
+})
