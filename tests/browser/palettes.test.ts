@@ -272,6 +272,20 @@ test('a recall takes its time, in every window that is open or comes later', asy
   await expect(pan(desk)).not.toHaveText(new RegExp(`^${before.slice(0, -2)}`))
 })
 
+test('what is being typed into a field stays while the show changes', async ({ desk, context, url }) => {
+  const seconds = desk.getByLabel('Seconds a recall takes')
+  await seconds.fill('12')
+  const other = await context.newPage()
+  await openDesk(other, url)
+  await other.getByRole('button', { name: 'Blind', exact: true }).click()
+  await expect(desk.getByText('Blind.')).toBeVisible()
+  await expect(seconds).toHaveValue('12')
+  await seconds.press('Enter')
+  await seconds.fill('many')
+  await seconds.press('Escape')
+  await expect(seconds).toHaveValue('12')
+})
+
 test('takes fixtures out of a palette: what it holds before and after is seen first', async ({ desk }) => {
   await select(desk, '11')
   await menu(desk, 5, 'Remove the selected 1')

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** One list as it runs: its cue with how far it has come, what is next, go, back, pause, master. */
 import { ChevronDown, Pause, Play, SkipBack, Square } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { followerOf } from '#core/cues/going'
 import { endOfRun, runsOf } from '#core/cues/tracks'
 import { placeOfCue, type ListInOrder } from '#core/cues/tracking'
@@ -34,9 +34,15 @@ const isFollowing = computed(() => followerOf(props.show, props.list) !== null)
 const send = (name: 'goOn' | 'goBack' | 'pauseList') => void store.send(name, { list: props.list.id })
 const RELEASE_SECONDS = 2
 const release = () => void store.send('goToCue', { list: props.list.id, cue: null, seconds: RELEASE_SECONDS })
-function master(event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  void store.send('setMaster', { list: props.list.id, level: Number(event.target.value) / 100 })
+/** Per cent; where it is being dragged to stays in the slider while a fade draws this anew. */
+const dragged = ref<number | null>(null)
+const master = computed(() => dragged.value ?? Math.round(props.list.list.level * 100))
+function drag({ target }: Event) {
+  if (target instanceof HTMLInputElement) dragged.value = Number(target.value)
+}
+async function setMaster() {
+  await store.send('setMaster', { list: props.list.id, level: master.value / 100 })
+  dragged.value = null
 }
 </script>
 
@@ -74,7 +80,7 @@ function master(event: Event) {
     </div>
     <label class="flex w-24 shrink-0 flex-col" :title="`Master of ${list.list.name}`">
       <span class="flex justify-between text-xs text-haze"
-        ><span>master</span><span class="font-mono">{{ Math.round(list.list.level * 100) }} %</span></span
+        ><span>master</span><span class="font-mono">{{ master }} %</span></span
       >
       <input
         type="range"
@@ -82,9 +88,10 @@ function master(event: Event) {
         max="100"
         step="1"
         class="accent-brass"
-        :value="Math.round(list.list.level * 100)"
+        :value="master"
         :aria-label="`Master of ${list.list.name}`"
-        @change="master"
+        @input="drag"
+        @change="setMaster"
       />
     </label>
     <div class="flex shrink-0 gap-1">

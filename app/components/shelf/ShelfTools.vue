@@ -6,6 +6,7 @@ import type { Shelf } from '#core/show/families'
 import { maskInWords, shelfMaskOf } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/numbers'
+import { useKept } from '../../composables/useKept'
 import { SHELF_FILTERS, SHELF_SIZES, usePaletteDesk } from '../../stores/paletteDesk'
 import { useMessages } from '../../stores/messages'
 import { useSelection } from '../../stores/selection'
@@ -20,22 +21,30 @@ const shelves = usePaletteDesk()
 const selection = useSelection()
 const messages = useMessages()
 
-function setTime(event: Event) {
-  if (!(event.target instanceof HTMLInputElement)) return
-  const typed = event.target.value.trim()
+const shownTime = () => String(shelves.recallTime ?? '')
+const {
+  text: time,
+  leave: keepTime,
+  putBack,
+} = useKept(shownTime, async (typed) => {
   const seconds = typed === '' ? null : numberTyped(typed)
   const isUnderstood = typed === '' || (seconds !== null && seconds >= 0 && seconds <= 3600)
   if (isUnderstood) shelves.recallTime = seconds
   else messages.say('A recall takes 0 to 3600 seconds; empty for what the palette says.', 'trouble')
-  event.target.value = String(shelves.recallTime ?? '')
+  return null
+})
+
+async function setTime() {
+  await keepTime()
+  putBack()
 }
 
 /** Back to the desk: what is typed next selects. */
 function leave({ target }: Event) {
   if (target instanceof HTMLElement) target.blur()
 }
-function putBack(event: Event) {
-  if (event.target instanceof HTMLInputElement) event.target.value = String(shelves.recallTime ?? '')
+function leaveAsItWas(event: Event) {
+  putBack()
   leave(event)
 }
 
@@ -75,14 +84,14 @@ const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2'
     >
       over
       <input
+        v-model="time"
         class="field w-12 px-1.5 py-0.5 text-right"
         inputmode="decimal"
         placeholder="0"
         aria-label="Seconds a recall takes"
-        :value="shelves.recallTime ?? ''"
         @change="setTime"
         @keydown.enter="leave"
-        @keydown.esc.stop="putBack"
+        @keydown.esc.stop="leaveAsItWas"
       />
       s
     </label>
