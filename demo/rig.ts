@@ -1,6 +1,6 @@
 /** The hangs and fixtures of The Salt Lantern. */
-import type { FixtureRow } from '#core/commands/fixtureRows'
-import type { HangRow } from '#core/commands/importRig'
+import type { FixtureRow } from '#core/commands/shared/fixtureRows'
+import type { HangRow } from '#core/commands/rig/importRig'
 import { vec3 } from '#core/geometry/vector'
 
 export const HANGS: readonly HangRow[] = [

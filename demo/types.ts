@@ -1,5 +1,5 @@
 /** The fixture types of the made-up maker Ostrel, which every new show starts with. */
-import type { TypeWithModes } from '#core/commands/typeDraft'
+import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
 import type { Channel, Wheel } from '#core/show/entities'
 
 /** A channel before it has its place: name, what it does, 8 or 16 bit, lowest and highest meaning, rest. */

@@ -1,8 +1,8 @@
 /** Tables being read for an import: hangs, a rig and targets, checked against the show and each other. */
 import Papa from 'papaparse'
 import { computed, ref, shallowRef } from 'vue'
-import type { FixtureRow } from '#core/commands/fixtureRows'
-import type { HangRow, TargetRow } from '#core/commands/importRig'
+import type { FixtureRow } from '#core/commands/shared/fixtureRows'
+import type { HangRow, TargetRow } from '#core/commands/rig/importRig'
 import { knownNames } from '#core/exchange/fixtureCells'
 import { readRigTable, type TableReading } from '#core/exchange/rigTable'
 import type { Show } from '#core/show/show'

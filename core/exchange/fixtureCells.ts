@@ -3,8 +3,8 @@
  * pasted from a spreadsheet would change. Nothing is changed by a paste that has a fault anywhere.
  */
 import { placeId } from '../show/compositeIds'
-import type { FixtureChange } from '../commands/changeFixtures'
-import { fixtureRow, type FixtureRow } from '../commands/fixtureRows'
+import type { FixtureChange } from '../commands/rig/changeFixtures'
+import { fixtureRow, type FixtureRow } from '../commands/shared/fixtureRows'
 import { footprint } from '../patch/span'
 import { asFixtureTypeId, asHangId, type FixtureId } from '../show/ids'
 import { modesOf } from '../show/modes'

@@ -5,8 +5,8 @@
 import type { z } from 'zod'
 import { issueInWords } from '../show/faults'
 import { plain } from '../show/names'
-import { fixtureRow, type FixtureRow } from '../commands/fixtureRows'
-import { hangRow, targetRow, type HangRow, type TargetRow } from '../commands/importRig'
+import { fixtureRow, type FixtureRow } from '../commands/shared/fixtureRows'
+import { hangRow, targetRow, type HangRow, type TargetRow } from '../commands/rig/importRig'
 
 export type TableKind = 'hangs' | 'fixtures' | 'targets'
 

@@ -5,7 +5,7 @@ import { extensionsOf, type Extension } from '#core/groups/extension'
 import { familyOf } from '#core/show/families'
 import type { GroupId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { listInWords } from '#core/commands/wording'
+import { listInWords } from '#core/commands/shared/wording'
 import { useShow } from '../../stores/show'
 import PlainDialog from '../shell/PlainDialog.vue'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** Records a cue: a new one, or into one that is there; of what is in hand or what is on stage. */
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
-import { recordable, RECORD_FROM } from '#core/commands/recordable'
-import { listInWords } from '#core/commands/wording'
+import { recordable, RECORD_FROM } from '#core/commands/shared/recordable'
+import { listInWords } from '#core/commands/shared/wording'
 import type { CommandInput } from '#core/commands/registry'
 import { changedLooks } from '#core/refocus/cueLooks'
 import { listsInOrder } from '#core/cues/tracking'

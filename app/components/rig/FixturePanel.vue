@@ -2,7 +2,7 @@
 /** The selected fixtures: what they share can be typed for all of them at once. */
 import { placeId } from '#core/show/compositeIds'
 import { computed, ref } from 'vue'
-import type { FixtureChange } from '#core/commands/changeFixtures'
+import type { FixtureChange } from '#core/commands/rig/changeFixtures'
 import { asFixtureTypeId, asHangId, type FixtureId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { hangsOf } from '#core/show/rig'

@@ -2,7 +2,7 @@
 /** Says what a change of the stage carries along, before it is done. Never covers the plan. */
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
-import { listInWords } from '#core/commands/wording'
+import { listInWords } from '#core/commands/shared/wording'
 import { absentInWords } from '#core/refocus/absent'
 import type { Effects } from '#core/refocus/effects'
 import { keepsAnything } from '#core/refocus/keepOut'

@@ -11,7 +11,9 @@ import { cueValueKey } from '../shared/cueValueKey'
 import { gone } from '../shared/refusals'
 
 export const linkLoose = command({
-  input: z.strictObject({ links: z.array(z.strictObject({ ...cueValueKey, palette: paletteId })).min(1, 'choose a value') }),
+  input: z.strictObject({
+    links: z.array(z.strictObject({ ...cueValueKey, palette: paletteId })).min(1, 'choose a value'),
+  }),
   undoable: true,
   run(show, { links }) {
     const draft = new Draft(show)

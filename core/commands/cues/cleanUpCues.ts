@@ -1,0 +1,18 @@
+/** Takes out values that only repeat what is carried; blocked ones stay. */
+import { z } from 'zod'
+import { repeatsWithin } from '../../cues/editing'
+import { command } from '../command'
+import { cells, onCells, takeAll } from '../shared/cells'
+
+export const cleanUpCues = command({
+  input: z.strictObject(cells),
+  undoable: true,
+  run: (show, choice) =>
+    onCells(
+      show,
+      choice,
+      (draft) => takeAll(draft, repeatsWithin(show, choice)),
+      'clean up',
+      'Nothing here only repeats what is carried.',
+    ),
+})

@@ -1,0 +1,22 @@
+/** Takes a cue list out with its cues. */
+import { removeCues } from '../../cues/removal'
+import { Draft } from '../../show/draft'
+import { command, done, refuse } from '../command'
+import { cueListOf, noList, ofList } from '../shared/cueListOf'
+
+export const deleteCueList = command({
+  input: ofList,
+  undoable: true,
+  run(show, { list: id }) {
+    const list = cueListOf(show, id)
+    if (!list) return noList()
+    if (show.all.cueList.size === 1)
+      return refuse('the only list', 'A show keeps one cue list: this is the last one.', 'list')
+    const draft = new Draft(show)
+    removeCues(show, draft, new Set(list.cues.map((cue) => cue.id)))
+    for (const [run, { list: of }] of show.all.cueRun) if (of === id) draft.remove('cueRun', run)
+    draft.remove('cueList', id)
+    const count = list.cues.length
+    return done(draft, `take out the list ${list.list.name} (${count} ${count === 1 ? 'cue' : 'cues'})`)
+  },
+})

@@ -1,0 +1,19 @@
+/** Takes out what cues set, which is not to set it to nothing: what is carried comes through. */
+import { z } from 'zod'
+import { setWithin } from '../../cues/editing'
+import { command } from '../command'
+import { listInWords } from '../shared/wording'
+import { cells, onCells, takeAll } from '../shared/cells'
+
+export const takeOutOfCues = command({
+  input: z.strictObject(cells),
+  undoable: true,
+  run: (show, choice) =>
+    onCells(
+      show,
+      choice,
+      (draft) => takeAll(draft, setWithin(show, choice)),
+      'take out',
+      `These cues set no ${listInWords(choice.families)} of these fixtures; what is seen is carried.`,
+    ),
+})

@@ -1,0 +1,17 @@
+/** Drops what was changed of the palette that is open in the hand. */
+import { z } from 'zod'
+import { Draft } from '../../show/draft'
+import { command, done, refuse } from '../command'
+import { handOfPerson } from '../shared/handOfPerson'
+
+export const dropPalette = command({
+  input: z.strictObject({}),
+  undoable: true,
+  run(show, _, { person }) {
+    const palette = show.all.person.get(person)?.editing ?? null
+    if (!palette) return refuse('none open', 'No palette is open in the hand.')
+    const draft = new Draft(show).set('person', person, 'editing', null)
+    for (const [id] of handOfPerson(show, person)) draft.remove('handValue', id)
+    return done(draft, `drop the changes to ${show.all.palette.get(palette)?.name ?? 'a palette'}`)
+  },
+})

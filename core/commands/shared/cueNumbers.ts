@@ -1,0 +1,32 @@
+/** Where cues go that get other numbers, or that are copied. */
+import type { CueInOrder, ListInOrder } from '../../cues/tracking'
+import { entryNumber } from '../../show/entities'
+import { cueListId, type CueId } from '../../show/ids'
+import { cues } from './chosenCues'
+import type { Outcome } from '../command'
+import { cueNumberTaken } from './cueListOf'
+
+export const elsewhere = { cues, list: cueListId, number: entryNumber }
+
+export interface NumberedCue {
+  readonly id: CueId
+  readonly number: number
+}
+
+/** Numbers for some cues from a first one on, a whole apart. */
+export function numberedFrom(first: number, known: readonly CueInOrder[]): NumberedCue[] {
+  return known.map(({ id }, i) => ({ id, number: Math.round((first + i) * 1000) / 1000 }))
+}
+
+/** Why some of these numbers cannot be given; null when all can. `moving` are cues that give theirs up. */
+export function cueNumbersTaken(
+  list: ListInOrder,
+  numbers: readonly NumberedCue[],
+  moving: readonly CueId[] = [],
+): Outcome | null {
+  for (const { number } of numbers) {
+    const refusal = cueNumberTaken(list, number, moving)
+    if (refusal) return refusal
+  }
+  return null
+}
