@@ -1,5 +1,5 @@
 /** Strokes shared by the drawings of light. */
-import type { ScreenPoint } from '../composables/usePlanView'
+import type { ScreenPoint } from '../composables/stage/usePlanView'
 
 /** What the drawings need of a canvas. */
 export type Brush = Pick<

@@ -4,7 +4,7 @@ import { DEGREE } from '#core/geometry/rotation'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { poolOnLevel } from '#core/light/pool'
 import type { Venue } from '#core/show/entities'
-import type { ScreenPoint } from '../composables/usePlanView'
+import type { ScreenPoint } from '../composables/stage/usePlanView'
 import { strokeAll, traceLine, traceRing, type Brush } from './brush'
 import type { Inks } from './inks'
 

@@ -1,5 +1,5 @@
 /** Places for names on a drawing where they run into as little as possible. */
-import type { ScreenPoint } from '../composables/usePlanView'
+import type { ScreenPoint } from '../composables/stage/usePlanView'
 
 /** Pixels: a line of text, a letter of it, and how far letters reach over and under their base line. */
 const LINE = 13

@@ -5,7 +5,7 @@
 import type { StageFixture } from '#core/cues/onStage'
 import { add, scale, type Vec3 } from '#core/geometry/vector'
 import { poolOnLevel, type ClosedPool } from '#core/light/pool'
-import type { ScreenPoint, Sight } from '../composables/usePlanView'
+import type { ScreenPoint, Sight } from '../composables/stage/usePlanView'
 import { outermost } from './outermost'
 import { strokeAll, traceEllipse, traceLine, traceRing, type Brush, type Ellipse, type LightLook } from './brush'
 import type { Inks } from './inks'

@@ -2,7 +2,7 @@
 import type { StageFixture } from '#core/cues/onStage'
 import type { Vec3 } from '#core/geometry/vector'
 import { poolOnLevel, type ClosedPool } from '#core/light/pool'
-import type { ScreenPoint, Sight } from '../composables/usePlanView'
+import type { ScreenPoint, Sight } from '../composables/stage/usePlanView'
 import { strokeAll, traceLine, traceRing, type Brush, type LightLook } from './brush'
 import type { Inks } from './inks'
 

@@ -3,7 +3,7 @@
 import { ref } from 'vue'
 import type { Refusal } from '#core/commands/command'
 import { request } from '../session/request'
-import { showList } from '../session/wire'
+import { showList } from '../session/responses'
 
 const trouble = ref<Refusal | null>(null)
 const isEmpty = ref(false)

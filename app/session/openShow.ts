@@ -10,7 +10,7 @@ import { framePainted } from './afterNextFrame'
 import { joined, type Joined } from './access'
 import { fetchSnapshot, type Fetched } from './fetchSnapshot'
 import { request } from './request'
-import { entryList, isSnapshotSound, readSnapshot, type Snapshot } from './wire'
+import { entryList, isSnapshotSound, readSnapshot, type Snapshot } from './responses'
 
 export interface Opened {
   readonly ok: true

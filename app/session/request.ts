@@ -1,7 +1,7 @@
 /** Requests to our own server. Every failure arrives as one shape with words for a person. */
 import type { z } from 'zod'
 import type { Refusal } from '#core/commands/command'
-import { failure } from './wire'
+import { failure } from './responses'
 
 export type Answered<T> =
   | { readonly ok: true; readonly body: T }

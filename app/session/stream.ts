@@ -4,7 +4,7 @@ import type { JournalEntry } from '#core/journal/entry'
 import type { ShowId } from '#core/show/ids'
 import { SHUT_OUT } from './access'
 import { request } from './request'
-import { entryEvent, entryList, type UndoState } from './wire'
+import { entryEvent, entryList, type UndoState } from './responses'
 
 interface StreamEvents {
   entry(entry: JournalEntry, undo: UndoState): void

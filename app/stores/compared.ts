@@ -1,7 +1,7 @@
 /** What is seen instead of the stage: two pictures side by side, dashed before and solid after. */
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { comparedCue, type Compared } from '../composables/comparedCue'
+import { comparedCue, type Compared } from '#core/cues/comparedCue'
 import { useProposal } from './proposal'
 import { useShow } from './show'
 

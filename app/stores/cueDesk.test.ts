@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { useSheetChoice } from '../composables/useSheetChoice'
-import { useSheetColumns } from '../composables/useSheetColumns'
+import { useSheetChoice } from '../composables/sheet/useSheetChoice'
+import { useSheetColumns } from '../composables/sheet/useSheetColumns'
 import { openStores } from '../../tests/support/openStores'
 import { Desk, PLAIN_TIMES } from '../../tests/support/smallShow'
 import { SHEET_ZOOMS, useCueDesk } from './cueDesk'

@@ -1,5 +1,5 @@
 /** Checks shows off the thread that draws. */
 import { expose } from 'comlink'
-import { isSnapshotSound } from '../session/wire'
+import { isSnapshotSound } from '../session/responses'
 
 expose({ isSnapshotSound })

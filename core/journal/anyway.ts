@@ -2,7 +2,8 @@
  * Undoing or redoing all the same: what the step wrote is taken back or done again, and what cannot
  * stand beside it gives way, until the show is sound. An ordinary change, so it can itself be undone.
  */
-import { EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet, type Json } from '../show/changes'
+import { EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet } from '../show/changes'
+import type { Json } from '../show/json'
 import { Draft } from '../show/draft'
 import { isWholeKind, type Kind } from '../show/entities'
 import { checkedChange, type Fault } from '../show/soundness'

@@ -1,5 +1,5 @@
 /** What the journal is asked when something is undone: the steps, and who wrote a register. */
-import type { Json } from '../show/changes'
+import type { Json } from '../show/json'
 import type { ChangeGroupId, PersonId, WindowId } from '../show/ids'
 
 /** What undo takes back as one: a command, or several that joined. Dead once undone. */

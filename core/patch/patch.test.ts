@@ -7,7 +7,7 @@ import { Desk } from '../../tests/support/smallShow'
 import { autoPatch } from './autoPatch'
 import { modeFaults } from './modeCheck'
 import { faultInWords, footprint, patchFaults, spansOf, type Span } from './span'
-import { portAddress } from './wire'
+import { portAddress } from './portAddress'
 
 const wish = (name: string, channels: number, hang = 'h', type = 't') => ({
   fixture: fixtureId.parse(name),

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { vec3 } from '../geometry/vector'
 import { Desk } from '../../tests/support/smallShow'
 import { effectsOf } from './effects'
-import { effectsInWords, metresInWords, offsetInWords } from './words'
+import { metresInWords, offsetInWords } from '../geometry/lengthInWords'
+import { effectsInWords } from './words'
 
 /** Cues 1 to 4: the mark by palette, a level, the bow by hand, raw angles. */
 function programmed(): Desk {

@@ -6,7 +6,7 @@ import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '../show/families'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { CueContent } from '../show/values'
-import { offsetInWords } from './words'
+import { offsetInWords } from '../geometry/lengthInWords'
 
 export interface PaletteLine {
   /** Id of the stored value: the same in both shows of a comparison. */

@@ -4,9 +4,8 @@
  */
 import { z } from 'zod'
 import { ENTITY_SCHEMAS, isWholeKind, KINDS, type EntityOf, type Kind } from './entities'
+import { json, toJson, type Json } from './json'
 import type { Collections, Show } from './show'
-
-export type Json = string | number | boolean | null | readonly Json[] | { readonly [key: string]: Json }
 
 /** One register's change; undefined means absent. `register` reads `kind/id/field`. */
 export interface Write {
@@ -17,8 +16,6 @@ export interface Write {
 
 export type ChangeSet = readonly Write[]
 
-/** Looked through as it is, in one pass: entries of hundreds of writes are read while somebody works. */
-export const json = z.custom<Json>(isJson, 'not JSON')
 export const writeSchema = z.strictObject({
   register: z.string().regex(/^[A-Za-z]+\/[^/\s]+\/[A-Za-z$]+$/),
   before: json.optional(),
@@ -58,20 +55,6 @@ export function readRegister(show: Show, register: string): Json | undefined {
   if (entity === undefined) return undefined
   if (field !== EXISTENCE) return toJson(Reflect.get(entity, field))
   return isWholeKind(kind) ? toJson(entity) : true
-}
-
-/** A stored value as JSON, itself and not a copy; throws RangeError for what is none, a programmer's fault. */
-export function toJson(stored: unknown): Json {
-  if (!isJson(stored)) throw new RangeError(`a show holds only JSON, not ${typeof stored}`)
-  return stored
-}
-
-function isJson(value: unknown): value is Json {
-  if (value === null) return true
-  if (typeof value === 'object') return Array.isArray(value) ? value.every(isJson) : Object.values(value).every(isJson)
-  return (
-    typeof value === 'string' || typeof value === 'boolean' || (typeof value === 'number' && Number.isFinite(value))
-  )
 }
 
 const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS

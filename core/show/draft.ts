@@ -9,11 +9,10 @@ import {
   EXISTENCE,
   readRegister,
   registerOf,
-  toJson,
   type ChangeSet,
-  type Json,
   type MakeEntity,
 } from './changes'
+import { toJson, type Json } from './json'
 import { fieldsOf, isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
 import type { Dangling } from './references'
 import { emptyCollections, type Show } from './show'

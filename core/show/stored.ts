@@ -2,7 +2,7 @@
  * Values as they are stored: what the database would hold otherwise than memory does is made alike
  * before it is written.
  */
-import type { Json } from './changes'
+import type { Json } from './json'
 
 /** Numbers of groups, palettes, lists and cues are kept to three decimals. */
 export function asEntryNumber(number: number): number {

@@ -4,7 +4,6 @@ import { showFileHead } from '#core/exchange/showFile'
 import { ColumnWriter } from '#core/history/compact'
 import { KINDS, type Kind } from '#core/show/entities'
 import type { Show } from '#core/show/show'
-import type { LiveShow } from '../shows/liveShow'
 import { gzipOf, gzipPart, type GzipPart } from './gzipParts'
 
 /** Others get their turn after so long, milliseconds. */
@@ -68,10 +67,16 @@ class Snapshots {
   }
 }
 
-const kept = new WeakMap<LiveShow, Snapshots>()
+/** Who holds a show that changes. */
+export interface ShowHolder {
+  readonly show: Show
+  readonly revision: number
+}
+
+const kept = new WeakMap<ShowHolder, Snapshots>()
 
 /** A show that is or was that of `live`, as the last field of a compressed JSON record; `head` are the other fields. */
-export async function compressed(live: LiveShow, show: Show, head: object, field: string): Promise<Buffer> {
+export async function compressed(live: ShowHolder, show: Show, head: object, field: string): Promise<Buffer> {
   const snapshots = kept.get(live) ?? new Snapshots()
   kept.set(live, snapshots)
   const begin = gzipPart(`${JSON.stringify(head).slice(0, -1)},"${field}":{"columns":{`)
@@ -79,22 +84,22 @@ export async function compressed(live: LiveShow, show: Show, head: object, field
 }
 
 /** The show as it is, for a page. */
-export function snapshotOf(live: LiveShow): Promise<Buffer> {
+export function snapshotOf(live: ShowHolder): Promise<Buffer> {
   const { show, revision } = live
   return compressed(live, show, { id: show.id, revision }, 'all')
 }
 
 /** The show as it is, as a back-up; `madeAt` is an instant as text. */
-export function backupOf(live: LiveShow, madeAt: string): Promise<Buffer> {
+export function backupOf(live: ShowHolder, madeAt: string): Promise<Buffer> {
   return compressed(live, live.show, showFileHead(live.show, madeAt), 'contents')
 }
 
 /** A show that is or was that of `live` as a version of it. */
-export function versionOf(live: LiveShow, show: Show): Promise<Buffer> {
+export function versionOf(live: ShowHolder, show: Show): Promise<Buffer> {
   return compressed(live, show, { id: show.id }, 'contents')
 }
 
 /** A show that is or was that of `live`, under a name, as versions are held. */
-export async function heldAs(live: LiveShow, show: Show, name: string): Promise<{ name: string; contents: Buffer }> {
+export async function heldAs(live: ShowHolder, show: Show, name: string): Promise<{ name: string; contents: Buffer }> {
   return { name, contents: await versionOf(live, show) }
 }

@@ -10,8 +10,8 @@ import { rigOf } from '#core/show/rig'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { prismsOnStage } from '#core/venue/solids'
-import { readSnapshot } from '../../app/session/wire'
-import { outlineInWords } from '../../app/composables/outlineText'
+import { readSnapshot } from '../../app/session/responses'
+import { outlineInWords } from '../../app/composables/forms/outlineText'
 import { drag, expect, middle, test } from './app'
 
 const panel = (page: Page) => page.getByRole('complementary', { name: 'Properties' })

@@ -2,7 +2,7 @@
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { expect, it } from 'vitest'
 import { z } from 'zod'
-import { readSnapshot } from '../../app/session/wire'
+import { readSnapshot } from '../../app/session/responses'
 import { startCluster } from '../../scripts/database/cluster'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'

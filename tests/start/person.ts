@@ -4,7 +4,7 @@
  */
 import { setTimeout as pause } from 'node:timers/promises'
 import { z } from 'zod'
-import { readSnapshot } from '../../app/session/wire'
+import { readSnapshot } from '../../app/session/responses'
 import { journalEntrySchema } from '#core/journal/entry'
 import { applyChanges } from '#core/show/changes'
 import type { Show } from '#core/show/show'

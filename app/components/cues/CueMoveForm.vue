@@ -6,7 +6,7 @@
 import { computed, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
 import { asCueListId, type CueId } from '#core/show/ids'
-import { numberTyped, NOT_A_NUMBER } from '../../composables/numbers'
+import { numberTyped, NOT_A_NUMBER } from '../../composables/forms/numbers'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useMessages } from '../../stores/messages'
 import { useProposal } from '../../stores/proposal'

@@ -9,7 +9,7 @@ import type { CueTime } from '#core/show/entities'
 import { FAMILIES, type Family } from '#core/show/families'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/numbers'
+import { numberTyped } from '../../composables/forms/numbers'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show; cue: CueId }>()

@@ -5,7 +5,7 @@ import type { ListInOrder } from '#core/cues/tracking'
 import { FOLLOWS } from '#core/show/entities'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import CueMoveForm from './CueMoveForm.vue'
 
 const props = defineProps<{ show: Show; list: ListInOrder; cues: readonly CueId[] }>()

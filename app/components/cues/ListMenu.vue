@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
 import { INTENSITY_RULES } from '#core/show/entities'
 import { maskInWords, type Mask } from '#core/show/masks'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import { useProposal } from '../../stores/proposal'
 import TakeMask from '../fields/TakeMask.vue'
 

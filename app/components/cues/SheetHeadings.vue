@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The names of hangs and numbers of fixtures over the carry sheet. */
 import { computed } from 'vue'
-import type { SheetColumn, SheetHang } from '../../composables/useSheetColumns'
+import type { SheetColumn, SheetHang } from '../../composables/sheet/useSheetColumns'
 
 const props = defineProps<{
   columns: readonly SheetColumn[]

@@ -2,7 +2,7 @@
 /** One table as it was read: what is good, and each fault by line, column and reason. */
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
-import type { ReadTable } from '../../composables/useRigImport'
+import type { ReadTable } from '../../composables/rig/useRigImport'
 
 const props = defineProps<{ table: ReadTable }>()
 const emit = defineEmits<{ drop: [] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A number with its unit. Several different ones are shown as "mixed". */
 import { computed } from 'vue'
-import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/numbers'
+import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/forms/numbers'
 import TextField from './TextField.vue'
 
 const props = defineProps<{

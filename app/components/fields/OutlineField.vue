@@ -2,8 +2,8 @@
 /** An outline: corners as two numbers a line, with a small drawing of what they make. */
 import { computed, useId } from 'vue'
 import type { PlanPoint } from '#core/venue/outline'
-import { outlineInWords, readOutline } from '../../composables/outlineText'
-import { useKept } from '../../composables/useKept'
+import { outlineInWords, readOutline } from '../../composables/forms/outlineText'
+import { useKept } from '../../composables/forms/useKept'
 
 const props = defineProps<{
   label: string

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Something typed, kept with Enter or by leaving the field. What is refused says why, at the field. */
 import { useId, useTemplateRef } from 'vue'
-import { useKept } from '../../composables/useKept'
+import { useKept } from '../../composables/forms/useKept'
 
 const props = defineProps<{
   label: string

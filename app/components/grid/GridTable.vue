@@ -7,9 +7,9 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { ArrowDown, ArrowUp, Search } from '@lucide/vue'
 import { computed, nextTick, useId, useTemplateRef, watch } from 'vue'
 import Papa from 'papaparse'
-import type { GridColumn, GridPaste, KeepCell } from '../../composables/gridColumn'
-import { useGridCells } from '../../composables/useGridCells'
-import { useGridRows } from '../../composables/useGridRows'
+import type { GridColumn, GridPaste, KeepCell } from '../../composables/table/gridColumn'
+import { useGridCells } from '../../composables/table/useGridCells'
+import { useGridRows } from '../../composables/table/useGridRows'
 
 const props = defineProps<{
   label: string

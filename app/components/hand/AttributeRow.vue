@@ -6,7 +6,7 @@
 import { EllipsisVertical } from '@lucide/vue'
 import { computed, nextTick, shallowRef } from 'vue'
 import { typedChange, type NumberChange } from '#core/hand/change'
-import type { HandAttribute } from '../../composables/useHandAttributes'
+import type { HandAttribute } from '../../composables/hand/useHandAttributes'
 import { afterNextFrame } from '../../session/afterNextFrame'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'

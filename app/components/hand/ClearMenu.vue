@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import { listInWords } from '#core/commands/shared/wording'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
-import { useHand } from '../../composables/useHand'
+import { useHand } from '../../composables/hand/useHand'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'

@@ -3,7 +3,7 @@
 import { SunMedium } from '@lucide/vue'
 import { computed } from 'vue'
 import { HIGHLIGHTS } from '#core/show/entities'
-import { useHighlight } from '../../composables/useHighlight'
+import { useHighlight } from '../../composables/hand/useHighlight'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 
 const { highlight, set } = useHighlight()

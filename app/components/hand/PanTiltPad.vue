@@ -5,7 +5,7 @@
  */
 import { computed, ref } from 'vue'
 import { floorBand } from '#core/hand/floorBand'
-import { steady } from '../../composables/steady'
+import { steady } from '../../composables/hand/steady'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 

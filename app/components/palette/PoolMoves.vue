@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** How far each pool of a palette moves, fixture by fixture. */
 import type { PoolMove } from '#core/refocus/poolMoves'
-import { metresInWords } from '#core/refocus/words'
+import { metresInWords } from '#core/geometry/lengthInWords'
 
 defineProps<{ moves: readonly PoolMove[] }>()
 

@@ -4,8 +4,8 @@ import { computed, reactive, ref } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/numbers'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { numberTyped } from '../../composables/forms/numbers'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; selected: readonly FixtureId[] }>()
 const APART = [

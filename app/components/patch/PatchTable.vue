@@ -5,8 +5,8 @@ import { fixtureCell, isFixtureColumn, readFixtureCell } from '#core/exchange/fi
 import { faultInWords, footprintOf, patchFaults, spansOf } from '#core/patch/span'
 import { asFixtureId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import type { GridColumn } from '../../composables/gridColumn'
-import { useKeeper } from '../../composables/useKeeper'
+import type { GridColumn } from '../../composables/table/gridColumn'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import { useSelection } from '../../stores/selection'
 import GridTable from '../grid/GridTable.vue'
 

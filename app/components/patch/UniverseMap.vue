@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** The 512 channels of one universe: who takes which, what clashes and what runs over the end. */
 import { computed } from 'vue'
-import { portAddress } from '#core/patch/wire'
+import { portAddress } from '#core/patch/portAddress'
 import { UNIVERSE_SIZE, type Span } from '#core/patch/span'
 import type { FixtureId } from '#core/show/ids'
-import { COLUMNS, doubled, ROWS, runsOf } from '../../composables/universeMap'
+import { COLUMNS, doubled, ROWS, rowRuns } from '#core/patch/universeMap'
 
 const props = defineProps<{
   universe: number
@@ -31,7 +31,7 @@ const drawn = computed(() =>
   props.spans.map((span, i) => ({
     ...span,
     over: Math.max(0, span.last - UNIVERSE_SIZE),
-    runs: runsOf(span.first, span.last),
+    runs: rowRuns(span.first, span.last),
     strength: i % 2 === 0 ? 0.22 : 0.38,
     tint: TINTS[(props.tints.get(span.fixture) ?? 0) % TINTS.length],
     isSelected: props.selected.has(span.fixture),
@@ -49,7 +49,7 @@ const bars = computed(() =>
     })
     .join(''),
 )
-const clashes = computed(() => doubled(props.spans).flatMap(({ first, last }) => runsOf(first, last)))
+const clashes = computed(() => doubled(props.spans).flatMap(({ first, last }) => rowRuns(first, last)))
 const over = computed(() => drawn.value.filter((span) => span.over > 0))
 const free = computed(() => {
   const taken = new Set(

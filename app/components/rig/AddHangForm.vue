@@ -3,9 +3,9 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { vec3 } from '#core/geometry/vector'
 import type { EntityOf } from '#core/show/entities'
-import { numberTyped } from '../../composables/numbers'
-import { HANG_FORMS } from '../../composables/rigWords'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { numberTyped } from '../../composables/forms/numbers'
+import { HANG_FORMS } from '../../composables/rig/rigWords'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const emit = defineEmits<{ done: [name: string] }>()
 /** Where a new hang of each form starts: height, direction, rise and length as they are typed. */

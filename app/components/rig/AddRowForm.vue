@@ -5,9 +5,9 @@ import { asFixtureTypeId, type HangId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { hangsOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/numbers'
-import { MOUNTINGS } from '../../composables/rigWords'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { numberTyped } from '../../composables/forms/numbers'
+import { MOUNTINGS } from '../../composables/rig/rigWords'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; hang: HangId | null }>()
 const emit = defineEmits<{ done: [numberFrom: number, count: number] }>()

@@ -5,9 +5,9 @@ import { vec3 } from '#core/geometry/vector'
 import type { Solid } from '#core/show/entities'
 import { asLayerId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/numbers'
-import { FIRST_SOLIDS, SOLID_KINDS } from '../../composables/rigWords'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { numberTyped } from '../../composables/forms/numbers'
+import { FIRST_SOLIDS, SOLID_KINDS } from '../../composables/rig/rigWords'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 import SolidFields from './SolidFields.vue'
 
 const props = defineProps<{ show: Show }>()

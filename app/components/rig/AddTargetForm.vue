@@ -5,9 +5,9 @@ import { subtract, vec3 } from '#core/geometry/vector'
 import type { TargetForm } from '#core/show/entities'
 import { setPiecesOf } from '#core/show/setPieces'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/numbers'
-import { TARGET_KINDS, type TargetKind } from '../../composables/rigWords'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { numberTyped } from '../../composables/forms/numbers'
+import { TARGET_KINDS, type TargetKind } from '../../composables/rig/rigWords'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ done: [name: string] }>()

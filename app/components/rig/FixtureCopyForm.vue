@@ -5,9 +5,9 @@ import { computed, reactive, ref } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
 import { showRecordOf, type Show } from '#core/show/show'
-import { freeNumber } from '../../composables/freeNames'
-import { numberTyped } from '../../composables/numbers'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { freeNumber } from '#core/show/freeNames'
+import { numberTyped } from '../../composables/forms/numbers'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()
 const emit = defineEmits<{ done: [] }>()

@@ -3,8 +3,8 @@
 import { computed, reactive } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/numbers'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { numberTyped } from '../../composables/forms/numbers'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()
 const emit = defineEmits<{ done: [] }>()

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import { cuesInWords, leaningInWords, leaningOnFixtures } from '#core/show/leaning'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import RemovalBox from './RemovalBox.vue'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()

@@ -4,9 +4,9 @@ import { computed, reactive } from 'vue'
 import { vec3 } from '#core/geometry/vector'
 import type { RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { freeNumber, mirroredName, nextName } from '../../composables/freeNames'
-import { numberTyped } from '../../composables/numbers'
-import { useDraftForm } from '../../composables/useDraftForm'
+import { freeNumber, mirroredName, nextName } from '#core/show/freeNames'
+import { numberTyped } from '../../composables/forms/numbers'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; hang: RiggedHang; way: 'copy' | 'mirror' }>()
 const emit = defineEmits<{ done: [] }>()

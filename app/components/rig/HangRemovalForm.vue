@@ -5,7 +5,7 @@ import { leaningInWords, leaningOnFixtures } from '#core/show/leaning'
 import { hangsOf, type RiggedHang } from '#core/show/rig'
 import { asHangId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import RemovalBox from './RemovalBox.vue'
 
 const props = defineProps<{ show: Show; hang: RiggedHang }>()

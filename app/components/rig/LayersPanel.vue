@@ -4,8 +4,8 @@ import { Eye, EyeOff, Lock, LockOpen, Trash2 } from '@lucide/vue'
 import { computed, reactive } from 'vue'
 import { asLayerId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useDraftForm } from '../../composables/useDraftForm'
-import { useKeeper } from '../../composables/useKeeper'
+import { useDraftForm } from '../../composables/forms/useDraftForm'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show }>()

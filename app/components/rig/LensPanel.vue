@@ -5,7 +5,7 @@ import { whoCanLight, lightAt, type Candidate, type LightAt } from '#core/rig/th
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
-import { numberTyped, shortNumber } from '../../composables/numbers'
+import { numberTyped, shortNumber } from '../../composables/forms/numbers'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'

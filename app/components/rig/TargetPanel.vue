@@ -8,9 +8,9 @@ import { cuesInWords, leaningInWords, leaningOnTarget } from '#core/show/leaning
 import { setPiecesOf } from '#core/show/setPieces'
 import type { PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
-import { PLACE_FIELDS, withAxis } from '../../composables/axisFields'
-import { TARGET_KINDS, type TargetKind } from '../../composables/rigWords'
-import { useKeeper } from '../../composables/useKeeper'
+import { PLACE_FIELDS, withAxis } from '../../composables/rig/axisFields'
+import { TARGET_KINDS, type TargetKind } from '../../composables/rig/rigWords'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import RemovalBox from './RemovalBox.vue'
 
 const props = defineProps<{ show: Show; placed: PlacedTarget }>()

@@ -4,7 +4,7 @@ import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Level, Venue } from '#core/show/entities'
 import { showRecordOf, type Show } from '#core/show/show'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 
 const props = defineProps<{ show: Show; venue: Venue }>()
 const { keep } = useKeeper()

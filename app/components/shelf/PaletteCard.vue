@@ -7,7 +7,7 @@ import { cueCounts, glanceAt, servedBy, servesInWords } from '#core/palettes/use
 import type { Palette } from '#core/show/entities'
 import type { FixtureId, PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { usePaletteLight } from '../../composables/usePaletteLight'
+import { usePaletteLight } from '../../composables/stage/usePaletteLight'
 import { usePaletteDesk, type SHELF_SIZES } from '../../stores/paletteDesk'
 import { useWorkingSet } from '../../stores/workingSet'
 import GoboPicture from '../types/GoboPicture.vue'

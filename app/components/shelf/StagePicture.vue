@@ -4,7 +4,7 @@ import { useDevicePixelRatio, useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef, watchPostEffect } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import type { Venue } from '#core/show/entities'
-import { useTheme } from '../../composables/useTheme'
+import { useTheme } from '../../composables/shell/useTheme'
 import { drawFrontPicture } from '../../drawing/frontPicture'
 import { readInks } from '../../drawing/inks'
 

@@ -4,7 +4,7 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { Search } from '@lucide/vue'
 import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
 import type { Show } from '#core/show/show'
-import { useFindings, type Deed, type Finding } from '../../composables/useFindings'
+import { useFindings, type Deed, type Finding } from '../../composables/keys/useFindings'
 
 const props = defineProps<{ show: Show; open: boolean }>()
 const emit = defineEmits<{ close: [] }>()

@@ -2,7 +2,7 @@
 /** A link that was just made, to be copied or read by a phone: it is shown this once. */
 import { useClipboard } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import type { FreshLink } from '../../composables/useLinks'
+import type { FreshLink } from '../../composables/shell/useLinks'
 
 const props = defineProps<{ link: FreshLink }>()
 const chosen = ref(0)

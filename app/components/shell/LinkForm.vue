@@ -2,7 +2,7 @@
 /** Asks what a new link lets do, whom it is for and how long it lasts. */
 import { ref } from 'vue'
 import { ROLE_IN_WORDS, ROLES, type Role } from '#core/access/roles'
-import type { NewLink } from '../../composables/useLinks'
+import type { NewLink } from '../../composables/shell/useLinks'
 import RadioChips from '../fields/RadioChips.vue'
 
 const emit = defineEmits<{ make: [link: NewLink] }>()

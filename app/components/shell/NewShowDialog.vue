@@ -2,7 +2,7 @@
 /** Names and makes a new show, then goes there. */
 import { ref, watch } from 'vue'
 import { request } from '../../session/request'
-import { newShow } from '../../session/wire'
+import { newShow } from '../../session/responses'
 import PlainDialog from './PlainDialog.vue'
 
 const props = defineProps<{ open: boolean }>()

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { Presence } from '../../session/access'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import { useShow } from '../../stores/show'
 import TextField from '../fields/TextField.vue'
 

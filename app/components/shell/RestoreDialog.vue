@@ -2,7 +2,7 @@
 /** Opens a back-up as a show of its own; what is there stays as it is. */
 import { ref, watch } from 'vue'
 import { requestWithFile } from '../../session/request'
-import { newShow } from '../../session/wire'
+import { newShow } from '../../session/responses'
 import PlainDialog from './PlainDialog.vue'
 
 const props = defineProps<{ open: boolean }>()

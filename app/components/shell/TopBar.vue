@@ -2,7 +2,7 @@
 /** Show and venue, the rooms, what is in hand, undo. */
 import { Redo2, Search, Undo2, WifiOff } from '@lucide/vue'
 import { computed } from 'vue'
-import { useHand } from '../../composables/useHand'
+import { useHand } from '../../composables/hand/useHand'
 import { ROOMS } from '../../session/rooms'
 import { useDialogs } from '../../stores/dialogs'
 import { useSending } from '../../stores/sending'

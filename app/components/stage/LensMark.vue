@@ -2,7 +2,7 @@
 /** The place a lens is chosen for. */
 import { computed } from 'vue'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
-import { usePlan } from '../../composables/planKey'
+import { usePlan } from '../../composables/stage/planKey'
 import { useDesk } from '../../stores/desk'
 
 const props = defineProps<{ targets: ReadonlyMap<string, PlacedTarget> }>()

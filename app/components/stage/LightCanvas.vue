@@ -5,8 +5,8 @@
  */
 import { useDevicePixelRatio } from '@vueuse/core'
 import { computed, useTemplateRef, watchPostEffect } from 'vue'
-import { usePlan } from '../../composables/planKey'
-import { useTheme } from '../../composables/useTheme'
+import { usePlan } from '../../composables/stage/planKey'
+import { useTheme } from '../../composables/shell/useTheme'
 import type { Brush } from '../../drawing/brush'
 import { readInks, type Inks } from '../../drawing/inks'
 

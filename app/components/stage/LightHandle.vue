@@ -2,7 +2,7 @@
 /** The handle of the light: where the selection is aimed, when it is aimed at one place. */
 import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
-import { usePlan } from '../../composables/planKey'
+import { usePlan } from '../../composables/stage/planKey'
 import type { AimDrag } from '../../stores/desk'
 
 const props = defineProps<{ chosen: readonly StageFixture[] }>()

@@ -4,9 +4,9 @@
  * drawn anew, and each where it stands: a browser lays hundreds of moved groups on each other one by one.
  */
 import type { FixtureId } from '#core/show/ids'
-import type { DrawnFixture } from '../../composables/fixtureSpots'
-import { NUMBER_CLASS, SIGN_CLASS, type FixtureLook } from '../../composables/useFixtureLook'
-import type { ScreenPoint } from '../../composables/usePlanView'
+import type { DrawnFixture } from '../../composables/stage/fixtureSpots'
+import { NUMBER_CLASS, SIGN_CLASS, type FixtureLook } from '../../composables/stage/useFixtureLook'
+import type { ScreenPoint } from '../../composables/stage/usePlanView'
 import FixtureGlyph from './FixtureGlyph.vue'
 
 /** A fixture on the screen. */

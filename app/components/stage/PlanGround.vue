@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { Venue } from '#core/show/entities'
 import { heightOf } from '#core/venue/levels'
-import { usePlan } from '../../composables/planKey'
+import { usePlan } from '../../composables/stage/planKey'
 import { pathOf } from './svgPath'
 
 const props = defineProps<{ venue: Venue }>()

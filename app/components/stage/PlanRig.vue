@@ -2,9 +2,9 @@
 /** Hangs and their fixtures in plan, with numbers and the order of selection. */
 import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
-import type { DrawnHang } from '../../composables/fixtureSpots'
-import { useFixtureLook } from '../../composables/useFixtureLook'
-import { usePlan } from '../../composables/planKey'
+import type { DrawnHang } from '../../composables/stage/fixtureSpots'
+import { useFixtureLook } from '../../composables/stage/useFixtureLook'
+import { usePlan } from '../../composables/stage/planKey'
 import { signSize } from '../../drawing/signSize'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The light of the stage in section: what is lit, what a palette would do, and what is chosen. */
 import type { StageFixture } from '#core/cues/onStage'
-import { usePlan } from '../../composables/planKey'
+import { usePlan } from '../../composables/stage/planKey'
 import type { Brush } from '../../drawing/brush'
 import type { Inks } from '../../drawing/inks'
 import { drawSectionLight, sectionLightMark } from '../../drawing/sectionLight'

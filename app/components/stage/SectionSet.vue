@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { SetPieceId } from '#core/show/ids'
 import type { PlacedSetPiece } from '#core/show/setPieces'
 import { prismsAt } from '#core/venue/solids'
-import { usePlan } from '../../composables/planKey'
+import { usePlan } from '../../composables/stage/planKey'
 
 const props = defineProps<{
   pieces: readonly PlacedSetPiece[]

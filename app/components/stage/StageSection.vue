@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** The stage cut upright: from stage left, or from the house. Heights are true here. */
 import { computed, useTemplateRef } from 'vue'
-import { FRONT, SIDE } from '../../composables/projections'
-import { SECTION_HANGS, sectionSpots } from '../../composables/sectionHangs'
-import { useStageLayers, type Picture } from '../../composables/useStageLayers'
+import { FRONT, SIDE } from '../../composables/stage/projections'
+import { SECTION_HANGS, sectionSpots } from '../../composables/stage/sectionHangs'
+import { useStageLayers, type Picture } from '../../composables/stage/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'

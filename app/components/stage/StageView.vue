@@ -2,7 +2,7 @@
 /** The stage as this window looks at it: plan, section or space. */
 import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
-import type { Picture } from '../../composables/useStageLayers'
+import type { Picture } from '../../composables/stage/useStageLayers'
 import { useDesk } from '../../stores/desk'
 import StagePlan from './StagePlan.vue'
 import StageSection from './StageSection.vue'

@@ -1,5 +1,5 @@
 /** Points on the screen as an SVG path. */
-import type { ScreenPoint } from '../../composables/usePlanView'
+import type { ScreenPoint } from '../../composables/stage/usePlanView'
 
 export function pathOf(points: readonly ScreenPoint[], closed = true): string {
   const body = points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')

@@ -5,8 +5,8 @@ import { modeFaults, roleInWords } from '#core/patch/modeCheck'
 import { footprint } from '#core/patch/span'
 import type { Channel, FixtureType } from '#core/show/entities'
 import { CHANNEL_ROLES } from '#core/show/families'
-import type { GridColumn } from '../../composables/gridColumn'
-import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/numbers'
+import type { GridColumn } from '../../composables/table/gridColumn'
+import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/forms/numbers'
 import GridTable from '../grid/GridTable.vue'
 
 interface Row {

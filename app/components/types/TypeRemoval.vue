@@ -3,7 +3,7 @@
 import { computed, ref } from 'vue'
 import { asFixtureTypeId, type FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/useKeeper'
+import { useKeeper } from '../../composables/forms/useKeeper'
 import RemovalBox from '../rig/RemovalBox.vue'
 
 const props = defineProps<{ show: Show; type: FixtureTypeId }>()

@@ -2,7 +2,7 @@
 /** A colour or gobo wheel and its slots. */
 import { Plus, Trash2 } from '@lucide/vue'
 import { GOBO_PATTERNS, type Wheel } from '#core/show/entities'
-import { newSlot, OPEN_WHITE } from '../../composables/wheels'
+import { newSlot, OPEN_WHITE } from '../../composables/rig/wheels'
 import GoboPicture from './GoboPicture.vue'
 
 const props = defineProps<{ wheel: Wheel; keep: (wheel: Wheel) => Promise<string | null> }>()

@@ -2,7 +2,7 @@
 import { placeId } from '../../show/compositeIds'
 import { z } from 'zod'
 import { subtract } from '../../geometry/vector'
-import { offsetInWords } from '../../refocus/words'
+import { offsetInWords } from '../../geometry/lengthInWords'
 import { Draft } from '../../show/draft'
 import { setPieceId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The stage to scale, its tables below, and what is looked at beside it. */
 import { computed, useTemplateRef } from 'vue'
-import { useRigKeys } from '../../../../composables/useRigKeys'
+import { useRigKeys } from '../../../../composables/keys/useRigKeys'
 import { PANELS, usePanelSizes } from '../../../../stores/panelSizes'
 import { useProposal } from '../../../../stores/proposal'
 import { useRigDesk, type RigTable } from '../../../../stores/rigDesk'

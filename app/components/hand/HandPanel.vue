@@ -1,0 +1,171 @@
+<script setup lang="ts">
+/** Right of the desk: what is in hand, family by family, and what recording it would take. */
+import { EyeOff, Import, Waves } from '@lucide/vue'
+import { computed } from 'vue'
+import { changedNumber, typedChange, type NumberChange } from '#core/hand/change'
+import { metresInWords } from '#core/geometry/lengthInWords'
+import { FAMILIES, familyOf, type Family } from '#core/show/families'
+import type { Show } from '#core/show/show'
+import { useBlind } from '../../composables/hand/useBlind'
+import { useHand } from '../../composables/hand/useHand'
+import { useHandAttributes } from '../../composables/hand/useHandAttributes'
+import { useSelectionSummary } from '../../composables/hand/useSelectionSummary'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+import TypedField from '../fields/TypedField.vue'
+import AttributeRow from './AttributeRow.vue'
+import FanPanel from './FanPanel.vue'
+import HighlightMenu from './HighlightMenu.vue'
+import NeutralMenu from './NeutralMenu.vue'
+import PositionPart from './PositionPart.vue'
+import TakePanel from './TakePanel.vue'
+import FloatingPanel from '../shell/FloatingPanel.vue'
+import FamilyRow from './FamilyRow.vue'
+import RecordForm from '../record/RecordForm.vue'
+
+const props = defineProps<{ show: Show }>()
+const store = useShow()
+const desk = useDesk()
+const selection = useSelection()
+const hand = useHand()
+const blind = useBlind()
+const { none, positionSummary, zoom } = useSelectionSummary()
+const { ofFamily } = useHandAttributes()
+
+/** The families shown below position, with what they are made of. */
+const OTHERS = ['intensity', 'beam', 'colour', 'gobo', 'shutters'] as const satisfies readonly Family[]
+
+/** What is in hand of a family for the selection. */
+const heldOf = (family: Family) =>
+  hand.held.value.filter(({ fixture, attribute }) => familyOf(attribute) === family && selection.order.has(fixture))
+const inHand = computed(() => new Set(FAMILIES.filter((family) => heldOf(family).length > 0)))
+
+/** The palettes a family of the selection comes from, where it is in hand. */
+function sourcesOf(family: Family): string {
+  if (none.value) return ''
+  if (family === 'beam' && zoom.value.pool !== null) return `pool ${metresInWords(zoom.value.pool)} from every fixture`
+  const names = heldOf(family).map(({ value }) =>
+    value.kind === 'link' ? (props.show.all.palette.get(value.palette)?.name ?? '') : 'set by hand',
+  )
+  return [...new Set(names)].join(', ')
+}
+
+function home(family: Family) {
+  void store.send('goHome', { fixtures: [...selection.fixtures], families: [family] })
+}
+/** A pool is set, or changed from what is set. */
+function readPool(text: string) {
+  const change = typedChange(text, false)
+  return change?.how === 'to' || zoom.value.pool !== null ? change : null
+}
+function setPool(change: NumberChange) {
+  const diameter = changedNumber(zoom.value.pool ?? 0, change, { min: 0, max: 200, home: 2, unit: 'degrees' })
+  const fixtures = [...selection.fixtures]
+  if (diameter) void store.send('setValue', { fixtures, attribute: 'zoom', value: { kind: 'pool', diameter } })
+}
+const setLevel = (number: number) =>
+  store.send('setValue', {
+    fixtures: [...selection.fixtures],
+    attribute: 'intensity',
+    value: { kind: 'number', number },
+  })
+</script>
+
+<template>
+  <aside class="flex min-h-0 flex-col border-l border-rule bg-deck" aria-label="In hand">
+    <header class="flex flex-col gap-1.5 border-b border-rule px-3 py-2">
+      <div class="flex items-baseline justify-between">
+        <h2 class="text-mist">In hand</h2>
+        <span class="truncate text-sm" :class="hand.inWords.value ? 'text-coral' : 'text-haze'">{{
+          hand.inWords.value || 'nothing'
+        }}</span>
+      </div>
+      <div class="flex gap-1">
+        <button
+          type="button"
+          class="chip flex items-center gap-1"
+          :class="desk.isFanArmed ? 'chip-on' : ''"
+          :aria-pressed="desk.isFanArmed"
+          :disabled="none"
+          @click="desk.isFanArmed = !desk.isFanArmed"
+        >
+          <Waves :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Fan
+        </button>
+        <HighlightMenu />
+        <NeutralMenu />
+        <FloatingPanel
+          class="shrink-0"
+          button-class="chip flex items-center gap-1"
+          panel-class="w-72 p-2.5"
+          label="Take into the hand"
+        >
+          <template #button><Import :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Take</template>
+          <template #default="{ close }"><TakePanel :show="show" :close="close" /></template>
+        </FloatingPanel>
+        <IconButton
+          :icon="EyeOff"
+          :size="14"
+          class="chip ml-auto flex items-center px-1.5"
+          :class="blind.isBlind.value ? 'chip-on' : ''"
+          :aria-pressed="blind.isBlind.value"
+          aria-label="Blind"
+          title="Blind: work on without touching what the stage shows"
+          @click="blind.set(!blind.isBlind.value)"
+        />
+      </div>
+    </header>
+    <div class="min-h-0 flex-1 overflow-y-auto">
+      <FanPanel v-if="desk.isFanArmed && !none" :show="show" />
+      <FamilyRow
+        family="position"
+        :taken="hand.take.value.includes('position')"
+        :summary="positionSummary"
+        :in-hand="inHand.has('position')"
+        @home="home('position')"
+      >
+        <PositionPart :show="show" />
+      </FamilyRow>
+      <FamilyRow
+        v-for="family in OTHERS"
+        :key="family"
+        :family="family"
+        :taken="hand.take.value.includes(family)"
+        :summary="sourcesOf(family)"
+        :in-hand="inHand.has(family)"
+        @home="home(family)"
+      >
+        <div v-if="ofFamily(family).length" class="mt-1.5 flex flex-col gap-1">
+          <AttributeRow v-for="attribute in ofFamily(family)" :key="attribute.attribute" :attribute="attribute" />
+          <div v-if="family === 'intensity'" class="flex gap-1.5">
+            <button
+              v-for="(level, name) in { Out: 0, Half: 0.5, Full: 1 }"
+              :key="name"
+              type="button"
+              class="chip flex-1 py-0.5"
+              @click="setLevel(level)"
+            >
+              {{ name }}
+            </button>
+          </div>
+          <div v-if="family === 'beam' && !none" class="flex items-center gap-1.5">
+            <span class="w-20 shrink-0 text-sm" :class="zoom.pool === null ? 'text-mist' : ''">Pool</span>
+            <p class="min-w-0 flex-1 truncate text-xs" :class="zoom.unfit ? 'text-coral' : 'text-haze'">
+              {{
+                zoom.unfit ? `${zoom.unfit} cannot make it` : zoom.pool === null ? 'none set' : 'kept wherever they aim'
+              }}
+            </p>
+            <TypedField
+              class="mr-[22px] w-[74px] shrink-0"
+              label="pool in metres"
+              :shown="zoom.pool === null ? '' : zoom.pool.toFixed(2)"
+              :read="readPool"
+              @keep="setPool"
+            />
+          </div>
+        </div>
+      </FamilyRow>
+    </div>
+    <RecordForm :show="show" />
+  </aside>
+</template>

@@ -1,0 +1,29 @@
+/** What the person has in hand, by family, as the hand panel and the record button say it. */
+import { computed } from 'vue'
+import { listInWords } from '#core/commands/shared/wording'
+import { FAMILIES, familyOf, type Family } from '#core/show/families'
+import { useDesk } from '../../stores/desk'
+import { useShow } from '../../stores/show'
+
+export function useHand() {
+  const store = useShow()
+  const desk = useDesk()
+  const show = computed(() => desk.reading.show)
+
+  const held = computed(() => {
+    const person = store.person
+    return show.value && person ? [...show.value.all.handValue.values()].filter((value) => value.person === person) : []
+  })
+  const take = computed<readonly Family[]>(() => (store.person && show.value?.all.person.get(store.person)?.take) || [])
+  const families = computed(() => FAMILIES.filter((family) => held.value.some((v) => familyOf(v.attribute) === family)))
+  const fixtureCount = computed(() => new Set(held.value.map((v) => v.fixture)).size)
+
+  /** "6 fixtures, position and beam"; empty when nothing is in hand. */
+  const inWords = computed(() => {
+    if (held.value.length === 0) return ''
+    const count = fixtureCount.value
+    return `${count} ${count === 1 ? 'fixture' : 'fixtures'}, ${listInWords(families.value)}`
+  })
+
+  return { held, take, families, fixtureCount, inWords }
+}

@@ -1,0 +1,88 @@
+/** Every attribute the selected fixtures have, with what they show of it: one value, or a range. */
+import equal from 'fast-deep-equal'
+import { computed } from 'vue'
+import { rangeOf, wheelOf, type AttributeRange, type NumberAttribute } from '#core/hand/attributes'
+import { numberShown } from '#core/hand/put'
+import { handOf, stageLookup } from '#core/cues/onStage'
+import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Family } from '#core/show/families'
+import type { Wheel } from '#core/show/entities'
+import { lets, TAKE_ALL } from '#core/show/masks'
+import { rigOf } from '#core/show/rig'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+
+/** One attribute of the selection. `low` and `high` are what the fixtures show. */
+export interface HandAttribute {
+  readonly attribute: NumberAttribute
+  readonly family: Family
+  readonly name: string
+  readonly low: number
+  readonly high: number
+  /** The widest range of the selected types. */
+  readonly range: AttributeRange
+  /** The wheel it turns, where all selected fixtures have the same one. */
+  readonly wheel: Wheel | null
+  readonly isHeld: boolean
+  readonly isTaken: boolean
+  /** It stays although its family is taken. */
+  readonly isHeldBack: boolean
+}
+
+const NUMBERS = ATTRIBUTES.filter((attribute) => attribute !== 'position')
+
+export function useHandAttributes() {
+  const desk = useDesk()
+  const selection = useSelection()
+  const store = useShow()
+
+  /** One that stays as it is stays the same object, so that its row is left alone. */
+  const attributes = computed<readonly HandAttribute[]>((before = []) => {
+    const now = read()
+    const kept = now.map((one) => before.find((other) => equal(one, other)) ?? one)
+    return kept.length === before.length && kept.every((one, i) => one === before[i]) ? before : kept
+  })
+
+  function read(): HandAttribute[] {
+    const { told } = desk
+    const show = desk.reading.tried
+    const person = store.person
+    if (!show || !person) return []
+    const rigged = selection.fixtures.flatMap((id) => rigOf(show).get(id) ?? [])
+    const lookup = stageLookup(show, person)
+    const hand = handOf(show, person)
+    const mask = show.all.person.get(person) ?? TAKE_ALL
+    return NUMBERS.flatMap((attribute) => {
+      const able = rigged.filter(({ type }) => type.has.includes(attribute))
+      const [first] = able
+      if (!first) return []
+      const shown = able.map((fixture) =>
+        numberShown(show, lookup, fixture, attribute, told(fixture.id)?.position.throwMetres ?? null),
+      )
+      const ranges = [...new Set(able.map(({ type }) => type))].map((type) => rangeOf(type, attribute))
+      const isOneType = able.every(({ type }) => type === first.type)
+      return [
+        {
+          attribute,
+          family: familyOf(attribute),
+          name: ATTRIBUTE_NAMES[attribute],
+          low: Math.min(...shown),
+          high: Math.max(...shown),
+          range: {
+            min: Math.min(...ranges.map(({ min }) => min)),
+            max: Math.max(...ranges.map(({ max }) => max)),
+            home: ranges[0]?.home ?? 0,
+            unit: ranges[0]?.unit ?? 'level',
+          },
+          wheel: isOneType ? wheelOf(first.type, attribute) : null,
+          isHeld: able.some(({ id }) => hand.get(id)?.has(attribute)),
+          isTaken: lets(mask, attribute),
+          isHeldBack: mask.take.includes(familyOf(attribute)) && !lets(mask, attribute),
+        },
+      ]
+    })
+  }
+  const ofFamily = (family: Family) => attributes.value.filter((attribute) => attribute.family === family)
+
+  return { attributes, ofFamily }
+}

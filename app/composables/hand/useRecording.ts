@@ -1,0 +1,34 @@
+/** What recording would take from the hand now, in words. */
+import { computed } from 'vue'
+import { takenFromHand } from '#core/commands/shared/takenFromHand'
+import { listInWords } from '#core/commands/shared/wording'
+import { FAMILIES } from '#core/show/families'
+import { TAKE_ALL, type Mask } from '#core/show/masks'
+import { useDesk } from '../../stores/desk'
+import { useShow } from '../../stores/show'
+import { useWorkingSet } from '../../stores/workingSet'
+
+export function useRecording(allowed: () => Mask = () => TAKE_ALL) {
+  const store = useShow()
+  const desk = useDesk()
+  const workingSet = useWorkingSet()
+
+  const taken = computed(() => {
+    const { show } = desk.reading
+    return show && store.person ? takenFromHand(show, store.person, allowed(), workingSet.current) : null
+  })
+  const families = computed(() => FAMILIES.filter((family) => taken.value?.families.includes(family)))
+  const loose = computed(() => taken.value?.values.filter(({ value }) => value.kind !== 'link').length ?? 0)
+  const isEmpty = computed(() => !taken.value?.values.length)
+  /** "Stores position and beam of 6 fixtures. Held back: colour." */
+  const words = computed(() => {
+    if (!taken.value || isEmpty.value) return 'Nothing in hand goes here; see the take switches.'
+    const count = taken.value.fixtures.length
+    const held = taken.value.heldBack.length
+      ? ` Held back: ${listInWords(FAMILIES.filter((family) => taken.value?.heldBack.includes(family)))}.`
+      : ''
+    return `Stores ${listInWords(families.value)} of ${count} ${count === 1 ? 'fixture' : 'fixtures'}.${held}`
+  })
+
+  return { taken, families, loose, isEmpty, words }
+}

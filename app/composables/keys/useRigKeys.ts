@@ -1,0 +1,75 @@
+/** The keys of the Rig room: arrows move what is looked at. */
+import { placeId } from '#core/show/compositeIds'
+import { vec3, add } from '#core/geometry/vector'
+import { showRecordOf } from '#core/show/show'
+import { targetsOf } from '#core/show/targets'
+import { useChosen } from '../../stores/chosen'
+import { useDesk } from '../../stores/desk'
+import { useProposal } from '../../stores/proposal'
+import { useRigDesk } from '../../stores/rigDesk'
+import { useShow } from '../../stores/show'
+import { useStageKeys, type StageKeys } from './useStageKeys'
+
+/** Metres an arrow key moves by, and with Shift. */
+const COARSE = 0.1
+const FINE = 0.01
+
+export function useRigKeys(stage: () => StageKeys | null) {
+  const store = useShow()
+  const chosen = useChosen()
+  const desk = useDesk()
+  const rigDesk = useRigDesk()
+  const proposal = useProposal()
+
+  /** Moves what is looked at; steps add up while they are only proposed. */
+  function nudge(by: { readonly x: number; readonly y: number }, isFine: boolean): boolean {
+    const { thing } = chosen
+    const show = proposal.current?.after ?? store.view
+    if (!thing || !show) return false
+    const step = isFine ? FINE : COARSE
+    const way = desk.view === 'section' ? upright(by.x * step, by.y * step) : vec3(by.x * step, by.y * step, 0)
+    const { venue } = showRecordOf(show)
+    if (thing.kind === 'hang') {
+      const place = show.all.hangPlace.get(placeId(venue, thing.id))
+      if (place) void proposal.offerOrSay('moveHang', { hang: thing.id, origin: rounded(add(place.origin, way)) })
+    } else if (thing.kind === 'setPiece') {
+      const place = show.all.setPiecePlace.get(placeId(venue, thing.id))
+      if (place)
+        void proposal.offerOrSay('moveSetPiece', {
+          setPiece: thing.id,
+          position: rounded(add(place.position, way)),
+          yaw: place.yaw,
+        })
+    } else {
+      const placed = targetsOf(show).get(thing.id)
+      if (placed)
+        void proposal.offerOrSay('moveTarget', { target: thing.id, position: rounded(add(placed.position, way)) })
+    }
+    return true
+  }
+
+  /** Across and up in a section, as the section is looked at. */
+  function upright(across: number, up: number) {
+    return desk.section === 'side' ? vec3(0, across, up) : vec3(across, 0, up)
+  }
+
+  useStageKeys(stage, {
+    acts: {
+      'select tool': () => (desk.tool = 'select'),
+      'lasso tool': () => (desk.tool = 'lasso'),
+      'move tool': () => (desk.tool = 'move'),
+      'lens tool': () => (desk.tool = 'lens'),
+    },
+    arrow: nudge,
+    letGo: () => {
+      chosen.clear()
+      rigDesk.form = null
+    },
+  })
+}
+
+/** Tenths of a millimetre: sums of steps stay what they read. */
+function rounded({ x, y, z }: { x: number; y: number; z: number }) {
+  const round = (n: number) => Math.round(n * 1e4) / 1e4
+  return vec3(round(x), round(y), round(z))
+}

@@ -1,0 +1,141 @@
+/** The scene of Space: its parts are made anew when what they show changes, and drawn only then. */
+import { useEventListener } from '@vueuse/core'
+import { Raycaster, Vector2, type Object3D } from 'three'
+import { computed, onMounted, onUnmounted, ref, shallowRef, watch, type Ref } from 'vue'
+import type { FixtureId } from '#core/show/ids'
+import { entity, showRecordOf, type Show } from '#core/show/show'
+import { landingOf } from '#core/venue/landing'
+import { groundOf, litFaces, type LitFace } from '#core/venue/litFaces'
+import { beamModel } from '../../space/beamModel'
+import { headModel, type HeadModel } from '../../space/headModel'
+import { spaceLights, type SpaceLight } from '../../space/lights'
+import { poolModel } from '../../space/poolModel'
+import { SpaceView } from '../../space/spaceView'
+import { disposeModel, shownPrisms, stageModel } from '../../space/stageModel'
+import { viewFromFixture, viewOf, type SetView } from '../../space/viewPoints'
+import { useDesk } from '../../stores/desk'
+import { useSelection } from '../../stores/selection'
+
+/** How far light without anything to land on is drawn, metres. */
+const FURTHEST = 30
+/** What the bodies of the stage are made from, and what light can fall on. */
+const STAGE = [
+  'hang',
+  'hangPlace',
+  'setPiece',
+  'setPiecePlace',
+  'layer',
+  'target',
+  'targetPlace',
+  'venue',
+  'show',
+] as const
+const LIT = ['setPiece', 'setPiecePlace', 'layer', 'venue', 'show'] as const
+
+export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, show: () => Show, isHazy: Ref<boolean>) {
+  const desk = useDesk()
+  const selection = useSelection()
+  const space = shallowRef<SpaceView | null>(null)
+  const trouble = ref('')
+  const parts = new Map<string, Object3D>()
+  let heads: HeadModel | null = null
+
+  const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
+  const fixtures = computed(() => [...desk.standing.keys()].flatMap((id) => desk.seen(id) ?? []))
+  const chosen = computed(() => new Set(selection.fixtures))
+  const lights = computed(() => spaceLights(fixtures.value, chosen.value))
+  const looking = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? [])[0])
+
+  function put(name: string, part: Object3D | null) {
+    const view = space.value
+    if (!view) return
+    const old = parts.get(name)
+    if (old) {
+      view.scene.remove(old)
+      disposeModel(old)
+    }
+    if (part) {
+      parts.set(name, part)
+      view.scene.add(part)
+    } else parts.delete(name)
+    view.draw()
+  }
+
+  /** Lit faces of each light, kept as long as neither it nor what stands there changes. */
+  const known = new Map<string, { readonly key: string; readonly faces: readonly LitFace[] }>()
+
+  function facesOf(light: SpaceLight): readonly LitFace[] {
+    const key = JSON.stringify([light.beam, light.field])
+    const before = known.get(light.id)
+    if (before?.key === key) return before.faces
+    const faces = litFaces(light.beam, light.field, groundOf(venue.value), shownPrisms(show()))
+    known.set(light.id, { key, faces })
+    return faces
+  }
+
+  function drawLights() {
+    const reach = (light: SpaceLight) => landingOf(show(), light.beam)?.distance ?? FURTHEST
+    put('pools', poolModel(lights.value.map((light) => ({ light, faces: facesOf(light) }))))
+    put('beams', isHazy.value ? beamModel(lights.value, reach) : null)
+  }
+  function drawHeads() {
+    heads = headModel(fixtures.value, chosen.value)
+    put('heads', heads.heads)
+    put('bases', heads.bases)
+  }
+  function drawStage() {
+    put('stage', stageModel(show()))
+  }
+
+  function look(view: SetView) {
+    space.value?.look(viewOf(view, venue.value))
+  }
+  function lookFromFixture() {
+    if (looking.value) space.value?.look(viewFromFixture(looking.value))
+  }
+
+  const raycaster = new Raycaster()
+  /** The fixture drawn at a place of the canvas, -1 to 1 across and up. */
+  function fixtureAt(across: number, up: number): FixtureId | null {
+    if (!space.value || !heads) return null
+    raycaster.setFromCamera(new Vector2(across, up), space.value.camera)
+    const [hit] = raycaster.intersectObjects([heads.heads, heads.bases])
+    return hit?.instanceId === undefined ? null : (heads.ids[hit.instanceId] ?? null)
+  }
+
+  onMounted(() => {
+    if (!canvas.value) return
+    try {
+      space.value = new SpaceView(canvas.value)
+    } catch (error) {
+      trouble.value = `Space needs WebGL, which this browser does not give: ${String(error)}. Plan and Section show the same stage.`
+      return
+    }
+    look('house')
+    drawStage()
+    drawHeads()
+    drawLights()
+  })
+  onUnmounted(() => {
+    for (const part of parts.values()) disposeModel(part)
+    space.value?.dispose()
+  })
+  useEventListener(canvas, 'webglcontextlost', () => {
+    trouble.value = 'The graphics card let go of the picture. Leave Space and come back to draw it anew.'
+  })
+  watch(
+    STAGE.map((kind) => () => show().all[kind]),
+    drawStage,
+  )
+  watch(
+    LIT.map((kind) => () => show().all[kind]),
+    () => {
+      known.clear()
+      drawLights()
+    },
+  )
+  watch([fixtures, chosen], drawHeads)
+  watch([lights, isHazy], drawLights)
+
+  return { space, lights, looking, trouble, fixtureAt, look, lookFromFixture }
+}

@@ -1,0 +1,167 @@
+/**
+ * What the pointer does on a drawing of the stage. With the select tool it picks and draws boxes
+ * and can take the light by its handle; with the aim tool it sends the selection's light anywhere;
+ * with the move tool it takes things; with the lens tool it says where light is wanted.
+ */
+import { ref, shallowRef, type ComputedRef, type Ref } from 'vue'
+import type { Vec3 } from '#core/geometry/vector'
+import type { FixtureId, HangId, SetPieceId, TargetId } from '#core/show/ids'
+import { entity, showRecordOf } from '#core/show/show'
+import { pointOn, targetsOf } from '#core/show/targets'
+import { floorAt } from '#core/venue/levels'
+import { useChosen } from '../../stores/chosen'
+import { useDesk, type AimDrag } from '../../stores/desk'
+import { useProposal } from '../../stores/proposal'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+import { aimDrag, boxDrag, lassoDrag, lineDrag, moveDrag, nearestTarget, type Box } from './planDrags'
+import { usePlanDrag } from './usePlanDrag'
+import type { PlanView, ScreenPoint } from './usePlanView'
+import { useThingMoves } from './useThingMoves'
+
+export function usePlanPointer(
+  sheet: Ref<HTMLElement | null>,
+  plan: PlanView,
+  spots: ComputedRef<ReadonlyMap<FixtureId, Vec3>>,
+) {
+  const store = useShow()
+  const desk = useDesk()
+  const chosen = useChosen()
+  const selection = useSelection()
+  const proposal = useProposal()
+  const dragging = usePlanDrag(sheet)
+  const things = useThingMoves(plan, dragging)
+  const box = ref<Box | null>(null)
+  const lasso = shallowRef<readonly ScreenPoint[]>([])
+
+  const isAiming = () => desk.tool === 'aim' && selection.fixtures.length > 0
+
+  function aiming(event: PointerEvent, from: AimDrag | null) {
+    dragging.begin(event, () =>
+      aimDrag({
+        plan,
+        start: dragging.at(event),
+        from,
+        targets: () => (proposal.drawn ? targetsOf(proposal.drawn).values() : []),
+        show: (drag) => (desk.aimDrag = drag),
+        drop: () => void desk.dropAim(),
+      }),
+    )
+  }
+
+  /** The handle of the light: all lights go where it goes, or each goes as far. */
+  function onHandle(event: PointerEvent, from: AimDrag) {
+    if (desk.dragging === 'together') return aiming(event, from)
+    const fixtures = [...selection.fixtures]
+    dragging.begin(event, () =>
+      moveDrag({
+        plan,
+        start: dragging.at(event),
+        propose: (by, settled) => {
+          desk.tryOut(fixtures, 'nudgeAim', { fixtures, by })
+          if (settled) void desk.keepTrial()
+        },
+        putBack: desk.endTrial,
+      }),
+    )
+  }
+
+  /** The place a lens is chosen for: a target pressed, else what lies there on the floor or a level. */
+  function placeLens(event: PointerEvent) {
+    if (event.button !== 0 || !store.view) return
+    event.stopPropagation()
+    const targets = targetsOf(store.view)
+    const placed = targets.get(nearestTarget(plan, targets.values(), dragging.at(event)) ?? '')
+    if (placed) return (desk.lensPlace = { target: placed.id, at: pointOn(placed, null) })
+    const here = plan.toStage(dragging.at(event))
+    const venue = entity(store.view, 'venue', showRecordOf(store.view).venue)
+    desk.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
+  }
+
+  function drawLine(event: PointerEvent) {
+    dragging.begin(event, () =>
+      lineDrag({
+        plan,
+        start: dragging.at(event),
+        targets: () => (store.view ? targetsOf(store.view).values() : []),
+        show: (line) => (desk.line = line),
+        drop: () => (desk.tool = 'select'),
+      }),
+    )
+  }
+
+  /** Shift adds, Ctrl takes out. */
+  function selectFound(event: PointerEvent, found: FixtureId[]) {
+    if (event.shiftKey || selection.isAdding) selection.add(found)
+    else if (event.ctrlKey || event.metaKey) selection.set(selection.whole.filter((id) => !found.includes(id)))
+    else selection.set(found)
+  }
+
+  function onBackground(event: PointerEvent) {
+    if (isAiming()) return aiming(event, null)
+    if (desk.tool === 'lens') return placeLens(event)
+    if (desk.tool === 'line') return drawLine(event)
+    const start = dragging.at(event)
+    const context = {
+      start,
+      spots: () => new Map([...spots.value].map(([id, spot]) => [id, plan.toScreen(spot)])),
+      select: (found: FixtureId[]) => selectFound(event, found),
+      click: () => {
+        if (selection.adds(event) || desk.tool === 'aim') return
+        selection.clear()
+        chosen.clear()
+      },
+    }
+    dragging.begin(event, () =>
+      desk.tool === 'lasso' ? lassoDrag({ ...context, lasso }) : boxDrag({ ...context, box }),
+    )
+  }
+
+  /** Whether a press on a thing is for the stage behind it. */
+  function passesThrough(event: PointerEvent): boolean {
+    return event.button !== 0 || isAiming() || desk.tool === 'lens' || desk.tool === 'line'
+  }
+
+  function onFixture(event: PointerEvent, ids: readonly FixtureId[]) {
+    const [id] = ids
+    if (id === undefined || event.button !== 0) return
+    if (passesThrough(event)) return onBackground(event)
+    event.stopPropagation()
+    if (desk.tool === 'move') return things.onFixture(event, id)
+    if (selection.adds(event)) selection.toggle(ids)
+    else selection.set(ids)
+  }
+
+  function onTarget(event: PointerEvent, target: TargetId) {
+    if (event.button !== 0 || desk.tool === 'lens' || desk.tool === 'line') return
+    if (desk.room === 'rig' || desk.tool === 'move') return things.onTarget(event, target)
+    if (selection.fixtures.length > 0) aiming(event, null)
+  }
+
+  function onSetPiece(event: PointerEvent, setPiece: SetPieceId) {
+    if (!passesThrough(event)) things.onSetPiece(event, setPiece)
+  }
+
+  function onHang(event: PointerEvent, hang: HangId) {
+    if (!passesThrough(event)) things.onHang(event, hang)
+  }
+
+  function cancel(): boolean {
+    things.release()
+    return dragging.cancel()
+  }
+
+  return {
+    box,
+    lasso,
+    onBackground,
+    onFixture,
+    onTarget,
+    onHandle,
+    onSetPiece,
+    onHang,
+    onMove: dragging.onMove,
+    onUp: dragging.onUp,
+    cancel,
+  }
+}
