@@ -14,6 +14,7 @@ import { rigOf } from '#core/show/rig'
 import { useMessages } from './messages'
 import { useShow } from './show'
 import { useWorkingSet } from './workingSet'
+import { counted } from '#core/show/counted'
 
 /** Selections one can go back to. */
 const REMEMBERED = 50
@@ -68,9 +69,7 @@ export const useSelection = defineStore('selection', () => {
     const allowed = [...new Set(ids)].filter((id) => workingSet.isIn(id))
     const outside = new Set(ids).size - allowed.length
     if (outside > 0)
-      messages.say(
-        `${outside} ${outside === 1 ? 'fixture is' : 'fixtures are'} outside the working set ${workingSet.name}.`,
-      )
+      messages.say(`${counted(outside, 'fixture is', 'fixtures are')} outside the working set ${workingSet.name}.`)
     if (chosen.value.length > 0) earlier.value = [...earlier.value, chosen.value].slice(-REMEMBERED)
     later.value = []
     take(allowed)

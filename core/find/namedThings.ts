@@ -18,6 +18,7 @@ import { setPiecesOf } from '../show/setPieces'
 import { targetsOf } from '../show/targets'
 import type { Show } from '../show/show'
 import type { Named } from './find'
+import { counted } from '../show/counted'
 
 /** What is called. */
 export type Thing =
@@ -32,8 +33,6 @@ export type Thing =
 export interface NamedThing extends Named {
   readonly thing: Thing
 }
-
-const counted = (count: number) => `${count} ${count === 1 ? 'fixture' : 'fixtures'}`
 
 /** All of it: palettes, targets, groups, cues, fixtures, hangs and set pieces, each kind in its own order. */
 export const namedThings = derived(
@@ -71,7 +70,7 @@ export const namedThings = derived(
       thing: { kind: 'group', id, fixtures: members } as const,
       number,
       name,
-      about: `group, ${counted(members.length)}`,
+      about: `group, ${counted(members.length, 'fixture')}`,
     })),
     ...cuesOf(show),
     ...fixturesOf(show),
@@ -79,7 +78,7 @@ export const namedThings = derived(
       thing: { kind: 'hang', id, fixtures: fixtures.map((rigged) => rigged.id) } as const,
       number: null,
       name,
-      about: `hang, ${counted(fixtures.length)}`,
+      about: `hang, ${counted(fixtures.length, 'fixture')}`,
     })),
     ...setPiecesOf(show).map(({ id, piece: { name } }) => ({
       thing: { kind: 'set piece', id } as const,

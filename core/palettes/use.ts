@@ -6,6 +6,7 @@ import type { Show } from '../show/show'
 import { linksOf, madeOf } from '../show/links'
 import { recordedWith } from './recorded'
 import { attributesServed, contentsOf } from './resolve'
+import { counted } from '../show/counted'
 
 /** The cues that hold a link to each palette, directly. */
 const cuesByPalette = derived(['cueValue'], (show): ReadonlyMap<string, ReadonlySet<string>> => {
@@ -114,7 +115,7 @@ export function servesInWords(show: Show, palette: PaletteId): ServesWords {
   const { size } = new Set([...recordedWith(show, palette), ...own])
   const widest = glanceAt(show, palette).reaches.at(-1)
   return {
-    recorded: size === 0 ? '' : `${size} ${size === 1 ? 'fixture' : 'fixtures'}`,
+    recorded: size === 0 ? '' : counted(size, 'fixture'),
     wider: widest === 'any' ? 'serves any' : widest === 'kind' ? 'serves a type' : '',
   }
 }

@@ -2,6 +2,7 @@
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
+import { counted } from '../show/counted'
 
 export interface AbsentEffect {
   readonly fixture: FixtureId
@@ -32,8 +33,8 @@ export function absentInWords(show: Show, absent: readonly AbsentEffect[]): stri
   return absent
     .map(({ fixture, palettes, cues }) => {
       const parts = [
-        ...(palettes.length > 0 ? [`${palettes.length} ${palettes.length === 1 ? 'palette' : 'palettes'}`] : []),
-        ...(cues.length > 0 ? [`${cues.length} ${cues.length === 1 ? 'cue' : 'cues'}`] : []),
+        ...(palettes.length > 0 ? [counted(palettes.length, 'palette')] : []),
+        ...(cues.length > 0 ? [counted(cues.length, 'cue')] : []),
       ]
       const number = show.all.fixture.get(fixture)?.number ?? '?'
       return parts.length > 0 ? `${number} (${parts.join(', ')})` : String(number)

@@ -2,6 +2,7 @@
 import type { CueId, FixtureId, GroupId, PaletteId } from './ids'
 import type { Show } from './show'
 import type { CueContent } from './values'
+import { counted } from './counted'
 
 export interface Leaning {
   readonly groups: readonly GroupId[]
@@ -37,7 +38,7 @@ function unique<T>(ids: readonly T[]): T[] {
   return [...new Set(ids)]
 }
 
-const count = (n: number, one: string, many: string) => (n === 0 ? [] : [`${n} ${n === 1 ? one : many}`])
+const count = (n: number, one: string, many: string) => (n === 0 ? [] : [counted(n, one, many)])
 
 /** "2 groups, 3 palettes and 14 cues"; empty when nothing leans. */
 export function leaningInWords({ groups, palettes, cues, inHand }: Leaning): string {

@@ -5,6 +5,7 @@ import type { Kept, ToggleRefusal } from '#core/journal/undo'
 import { partsOf, type ChangeSet } from '#core/show/changes'
 import type { Show } from '#core/show/show'
 import { faultInWords, personInWords, thingInWords, touchedInWords } from './thingWording'
+import { plural } from '#core/show/counted'
 
 export type Direction = 'undo' | 'redo'
 
@@ -48,7 +49,7 @@ export function toggledInWords(
   if (written === 0 && others.length > 0)
     return `${DONE[direction]}, but nothing changed: ${who} has set all of it since.`
   const stays = others.length === 1 ? 'One value stays' : `${others.length} values stay`
-  const staying = others.length > 0 ? ` ${stays} as ${who} left ${others.length === 1 ? 'it' : 'them'}.` : ''
+  const staying = others.length > 0 ? ` ${stays} as ${who} left ${plural(others.length, 'it', 'them')}.` : ''
   return `${DONE[direction]}: ${group.label}.${staying}`
 }
 

@@ -18,6 +18,7 @@ import { useCueDesk, type ChosenCells } from '../../stores/cueDesk'
 import { useMessages } from '../../stores/messages'
 import { useShow } from '../../stores/show'
 import CuesTogether from './CuesTogether.vue'
+import { plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; cells: ChosenCells }>()
 const store = useShow()
@@ -43,8 +44,8 @@ const title = computed(() => {
   const whom = fixtures.map((id) => props.show.all.fixture.get(id)?.number ?? '')
   const list = (all: readonly unknown[]) => (all.length > 4 ? `${all[0]} to ${all.at(-1)}` : all.join(', '))
   return {
-    cues: `${cues.length === 1 ? 'Cue' : 'Cues'} ${list(numbers)}`,
-    whom: `${fixtures.length === 1 ? 'fixture' : 'fixtures'} ${list(whom)}`,
+    cues: `${plural(cues.length, 'Cue')} ${list(numbers)}`,
+    whom: `${plural(fixtures.length, 'fixture')} ${list(whom)}`,
   }
 })
 

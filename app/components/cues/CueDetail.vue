@@ -13,6 +13,7 @@ import StagePicture from '../shelf/StagePicture.vue'
 import { PALETTE_FILL } from '../shelf/paletteColours'
 import CueMoveForm from './CueMoveForm.vue'
 import CueTimes from './CueTimes.vue'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; list: ListInOrder; cue: CueId }>()
 const store = useShow()
@@ -165,9 +166,7 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
           :to="{ path: `/shows/${show.id}/focus`, query: { palette: id } }"
           >{{ show.all.palette.get(id)?.name }}</NuxtLink
         >
-        <span class="ml-auto text-sm text-mist"
-          >{{ fixtures.size }} {{ fixtures.size === 1 ? 'fixture' : 'fixtures' }}</span
-        >
+        <span class="ml-auto text-sm text-mist">{{ counted(fixtures.size, 'fixture') }}</span>
       </p>
     </section>
     <section v-if="carried.length" class="border-b border-rule px-4 py-3" aria-labelledby="carried-title">

@@ -7,6 +7,7 @@ import { maskInWords, type Mask } from '#core/show/masks'
 import { useKeeper } from '../../composables/forms/useKeeper'
 import { useProposal } from '../../stores/proposal'
 import TakeMask from '../fields/TakeMask.vue'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ list: ListInOrder }>()
 const emit = defineEmits<{ close: [] }>()
@@ -69,7 +70,7 @@ function remove() {
         Take the list out
       </button>
       <button v-else type="button" class="chip border-coral text-coral" @click="remove">
-        Take out with {{ list.cues.length }} {{ list.cues.length === 1 ? 'cue' : 'cues' }}
+        Take out with {{ counted(list.cues.length, 'cue') }}
       </button>
     </div>
   </div>

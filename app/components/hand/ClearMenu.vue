@@ -8,6 +8,7 @@ import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import { counted } from '#core/show/counted'
 
 const store = useShow()
 const selection = useSelection()
@@ -16,25 +17,32 @@ const workingSet = useWorkingSet()
 
 const fixturesIn = (family: Family) =>
   new Set(hand.held.value.filter(({ attribute }) => familyOf(attribute) === family).map(({ fixture }) => fixture)).size
-const count = (n: number) => `${n} ${n === 1 ? 'fixture' : 'fixtures'}`
 
 /** What the selected fixtures have in hand. */
 const ofSelection = computed(() => {
   const held = hand.held.value.filter(({ fixture }) => selection.order.has(fixture))
   const families = FAMILIES.filter((family) => held.some(({ attribute }) => familyOf(attribute) === family))
   const fixtures = new Set(held.map(({ fixture }) => fixture)).size
-  return fixtures > 0 && fixtures < hand.fixtureCount.value ? `${listInWords(families)} of ${count(fixtures)}` : null
+  return fixtures > 0 && fixtures < hand.fixtureCount.value
+    ? `${listInWords(families)} of ${counted(fixtures, 'fixture')}`
+    : null
 })
 const steps = computed(() => [
   ...(selection.whole.length > 0
-    ? [{ name: 'Selection', what: `${count(selection.whole.length)}, the hand stays`, act: selection.clear }]
+    ? [
+        {
+          name: 'Selection',
+          what: `${counted(selection.whole.length, 'fixture')}, the hand stays`,
+          act: selection.clear,
+        },
+      ]
     : []),
   ...(ofSelection.value
     ? [{ name: 'Of the selection', what: ofSelection.value, act: () => clear([...FAMILIES], [...selection.fixtures]) }]
     : []),
   ...hand.families.value.map((family) => ({
     name: family.charAt(0).toUpperCase() + family.slice(1),
-    what: count(fixturesIn(family)),
+    what: counted(fixturesIn(family), 'fixture'),
     act: () => clear([family], touchable()),
   })),
   ...(hand.held.value.length > 0

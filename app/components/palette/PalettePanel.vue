@@ -21,6 +21,7 @@ import PaletteRemoval from './PaletteRemoval.vue'
 import PaletteSpread from './PaletteSpread.vue'
 import PaletteUse from './PaletteUse.vue'
 import PaletteParts from './PaletteParts.vue'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const store = useShow()
@@ -32,7 +33,7 @@ const served = computed(() => servedBy(props.show, props.id).length)
 /** "Recorded with 6 fixtures. "; empty where it was made from a target or a type. */
 const recorded = computed(() => {
   const { size } = recordedWith(props.show, props.id)
-  return size === 0 ? '' : `Recorded with ${size} ${size === 1 ? 'fixture' : 'fixtures'}. `
+  return size === 0 ? '' : `Recorded with ${counted(size, 'fixture')}. `
 })
 const reaches = computed(() => {
   const names = { own: 'the very fixtures', kind: 'every fixture of a type', any: 'any fixture' } as const

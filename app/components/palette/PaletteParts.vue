@@ -9,6 +9,7 @@ import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import { plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; id: PaletteId; palette: Palette }>()
 const store = useShow()
@@ -66,7 +67,7 @@ function split(close: () => void) {
       </ul>
       <p v-if="groups.length === 0" class="text-sm text-haze">No group has any of its fixtures.</p>
       <button type="button" class="main-button mt-1.5 w-full py-1.5" :disabled="!chosen.length" @click="split(close)">
-        Split by {{ chosen.length || 'no' }} {{ chosen.length === 1 ? 'group' : 'groups' }}
+        Split by {{ chosen.length || 'no' }} {{ plural(chosen.length, 'group') }}
       </button>
     </template>
   </FloatingPanel>

@@ -9,6 +9,7 @@ import type { PaletteId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
 import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useShow } from '../../stores/show'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const store = useShow()
@@ -50,9 +51,7 @@ function setRole(role: 'rest' | 'highlight') {
     <h3 id="use-title" class="font-semibold">Where it is used</h3>
     <p v-if="cues.length === 0" class="text-sm text-haze">No cue uses it yet.</p>
     <div v-for="list in cues" :key="list.id">
-      <p class="text-sm text-mist">
-        {{ list.name }}, {{ list.cues.length }} {{ list.cues.length === 1 ? 'cue' : 'cues' }}
-      </p>
+      <p class="text-sm text-mist">{{ list.name }}, {{ counted(list.cues.length, 'cue') }}</p>
       <p class="flex flex-wrap gap-1">
         <NuxtLink
           v-for="cue in list.cues"

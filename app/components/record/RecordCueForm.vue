@@ -11,6 +11,7 @@ import type { Show } from '#core/show/show'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import RadioChips from '../fields/RadioChips.vue'
+import { counted, plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -56,7 +57,7 @@ const words = computed(() => {
   const held = heldBack.length ? ` Held back: ${listInWords(heldBack)}.` : ''
   const verb = how.value === 'take out' ? 'Takes out' : 'Stores'
   const free = loose > 0 && how.value !== 'take out' ? ` ${loose} loose, not linked to a palette.` : ''
-  return `${verb} ${listInWords(families)} of ${fixtures.length} ${fixtures.length === 1 ? 'fixture' : 'fixtures'}.${held}${free}`
+  return `${verb} ${listInWords(families)} of ${counted(fixtures.length, 'fixture')}.${held}${free}`
 })
 const label = computed(() => {
   const known = props.show.all.cue.get(into.value)
@@ -100,7 +101,7 @@ const later = computed(() => {
   if (numbers.length === 0) return ''
   const named =
     numbers.length > 6 ? `${numbers.slice(0, 5).join(', ')} and ${numbers.length - 5} more` : numbers.join(', ')
-  return `Carries on into ${numbers.length === 1 ? 'cue' : 'cues'} ${named}.`
+  return `Carries on into ${plural(numbers.length, 'cue')} ${named}.`
 })
 
 async function record() {

@@ -6,6 +6,7 @@ import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import { counted } from '#core/show/counted'
 
 const store = useShow()
 const shelves = usePaletteDesk()
@@ -49,9 +50,7 @@ function update(close: () => void) {
             <input type="checkbox" class="accent-kelp" :checked="!left.includes(id)" @change="toggle(id)" />
             <span class="font-mono text-mist">{{ palette.number }}</span>
             <span class="min-w-0 truncate">{{ palette.name }}</span>
-            <span class="ml-auto shrink-0 text-xs text-haze"
-              >{{ count }} {{ count === 1 ? 'fixture' : 'fixtures' }}</span
-            >
+            <span class="ml-auto shrink-0 text-xs text-haze">{{ counted(count, 'fixture') }}</span>
           </label>
         </li>
       </ul>

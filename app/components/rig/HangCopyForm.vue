@@ -7,6 +7,7 @@ import type { Show } from '#core/show/show'
 import { freeNumber, mirroredName, nextName } from '#core/show/freeNames'
 import { numberTyped } from '../../composables/forms/numbers'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; hang: RiggedHang; way: 'copy' | 'mirror' }>()
 const emit = defineEmits<{ done: [] }>()
@@ -56,8 +57,8 @@ const { troubleAt, send } = props.way === 'copy' ? copying : mirroring
     </div>
     <template v-if="hang.fixtures.length">
       <label class="flex items-center gap-2 text-sm"
-        ><input v-model="draft.withFixtures" type="checkbox" class="accent-coral" />With its {{ hang.fixtures.length }}
-        {{ hang.fixtures.length === 1 ? 'fixture' : 'fixtures' }}, not patched</label
+        ><input v-model="draft.withFixtures" type="checkbox" class="accent-coral" />With its
+        {{ counted(hang.fixtures.length, 'fixture') }}, not patched</label
       >
       <DraftText
         v-if="draft.withFixtures"

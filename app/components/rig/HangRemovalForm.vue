@@ -7,6 +7,7 @@ import { asHangId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useKeeper } from '../../composables/forms/useKeeper'
 import RemovalBox from './RemovalBox.vue'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; hang: RiggedHang }>()
 const emit = defineEmits<{ back: [] }>()
@@ -25,7 +26,7 @@ const others = computed(() => [
 const fate = ref<string | null>('delete')
 const warning = computed(() => {
   if (on.value.length === 0) return `${props.hang.hang.name} is empty. Nothing else changes.`
-  const fixtures = `${on.value.length} ${on.value.length === 1 ? 'fixture hangs' : 'fixtures hang'} on it`
+  const fixtures = `${counted(on.value.length, 'fixture hangs', 'fixtures hang')} on it`
   return leaning.value ? `${fixtures}. ${leaning.value} lean on them.` : `${fixtures}. Nothing leans on them.`
 })
 

@@ -7,6 +7,7 @@ import type { Show } from '#core/show/show'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 import { useKeeper } from '../../composables/forms/useKeeper'
 import { useShow } from '../../stores/show'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
@@ -34,7 +35,7 @@ const layers = computed(() =>
     <li v-for="{ id, layer, pieces } in layers" :key="id" class="flex items-end gap-1.5">
       <TextField
         class="flex-1"
-        :label="`${pieces} ${pieces === 1 ? 'piece' : 'pieces'}`"
+        :label="counted(pieces, 'piece')"
         :shown="layer.name"
         :keep="(name) => keep('changeLayer', { layer: id, name })"
       />

@@ -11,6 +11,7 @@ import { FIRST_SOLIDS, SOLID_KINDS } from '../../composables/rig/rigWords'
 import { useKeeper } from '../../composables/forms/useKeeper'
 import RemovalBox from './RemovalBox.vue'
 import SolidFields from './SolidFields.vue'
+import { plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; piece: PlacedSetPiece }>()
 const { keep, offer } = useKeeper()
@@ -27,7 +28,7 @@ const tied = computed(() => [...props.show.all.target.values()].filter((t) => t.
 const warning = computed(() => {
   const count = tied.value.length
   if (count === 0) return 'No target is tied to it.'
-  return `${tied.value.map((t) => t.name).join(', ')} ${count === 1 ? 'is' : 'are'} tied to it. ${count === 1 ? 'It stays' : 'They stay'} where ${count === 1 ? 'it is' : 'they are'}, free on the stage.`
+  return `${tied.value.map((t) => t.name).join(', ')} ${plural(count, 'is', 'are')} tied to it. ${plural(count, 'It stays', 'They stay')} where ${plural(count, 'it is', 'they are')}, free on the stage.`
 })
 const kindName = (solid: Solid) => SOLID_KINDS.find(({ key }) => key === solid.kind)?.name ?? ''
 

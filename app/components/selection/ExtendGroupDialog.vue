@@ -8,6 +8,7 @@ import type { Show } from '#core/show/show'
 import { listInWords } from '#core/commands/shared/wording'
 import { useShow } from '../../stores/show'
 import PlainDialog from '../shell/PlainDialog.vue'
+import { plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; group: GroupId | null }>()
 const emit = defineEmits<{ close: [] }>()
@@ -35,7 +36,7 @@ function inWords({ values }: Extension): string {
   const fixtures = [...new Set(values.map(({ fixture }) => props.show.all.fixture.get(fixture)?.number ?? 0))]
   const families = [...new Set(values.map(({ attribute }) => familyOf(attribute)))]
   const like = [...new Set(values.map((value) => props.show.all.fixture.get(value.like)?.number ?? 0))]
-  return `${listInWords(families)} for ${fixtures.join(', ')}, as ${like.join(', ')} ${like.length === 1 ? 'has' : 'have'} it`
+  return `${listInWords(families)} for ${fixtures.join(', ')}, as ${like.join(', ')} ${plural(like.length, 'has', 'have')} it`
 }
 
 function toggle(id: string) {

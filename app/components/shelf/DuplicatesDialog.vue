@@ -6,6 +6,7 @@ import { cueCounts } from '#core/palettes/use'
 import type { Show } from '#core/show/show'
 import { useShow } from '../../stores/show'
 import PlainDialog from '../shell/PlainDialog.vue'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -32,7 +33,7 @@ const groups = computed(() =>
           <li v-for="{ id, palette, cues } in group" :key="id" class="flex items-center gap-2 py-0.5">
             <span class="font-mono text-mist">{{ palette.number }}</span>
             <span class="min-w-0 truncate">{{ palette.name }}</span>
-            <span class="ml-auto text-sm text-haze">{{ cues }} {{ cues === 1 ? 'cue' : 'cues' }}</span>
+            <span class="ml-auto text-sm text-haze">{{ counted(cues, 'cue') }}</span>
             <button
               type="button"
               class="chip py-0.5"

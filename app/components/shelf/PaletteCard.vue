@@ -15,6 +15,7 @@ import BeamPicture from './BeamPicture.vue'
 import PaletteMenu from './PaletteMenu.vue'
 import StagePicture from './StagePicture.vue'
 import { COLOUR_GROUND } from './paletteColours'
+import { counted } from '#core/show/counted'
 
 const props = defineProps<{
   show: Show
@@ -88,7 +89,7 @@ const inWords = computed(() => {
     ...(reaches.length ? [`Reach ${listInWords(reaches)}`] : []),
     ...(holds.length ? [`Holds ${listInWords(holds)}`] : []),
     ...(time === null ? [] : [`Comes in over ${time} s`]),
-    `Used in ${cues.value} ${cues.value === 1 ? 'cue' : 'cues'}`,
+    `Used in ${counted(cues.value, 'cue')}`,
     ...(note ? [note] : []),
   ].join('\n')
 })
@@ -192,7 +193,7 @@ const whom = computed(() => {
         </p>
         <p class="flex justify-between text-xs text-mist">
           <span :class="outOfReach ? 'text-coral' : ''">{{ whom }}</span>
-          <span>{{ cues }} {{ cues === 1 ? 'cue' : 'cues' }}</span>
+          <span>{{ counted(cues, 'cue') }}</span>
         </p>
       </div>
     </button>

@@ -11,6 +11,7 @@ import { useUndo } from '../../stores/undo'
 import { ROLE_IN_WORDS } from '#core/access/roles'
 import type { Show } from '#core/show/show'
 import ShowMenu from './ShowMenu.vue'
+import { counted } from '#core/show/counted'
 
 defineProps<{ show: Show }>()
 const store = useShow()
@@ -25,7 +26,7 @@ const line = computed(() => {
   if (store.connected && !sending.isAway) return null
   const state = sending.takesMore ? 'Looking for the server' : 'Server away'
   if (sending.count === 0) return state
-  return `${state} · ${sending.count} ${sending.count === 1 ? 'waits' : 'wait'}`
+  return `${state} · ${counted(sending.count, 'waits', 'wait')}`
 })
 </script>
 

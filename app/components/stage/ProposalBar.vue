@@ -18,6 +18,7 @@ import { useShow } from '../../stores/show'
 import PaletteChange from '../palette/PaletteChange.vue'
 import CueChips from './CueChips.vue'
 import KeepOutTools from './KeepOutTools.vue'
+import { counted, plural } from '#core/show/counted'
 
 const proposal = useProposal()
 const store = useShow()
@@ -60,7 +61,7 @@ const named = computed(() => {
     set: cues.filter((cue) => cue.how === 'set').map((cue) => cue.cue),
     carried: cues.filter((cue) => cue.how === 'carried').map((cue) => cue.cue),
     looks: looks.map(({ cue }) => cue),
-    looksWords: `${lookers} ${lookers === 1 ? 'fixture' : 'fixtures'}${furthest >= SAME_PLACE ? `, light moves up to ${metresInWords(furthest)}` : ''}`,
+    looksWords: `${counted(lookers, 'fixture')}${furthest >= SAME_PLACE ? `, light moves up to ${metresInWords(furthest)}` : ''}`,
     losing: losingReach.map((id) => rigOf(show).get(id)?.fixture.number ?? '?').join(', '),
     absent: absentInWords(show, absent),
     behind: [...behind].join(', '),
@@ -172,7 +173,7 @@ function heldInWords(show: Show, held: Effects['held']): string {
                 class="ml-2 rounded-md border border-coral px-1.5 text-xs text-sail hover:bg-coral-deep"
                 @click="linkLeft"
               >
-                Link {{ left.length === 1 ? 'it' : 'them' }} to the palette beside
+                Link {{ plural(left.length, 'it', 'them') }} to the palette beside
               </button>
             </dd>
           </template>

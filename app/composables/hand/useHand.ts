@@ -4,6 +4,7 @@ import { listInWords } from '#core/commands/shared/wording'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'
+import { counted } from '#core/show/counted'
 
 export function useHand() {
   const store = useShow()
@@ -22,7 +23,7 @@ export function useHand() {
   const inWords = computed(() => {
     if (held.value.length === 0) return ''
     const count = fixtureCount.value
-    return `${count} ${count === 1 ? 'fixture' : 'fixtures'}, ${listInWords(families.value)}`
+    return `${counted(count, 'fixture')}, ${listInWords(families.value)}`
   })
 
   return { held, take, families, fixtureCount, inWords }

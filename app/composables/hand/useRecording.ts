@@ -7,6 +7,7 @@ import { TAKE_ALL, type Mask } from '#core/show/masks'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
+import { counted } from '#core/show/counted'
 
 export function useRecording(allowed: () => Mask = () => TAKE_ALL) {
   const store = useShow()
@@ -27,7 +28,7 @@ export function useRecording(allowed: () => Mask = () => TAKE_ALL) {
     const held = taken.value.heldBack.length
       ? ` Held back: ${listInWords(FAMILIES.filter((family) => taken.value?.heldBack.includes(family)))}.`
       : ''
-    return `Stores ${listInWords(families.value)} of ${count} ${count === 1 ? 'fixture' : 'fixtures'}.${held}`
+    return `Stores ${listInWords(families.value)} of ${counted(count, 'fixture')}.${held}`
   })
 
   return { taken, families, loose, isEmpty, words }

@@ -3,6 +3,7 @@ import { removeCues } from '../../cues/removal'
 import { Draft } from '../../show/draft'
 import { command, done, refuse } from '../command'
 import { cueListOf, noList, ofList } from '../shared/cueListOf'
+import { counted } from '../../show/counted'
 
 export const deleteCueList = command({
   input: ofList,
@@ -17,6 +18,6 @@ export const deleteCueList = command({
     for (const [run, { list: of }] of show.all.cueRun) if (of === id) draft.remove('cueRun', run)
     draft.remove('cueList', id)
     const count = list.cues.length
-    return done(draft, `take out the list ${list.list.name} (${count} ${count === 1 ? 'cue' : 'cues'})`)
+    return done(draft, `take out the list ${list.list.name} (${counted(count, 'cue')})`)
   },
 })

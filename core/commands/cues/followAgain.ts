@@ -5,6 +5,7 @@ import { putCueValue } from '../../cues/marks'
 import { Draft } from '../../show/draft'
 import { command, done, refuse } from '../command'
 import { cueValueKey } from '../shared/cueValueKey'
+import { plural } from '../../show/counted'
 
 export const followAgain = command({
   input: z.strictObject({ values: z.array(z.strictObject(cueValueKey)).min(1, 'choose a value') }),
@@ -23,6 +24,6 @@ export const followAgain = command({
         'These values were not held away from a palette that is still there.',
         'values',
       )
-    return done(draft, `let ${length} held ${length === 1 ? 'value' : 'values'} follow again`)
+    return done(draft, `let ${length} held ${plural(length, 'value')} follow again`)
   },
 })

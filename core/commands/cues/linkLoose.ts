@@ -9,6 +9,7 @@ import { rigOf } from '../../show/rig'
 import { command, done, refuse } from '../command'
 import { cueValueKey } from '../shared/cueValueKey'
 import { gone } from '../shared/refusals'
+import { counted } from '../../show/counted'
 
 export const linkLoose = command({
   input: z.strictObject({
@@ -35,6 +36,6 @@ export const linkLoose = command({
     if (length === 0) return refuse('nothing loose', 'These values are linked already, or gone.', 'links')
     const names = new Set(links.map(({ palette }) => show.all.palette.get(palette)?.name ?? ''))
     const to = names.size === 1 ? [...names].join('') : `${names.size} palettes`
-    return done(draft, `link ${length} ${length === 1 ? 'value' : 'values'} to ${to}`)
+    return done(draft, `link ${counted(length, 'value')} to ${to}`)
   },
 })

@@ -11,6 +11,7 @@ import { cueListOf, noCue, noList } from '../shared/cueListOf'
 import { fixturesInWords } from '../shared/wording'
 import { cuesOf } from '../shared/chosenCues'
 import { cueNumbersTaken, elsewhere, numberedFrom } from '../shared/cueNumbers'
+import { counted, plural } from '../../show/counted'
 
 export const moveCues = command({
   input: z.strictObject(elsewhere),
@@ -45,8 +46,7 @@ function lostInWords(before: Show, after: Show, cues: readonly CueInOrder[]): st
   })
   if (lost.length === 0) return ''
   const fixtures = [...new Set(lost.map(({ fixture }) => fixture))]
-  const values = lost.length === 1 ? '1 value' : `${lost.length} values`
-  return `; ${values} of ${fixturesInWords(before, fixtures)} ${lost.length === 1 ? 'is' : 'are'} no longer carried`
+  return `; ${counted(lost.length, 'value')} of ${fixturesInWords(before, fixtures)} ${plural(lost.length, 'is', 'are')} no longer carried`
 }
 
 function stateIn(show: Show, cue: CueId) {

@@ -8,6 +8,7 @@ import { typedFixtures } from '../../show/rig'
 import { fixtureChoice } from '../shared/fixtureChoice'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
+import { counted } from '../../show/counted'
 
 export const replacePaletteInCues = command({
   input: z.strictObject({
@@ -44,9 +45,6 @@ export const replacePaletteInCues = command({
         'to',
       )
     const stay = left > 0 ? `; ${left} stay, for which ${after.name} holds nothing` : ''
-    return done(
-      draft,
-      `put ${after.name} where ${before.name} stood (${replaced} ${replaced === 1 ? 'value' : 'values'})${stay}`,
-    )
+    return done(draft, `put ${after.name} where ${before.name} stood (${counted(replaced, 'value')})${stay}`)
   },
 })

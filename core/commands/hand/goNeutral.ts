@@ -6,6 +6,7 @@ import { FIRST_NEUTRAL } from '../../show/families'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { fixturesInWords, listInWords } from '../shared/wording'
+import { plural } from '../../show/counted'
 
 export const goNeutral = command({
   input: z.strictObject({
@@ -22,7 +23,7 @@ export const goNeutral = command({
         'nothing to do',
         taken.length === 0
           ? 'Neutral does nothing: its mask holds every family back. Switch one on beside the button.'
-          : `Neutral does nothing: ${listInWords(taken)} of these fixtures ${taken.length === 1 ? 'is' : 'are'} neutral already, and the rest is held back.`,
+          : `Neutral does nothing: ${listInWords(taken)} of these fixtures ${plural(taken.length, 'is', 'are')} neutral already, and the rest is held back.`,
         'families',
       )
     if (known) draft.set('person', person, 'usualNeutral', null)

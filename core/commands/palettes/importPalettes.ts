@@ -11,6 +11,7 @@ import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue,
 import { command, done, refuse } from '../command'
 import { freeNumbers } from '../shared/paletteNumbers'
 import { linkTrouble } from '../shared/refusals'
+import { counted } from '../../show/counted'
 
 const whom = z.union([z.literal('any'), z.strictObject({ own: fixtureId }), z.strictObject({ kind: fixtureTypeId })])
 const sheetValue = z.union([
@@ -75,7 +76,7 @@ export const importPalettes = command({
     const trouble = linkTrouble(draft.result(), ids)
     if (trouble) return trouble
     for (const id of ids) if (show.all.palette.has(id)) keepUnserved(draft, id)
-    const count = `${placed.length} ${placed.length === 1 ? 'palette' : 'palettes'}`
+    const count = counted(placed.length, 'palette')
     return done(draft, `import ${count}`)
   },
 })

@@ -15,6 +15,7 @@ import { command, done } from '../command'
 import { freeNumbers } from '../shared/paletteNumbers'
 import { gone } from '../shared/refusals'
 import { putNewPalette } from '../shared/newPalette'
+import { counted } from '../../show/counted'
 
 export const makePalettesFromTargets = command({
   input: z.strictObject({
@@ -47,7 +48,7 @@ export const makePalettesFromTargets = command({
       if (group === null) putReaching(show, draft, id, [anyAt(target), ...zoom], { merge: [] })
       else putForGroup(show, draft, id, target, group, zoom)
     }
-    return done(draft, `make ${wanted.length} ${wanted.length === 1 ? 'palette' : 'palettes'} from targets`)
+    return done(draft, `make ${counted(wanted.length, 'palette')} from targets`)
   },
 })
 

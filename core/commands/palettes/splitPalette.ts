@@ -13,6 +13,7 @@ import { showRecordOf, type Show } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { freeNumbers } from '../shared/paletteNumbers'
 import { gone } from '../shared/refusals'
+import { counted } from '../../show/counted'
 
 export const splitPalette = command({
   input: z.strictObject({ palette: paletteId, groups: z.array(groupId).min(1) }),
@@ -55,7 +56,7 @@ export const splitPalette = command({
       draft.remove('paletteSpread', palette).remove('palette', palette)
     }
     const made = new Set(moved.values()).size
-    return done(draft, `split ${known.name} into ${made} ${made === 1 ? 'palette' : 'palettes'}`)
+    return done(draft, `split ${known.name} into ${counted(made, 'palette')}`)
   },
 })
 

@@ -6,6 +6,7 @@ import { asFixtureId, fixtureId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { fixtureRow, idsByName, putFixtureRow } from '../shared/fixtureRows'
+import { plural } from '../../show/counted'
 
 export const pasteFixtures = command({
   input: z.strictObject({ rows: z.array(fixtureRow).min(1).max(5000) }),
@@ -28,6 +29,6 @@ export const pasteFixtures = command({
       ...(changed > 0 ? [`change ${changed}`] : []),
       ...(changed < rows.length ? [`add ${rows.length - changed}`] : []),
     ]
-    return done(draft, `${parts.join(' and ')} ${rows.length === 1 ? 'fixture' : 'fixtures'} from a paste`)
+    return done(draft, `${parts.join(' and ')} ${plural(rows.length, 'fixture')} from a paste`)
   },
 })

@@ -7,6 +7,7 @@ import { fixtureId, groupId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { groupNumberTaken, putGroupMembers } from '../shared/groupMembers'
 import { listInWords } from '../shared/wording'
+import { counted } from '../../show/counted'
 
 export const changeGroup = command({
   input: groupSchema.partial().extend({ group: groupId, fixtures: z.array(fixtureId).min(1).optional() }),
@@ -24,7 +25,7 @@ export const changeGroup = command({
     if (fixtures) putGroupMembers(show, draft, group, fixtures)
     const spread = fixtures ? spreadAnew(show, draft, group, fixtures) : 0
     const what = [...Object.keys(fields), ...(fixtures ? ['members'] : [])]
-    const along = spread === 0 ? '' : `, ${spread} ${spread === 1 ? 'palette' : 'palettes'} spread anew`
+    const along = spread === 0 ? '' : `, ${counted(spread, 'palette')} spread anew`
     return done(draft, `change the ${listInWords(what)} of group ${known.name}${along}`)
   },
 })

@@ -10,7 +10,7 @@ import { areCuesGone, cues, cuesInWords } from './chosenCues'
 import { done, refuse, type Outcome } from '../command'
 import { noCue } from './cueListOf'
 import { fixtureChoice } from './fixtureChoice'
-import { counted } from './wording'
+import { counted } from '../../show/counted'
 
 export const cells = { cues, fixtures: fixtureChoice, families: z.array(z.enum(FAMILIES)).min(1, 'choose a family') }
 

@@ -2,6 +2,7 @@
 import type { StayingLoose } from '../../palettes/unserved'
 import type { FixtureId } from '../../show/ids'
 import type { Show } from '../../show/show'
+import { plural } from '../../show/counted'
 
 /** "fixture 12" or "6 fixtures". */
 export function fixturesInWords(show: Show, fixtures: readonly FixtureId[]): string {
@@ -19,15 +20,7 @@ export function listInWords(words: readonly string[]): string {
 /** "; 2 cue values and 1 in hand stay as they are, loose": what a change leaves behind; empty for nothing. */
 export function looseInWords({ inCues, inHand }: StayingLoose): string {
   if (inCues + inHand === 0) return ''
-  const parts = [
-    inCues > 0 ? `${inCues} cue ${inCues === 1 ? 'value' : 'values'}` : '',
-    inHand > 0 ? `${inHand} in hand` : '',
-  ]
-  const stay = inCues + inHand === 1 ? 'stays as it is' : 'stay as they are'
+  const parts = [inCues > 0 ? `${inCues} cue ${plural(inCues, 'value')}` : '', inHand > 0 ? `${inHand} in hand` : '']
+  const stay = plural(inCues + inHand, 'stays as it is', 'stay as they are')
   return `; ${parts.filter(Boolean).join(' and ')} ${stay}, loose`
-}
-
-/** "1 value", "12 values". */
-export function counted(count: number, one: string, many = `${one}s`): string {
-  return `${count} ${count === 1 ? one : many}`
 }
