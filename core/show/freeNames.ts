@@ -1,6 +1,5 @@
-/** Names and numbers that are not taken yet, as something to begin with. */
+/** Names that are not taken yet, as something to begin with. */
 import { plain } from './names'
-import type { Show } from './show'
 
 /** The name with the next number behind it that nobody has: "Bar 1" makes "Bar 2". */
 export function nextName(name: string, taken: Iterable<string>): string {
@@ -14,9 +13,4 @@ export function mirroredName(name: string, taken: Iterable<string>): string {
   const known = new Set([...taken].map(plain))
   const other = name.replace(/\b(left|right)\b/i, (side) => (side.toLowerCase() === 'left' ? 'right' : 'left'))
   return other !== name && !known.has(plain(other)) ? other : nextName(name, taken)
-}
-
-/** The first fixture number above all that are taken. */
-export function freeNumber(show: Show): number {
-  return Math.max(0, ...[...show.all.fixture.values()].map((fixture) => fixture.number)) + 1
 }

@@ -12,6 +12,7 @@ import { useCueDesk, SHEET_ZOOMS } from '../../stores/cueDesk'
 import { useLooseValues } from '../../stores/looseValues'
 import { useShow } from '../../stores/show'
 import ListMenu from './ListMenu.vue'
+import { nextNumber } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show; trouble: string | null }>()
 const desk = useCueDesk()
@@ -34,8 +35,7 @@ function filterBy({ target }: Event) {
 }
 
 async function addList() {
-  const numbers = desk.lists.map(({ list }) => list.number)
-  const number = Math.floor(Math.max(0, ...numbers)) + 1
+  const number = nextNumber(desk.lists.map(({ list }) => list))
   if (!(await store.send('addCueList', { number, name: `List ${number}`, intensityRule: 'highest' }))) return
   const made = desk.lists.find(({ list }) => list.number === number)
   if (made) desk.lookAtList(made.id)

@@ -10,6 +10,7 @@ import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 import { plural } from '#core/show/counted'
+import { freeNumberAfter } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show; id: PaletteId; palette: Palette }>()
 const store = useShow()
@@ -20,12 +21,7 @@ const groups = computed(() => {
   const served = new Set<string>(servedBy(props.show, props.id).map(({ id }) => id))
   return groupsInOrder(props.show).filter(({ members }) => members.some((member) => served.has(member)))
 })
-const free = computed(() => {
-  const taken = new Set([...props.show.all.palette.values()].map(({ number }) => number))
-  let number = Math.floor(props.palette.number) + 1
-  while (taken.has(number)) number += 1
-  return number
-})
+const free = computed(() => freeNumberAfter(props.show.all.palette.values(), props.palette.number))
 
 function toggle(group: GroupId) {
   chosen.value = chosen.value.includes(group)

@@ -12,6 +12,7 @@ import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import RadioChips from '../fields/RadioChips.vue'
 import { counted, plural } from '#core/show/counted'
+import { nextNumber } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -37,7 +38,7 @@ onMounted(() => nameField.value?.focus())
 watch(
   list,
   (now) => {
-    number.value = String(Math.floor(now?.cues.at(-1)?.cue.number ?? 0) + 1)
+    number.value = String(nextNumber((now?.cues ?? []).map(({ cue }) => cue)))
     into.value = now?.list.onStage ?? ''
   },
   { immediate: true },

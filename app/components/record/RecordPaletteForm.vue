@@ -20,6 +20,7 @@ import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import RadioChips from '../fields/RadioChips.vue'
 import PalettePreview from '../palette/PalettePreview.vue'
+import { freeNumberAfter } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -64,11 +65,8 @@ function fittingShelf(): Shelf {
 
 /** The next free number on the shelf. */
 function suggest() {
-  const taken = new Set(palettes.value.map(({ palette }) => palette.number))
-  const onShelf = palettes.value.filter(({ palette }) => palette.shelf === shelf.value)
-  let free = Math.floor(onShelf.at(-1)?.palette.number ?? 0) + 1
-  while (taken.has(free)) free += 1
-  number.value = String(free)
+  const last = palettes.value.findLast(({ palette }) => palette.shelf === shelf.value)
+  number.value = String(freeNumberAfter(props.show.all.palette.values(), last?.palette.number ?? 0))
 }
 watch(shelf, suggest, { immediate: true })
 watch(how, () => {

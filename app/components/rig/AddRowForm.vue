@@ -8,6 +8,7 @@ import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'
 import { MOUNTINGS } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
+import { nextNumber } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show; hang: HangId | null }>()
 const emit = defineEmits<{ done: [numberFrom: number, count: number] }>()
@@ -31,12 +32,12 @@ const mode = computed({
 })
 const mounting = ref<(typeof MOUNTINGS)[number]['key'] | null>('hung')
 
-const nextNumber = computed(() => Math.max(0, ...[...props.show.all.fixture.values()].map((f) => f.number)) + 1)
+const free = computed(() => nextNumber(props.show.all.fixture.values()))
 const draft = reactive({
   count: '8',
   gap: '1.2',
   middle: '0',
-  numberFrom: String(nextNumber.value),
+  numberFrom: String(free.value),
   drop: '0.12',
   out: '0',
   yaw: '0',

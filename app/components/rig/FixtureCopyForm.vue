@@ -5,7 +5,7 @@ import { computed, reactive, ref } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
 import { showRecordOf, type Show } from '#core/show/show'
-import { freeNumber } from '#core/show/freeNames'
+import { nextNumber } from '#core/show/freeNumbers'
 import { numberTyped } from '../../composables/forms/numbers'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 
@@ -14,7 +14,7 @@ const emit = defineEmits<{ done: [] }>()
 const hangs = computed(() => hangsOf(props.show).map(({ id, hang }) => ({ key: id, name: hang.name })))
 const own = props.show.all.fixturePlace.get(placeId(showRecordOf(props.show).venue, props.fixtures[0] ?? ''))?.hang
 const hang = ref<HangId | null>(own ?? null)
-const draft = reactive({ from: String(freeNumber(props.show)), by: '0.6' })
+const draft = reactive({ from: String(nextNumber(props.show.all.fixture.values())), by: '0.6' })
 const { troubleAt, send } = useDraftForm(
   'copyFixtures',
   () =>

@@ -4,7 +4,8 @@ import { computed, reactive } from 'vue'
 import { vec3 } from '#core/geometry/vector'
 import type { RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { freeNumber, mirroredName, nextName } from '#core/show/freeNames'
+import { mirroredName, nextName } from '#core/show/freeNames'
+import { nextNumber } from '#core/show/freeNumbers'
 import { numberTyped } from '../../composables/forms/numbers'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 import { counted } from '#core/show/counted'
@@ -18,7 +19,7 @@ const draft = reactive({
   y: '1',
   z: '0',
   withFixtures: props.hang.fixtures.length > 0,
-  numberFrom: String(freeNumber(props.show)),
+  numberFrom: String(nextNumber(props.show.all.fixture.values())),
 })
 const number = (text: string) => numberTyped(text) ?? NaN
 const input = computed(() => ({

@@ -12,6 +12,7 @@ import { useWorkingSet } from '../../stores/workingSet'
 import GroupMenu from './GroupMenu.vue'
 import { COLOUR_GROUND } from '../shelf/paletteColours'
 import NameForm from './NameForm.vue'
+import { nextNumber } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
@@ -37,7 +38,7 @@ function pick({ members, group }: OrderedGroup, event: MouseEvent) {
 
 /** The form goes with what it made, at once: nothing may move under the pointer a moment later. */
 function record(name: string) {
-  const number = Math.floor(Math.max(0, ...groups.value.map(({ group }) => group.number))) + 1
+  const number = nextNumber(groups.value.map(({ group }) => group))
   const pattern = selection.pattern?.kind === 'group' ? null : selection.pattern
   const input = { number, name, fixtures: [...selection.whole], pattern }
   naming.value = !store.attempt('recordGroup', input).ok

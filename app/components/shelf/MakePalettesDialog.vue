@@ -16,6 +16,7 @@ import RadioChips from '../fields/RadioChips.vue'
 import PlainDialog from '../shell/PlainDialog.vue'
 import GoboPicture from '../types/GoboPicture.vue'
 import BeamPicture from './BeamPicture.vue'
+import { nextNumber } from '#core/show/freeNumbers'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -61,7 +62,7 @@ watch(
     groups.value = []
     left.value = []
     type.value ||= types.value[0]?.id ?? ''
-    number.value = String(Math.floor(Math.max(0, ...[...props.show.all.palette.values()].map((p) => p.number))) + 1)
+    number.value = String(nextNumber(props.show.all.palette.values()))
   },
 )
 watch([type, part], () => {

@@ -1,8 +1,8 @@
 /** What people type in fields: numbers, names that are free, outlines. */
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { Desk } from '../../../tests/support/smallShow'
-import { freeNumber, mirroredName, nextName } from '#core/show/freeNames'
+import { mirroredName, nextName } from '#core/show/freeNames'
+import { freeNumberAfter, freeNumbers, nextNumber } from '#core/show/freeNumbers'
 import { numberTyped, shortNumber } from './numbers'
 import { outlineInWords, readOutline } from './outlineText'
 
@@ -32,8 +32,11 @@ describe('names that are free', () => {
     expect(mirroredName('Boom left', [])).toBe('Boom right')
     expect(mirroredName('Boom left', ['Boom Right'])).toBe('Boom left 2')
   })
-  it('are numbers above all fixtures', () => {
-    expect(freeNumber(new Desk().show)).toBe(42)
+  it('are numbers above all that are taken, or the free ones between', () => {
+    const taken = [{ number: 3 }, { number: 1 }, { number: 4.5 }]
+    expect([nextNumber(taken), nextNumber([])]).toEqual([5, 1])
+    expect(freeNumbers(taken, 0.5, 3)).toEqual([2, 4, 5])
+    expect([freeNumberAfter(taken, 2.5), freeNumberAfter(taken, 0.5)]).toEqual([4, 2])
   })
 })
 

@@ -9,7 +9,7 @@ import { ATTRIBUTES } from '../../show/families'
 import { asPaletteId, fixtureId, fixtureTypeId, paletteId, type PaletteId } from '../../show/ids'
 import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, poolValue } from '../../show/values'
 import { command, done, refuse } from '../command'
-import { freeNumbers } from '../shared/paletteNumbers'
+import { freeNumbers } from '../../show/freeNumbers'
 import { linkTrouble } from '../shared/refusals'
 import { counted } from '../../show/counted'
 
@@ -49,7 +49,7 @@ export const importPalettes = command({
     if (coming.length === 0) return refuse('nothing new', 'Every palette of the sheet is in the show already.', 'taken')
     const clashing = taken === 'renumber' ? coming.filter(({ palette }) => byNumber.has(palette.number)).length : 0
     const highest = Math.max(...byNumber.keys(), ...coming.map(({ palette }) => palette.number), 0)
-    const free = freeNumbers(show, highest + 1, clashing)
+    const free = freeNumbers(show.all.palette.values(), highest + 1, clashing)
     const idOf = new Map(byNumber)
     const placed = coming.map(({ palette, values }) => {
       const known = byNumber.get(palette.number)

@@ -12,7 +12,7 @@ import type { Show } from '../../show/show'
 import { aimPoint, targetsOf } from '../../show/targets'
 import { poolValue, type AimValue } from '../../show/values'
 import { command, done } from '../command'
-import { freeNumbers } from '../shared/paletteNumbers'
+import { freeNumbers } from '../../show/freeNumbers'
 import { gone } from '../shared/refusals'
 import { putNewPalette } from '../shared/newPalette'
 import { counted } from '../../show/counted'
@@ -33,7 +33,7 @@ export const makePalettesFromTargets = command({
     if (missing) return gone(show.all.target.has(missing) ? 'group' : 'target', 'targets')
     const whom: readonly (GroupId | null)[] = groups.length ? groups : [null]
     const wanted = targets.flatMap((target) => whom.map((group) => ({ target, group })))
-    const numbers = freeNumbers(show, numberFrom, wanted.length)
+    const numbers = freeNumbers(show.all.palette.values(), numberFrom, wanted.length)
     const draft = new Draft(show)
     const zoom: ReachingValue[] =
       pool === null || shelf === 'position'

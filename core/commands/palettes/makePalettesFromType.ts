@@ -7,7 +7,7 @@ import { Draft } from '../../show/draft'
 import { entryNumber } from '../../show/entities'
 import { fixtureTypeId, paletteId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { freeNumbers } from '../shared/paletteNumbers'
+import { freeNumbers } from '../../show/freeNumbers'
 import { gone } from '../shared/refusals'
 import { putNewPalette } from '../shared/newPalette'
 
@@ -30,7 +30,7 @@ export const makePalettesFromType = command({
         `${known.name} has nothing to make such palettes from. Look at its wheels.`,
         'part',
       )
-    const numbers = freeNumbers(show, numberFrom, offered.length)
+    const numbers = freeNumbers(show.all.palette.values(), numberFrom, offered.length)
     const draft = new Draft(show)
     for (const [i, { name, shelf, colour, values }] of offered.entries()) {
       const id = paletteId.parse(newId())

@@ -11,7 +11,7 @@ import { groupId, paletteId, type FixtureId, type PaletteId } from '../../show/i
 import { membersOf, typedFixtures } from '../../show/rig'
 import { showRecordOf, type Show } from '../../show/show'
 import { command, done, refuse } from '../command'
-import { freeNumbers } from '../shared/paletteNumbers'
+import { freeNumbers } from '../../show/freeNumbers'
 import { gone } from '../shared/refusals'
 import { counted } from '../../show/counted'
 
@@ -21,7 +21,7 @@ export const splitPalette = command({
   run(show, { palette, groups }, { newId }) {
     const known = show.all.palette.get(palette)
     if (!known) return gone('palette', 'palette')
-    const numbers = freeNumbers(show, known.number + 1, groups.length)
+    const numbers = freeNumbers(show.all.palette.values(), known.number + 1, groups.length)
     const draft = new Draft(show)
     const moved = new Map<FixtureId, PaletteId>()
     for (const [i, group] of groups.entries()) {

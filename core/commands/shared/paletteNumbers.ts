@@ -1,4 +1,4 @@
-/** Numbers of palettes: taken ones, free ones, and making room. */
+/** Numbers of palettes: taken ones, and making room. */
 import type { Draft } from '../../show/draft'
 import type { PaletteId } from '../../show/ids'
 import { palettesInOrder } from '../../palettes/resolve'
@@ -11,14 +11,6 @@ export function paletteNumberTaken(show: Show, number: number, except?: PaletteI
     if (id !== except && existing.number === number)
       return refuse('number taken', `Number ${number} is ${existing.name}. Choose another number.`, 'number')
   return null
-}
-
-/** The first `count` whole numbers from `from` that no palette has. */
-export function freeNumbers(show: Show, from: number, count: number): number[] {
-  const taken = new Set([...show.all.palette.values()].map(({ number }) => number))
-  const free: number[] = []
-  for (let number = Math.ceil(from); free.length < count; number += 1) if (!taken.has(number)) free.push(number)
-  return free
 }
 
 /** Moves palettes up by one from a number on, as far as the first gap. */
