@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { ROLES } from '#core/access/roles'
 import { personId, showId } from '#core/show/ids'
-import { undoState } from './responses'
+import { undoState } from '#core/journal/undoState'
 
 /** What is told to who joins a show. */
 export const joined = z.object({

@@ -2,13 +2,10 @@
 import { z } from 'zod'
 import { checkColumns, compactCollections, expandedAll } from '#core/history/compact'
 import { journalEntrySchema } from '#core/journal/entry'
+import { undoState } from '#core/journal/undoState'
 import { KINDS } from '#core/show/entities'
-import { changeGroupId, showId } from '#core/show/ids'
+import { showId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-
-const step = z.object({ group: changeGroupId, label: z.string() }).nullable()
-export const undoState = z.object({ undo: step, redo: step })
-export type UndoState = z.infer<typeof undoState>
 
 const refusal = z.object({ code: z.string(), message: z.string(), field: z.string().optional() })
 const done = z.object({ entry: journalEntrySchema.nullable(), note: z.string().nullable() })

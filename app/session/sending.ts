@@ -3,7 +3,8 @@ import type { Refusal } from '#core/commands/command'
 import type { ShowId, WindowId } from '#core/show/ids'
 import type { Sent, Waiting } from './outbox'
 import { request, type Answered } from './request'
-import { answer, answers, type Done, type UndoState } from './responses'
+import type { UndoState } from '#core/journal/undoState'
+import { answer, answers, type Done } from './responses'
 
 /** Gets what was done, and what can be undone after it. */
 export type TakeAnswer = (done: readonly Done[], undo: UndoState) => void

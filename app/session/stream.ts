@@ -4,7 +4,8 @@ import type { JournalEntry } from '#core/journal/entry'
 import type { ShowId } from '#core/show/ids'
 import { SHUT_OUT } from './access'
 import { request } from './request'
-import { entryEvent, entryList, type UndoState } from './responses'
+import type { UndoState } from '#core/journal/undoState'
+import { entryEvent, entryList } from './responses'
 
 interface StreamEvents {
   entry(entry: JournalEntry, undo: UndoState): void

@@ -4,17 +4,17 @@ import { shallowRef, watch } from 'vue'
 import type { HangId, SetPieceId, TargetId } from '#core/show/ids'
 import { useSelection } from './selection'
 
-export type Thing =
+export type ChosenThing =
   | { readonly kind: 'hang'; readonly id: HangId }
   | { readonly kind: 'setPiece'; readonly id: SetPieceId }
   | { readonly kind: 'target'; readonly id: TargetId }
 
 export const useChosen = defineStore('chosen', () => {
   const selection = useSelection()
-  const thing = shallowRef<Thing | null>(null)
+  const thing = shallowRef<ChosenThing | null>(null)
 
   /** Looks at a thing; the fixtures are let go of. */
-  function choose(next: Thing) {
+  function choose(next: ChosenThing) {
     selection.clear()
     thing.value = next
   }
@@ -24,7 +24,7 @@ export const useChosen = defineStore('chosen', () => {
   }
 
   /** The id of what is looked at, if it is of this kind. */
-  const idOf = (kind: Thing['kind']) => (thing.value?.kind === kind ? thing.value.id : null)
+  const idOf = (kind: ChosenThing['kind']) => (thing.value?.kind === kind ? thing.value.id : null)
 
   watch(
     () => selection.fixtures.length,

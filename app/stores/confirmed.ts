@@ -11,7 +11,8 @@ import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
-import { entryList, type UndoState } from '../session/responses'
+import type { UndoState } from '#core/journal/undoState'
+import { entryList } from '../session/responses'
 import { useClock } from './clock'
 
 /** How long entries that came too early wait for those before them, milliseconds. */

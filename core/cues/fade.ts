@@ -13,7 +13,7 @@ import type { StageFixture } from './onStage'
 export type Progress = (attribute: Attribute) => number
 
 /** A number part of the way. */
-export const between = (from: number, to: number, t: number) => (t >= 1 ? to : from + (to - from) * t)
+export const interpolate = (from: number, to: number, t: number) => (t >= 1 ? to : from + (to - from) * t)
 
 /**
  * A fixture part of the way: levels in step, and its light by angle, every axis in step as motors
@@ -29,19 +29,19 @@ export function fadedTo(
 ): StageFixture {
   const position = positionOf(from, to, progress('position'), travel)
   const zoom = progress('zoom')
-  const angle = between(from.zoom.angle, to.zoom.angle, zoom)
+  const angle = interpolate(from.zoom.angle, to.zoom.angle, zoom)
   const { throwMetres } = position.solved
   return {
     ...to,
     beam: position.beam,
     position: position.solved,
     zoom: { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) },
-    intensity: between(from.intensity, to.intensity, progress('intensity')),
-    seen: between(from.seen, to.seen, progress('intensity')),
+    intensity: interpolate(from.intensity, to.intensity, progress('intensity')),
+    seen: interpolate(from.seen, to.seen, progress('intensity')),
     colour: {
-      red: between(from.colour.red, to.colour.red, progress('red')),
-      green: between(from.colour.green, to.colour.green, progress('green')),
-      blue: between(from.colour.blue, to.colour.blue, progress('blue')),
+      red: interpolate(from.colour.red, to.colour.red, progress('red')),
+      green: interpolate(from.colour.green, to.colour.green, progress('green')),
+      blue: interpolate(from.colour.blue, to.colour.blue, progress('blue')),
     },
   }
 }
@@ -54,15 +54,15 @@ interface PositionOnTheWay {
 function positionOf(from: StageFixture, to: StageFixture, t: number, travel: Cue['travel']): PositionOnTheWay {
   if (t >= 1 || from.position === to.position) return { solved: to.position, beam: to.beam }
   const byAngle = {
-    pan: between(from.position.pose.pan, to.position.pose.pan, t),
-    tilt: between(from.position.pose.tilt, to.position.pose.tilt, t),
+    pan: interpolate(from.position.pose.pan, to.position.pose.pan, t),
+    tilt: interpolate(from.position.pose.tilt, to.position.pose.tilt, t),
   }
   const ends = [placeOn(from, to), placeOn(to, from)] as const
   if (travel === 'straight' && ends[0] && ends[1] && from.position.side === to.position.side)
     return straight(from, to, add(ends[0], scale(subtract(ends[1], ends[0]), t)), byAngle)
   const beam = beamAt(to.rigged.mount, byAngle)
   const throws = [from.position.throwMetres, to.position.throwMetres] as const
-  const throwMetres = throws[0] === null || throws[1] === null ? null : between(throws[0], throws[1], t)
+  const throwMetres = throws[0] === null || throws[1] === null ? null : interpolate(throws[0], throws[1], t)
   const point = throwMetres === null ? landing(beam) : add(beam.lens, scale(beam.direction, throwMetres))
   return { solved: { ...to.position, pose: byAngle, point, throwMetres }, beam }
 }

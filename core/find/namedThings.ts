@@ -20,8 +20,8 @@ import type { Show } from '../show/show'
 import type { Named } from './find'
 import { counted } from '../show/counted'
 
-/** What is called. */
-export type Thing =
+/** Which thing is meant, with the fixtures it stands for. */
+export type ThingRef =
   | { readonly kind: 'fixture'; readonly id: FixtureId }
   | { readonly kind: 'group'; readonly id: GroupId; readonly fixtures: readonly FixtureId[] }
   | { readonly kind: 'hang'; readonly id: HangId; readonly fixtures: readonly FixtureId[] }
@@ -31,7 +31,7 @@ export type Thing =
   | { readonly kind: 'cue'; readonly id: CueId }
 
 export interface NamedThing extends Named {
-  readonly thing: Thing
+  readonly thing: ThingRef
 }
 
 /** All of it: palettes, targets, groups, cues, fixtures, hangs and set pieces, each kind in its own order. */

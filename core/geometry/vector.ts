@@ -51,7 +51,7 @@ export function normalise(a: Vec3): Vec3 {
 }
 
 /** Point between `a` (fraction 0) and `b` (fraction 1); fractions outside [0, 1] go past the ends. */
-export function between(a: Vec3, b: Vec3, fraction: number): Vec3 {
+export function pointBetween(a: Vec3, b: Vec3, fraction: number): Vec3 {
   return add(a, scale(subtract(b, a), fraction))
 }
 

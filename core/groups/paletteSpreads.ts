@@ -3,7 +3,7 @@ import { fanPlaces } from '../hand/fan'
 import { laidOut, spreadOverTarget } from '../hand/spread'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
-import { putReaching, type FixtureValue } from '../palettes/reach'
+import { putReaching } from '../palettes/reach'
 import { keepUnserved } from '../palettes/unserved'
 import type { Draft } from '../show/draft'
 import type { EntityOf } from '../show/entities'
@@ -11,6 +11,7 @@ import type { FixtureId, GroupId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
+import type { FixtureValue } from '../show/fixtureValue'
 
 type PaletteSpread = EntityOf['paletteSpread']
 

@@ -1,5 +1,5 @@
 /** Places along a target or a line on the stage, laid out over fixtures in their order. */
-import { dot, subtract, between, type Vec3 } from '../geometry/vector'
+import { dot, subtract, pointBetween, type Vec3 } from '../geometry/vector'
 import type { FAN_LAYS } from '../show/entities'
 import type { TargetId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
@@ -22,7 +22,7 @@ const NO_OFFSET = { x: 0, y: 0, z: 0 }
 
 /** Along a line drawn on the stage. */
 export function spreadOverLine(from: Vec3, to: Vec3): Spread {
-  const aimAt = (t: number) => ({ ...AIM, target: null, at: null, offset: between(from, to, t) })
+  const aimAt = (t: number) => ({ ...AIM, target: null, at: null, offset: pointBetween(from, to, t) })
   return { name: 'a line on the stage', from, to, aimAt }
 }
 

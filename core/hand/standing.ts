@@ -1,6 +1,6 @@
 /** What fixtures show of their attributes at an instant, in the middle of a fade too. */
 import { onTheMove } from '../cues/arrivals'
-import { between } from '../cues/fade'
+import { interpolate } from '../cues/fade'
 import type { Lookup } from '../cues/onStage'
 import { progressOf, trackOf, type MovingFixture } from '../cues/playback'
 import { handOver, onItsWay, type PictureEnd } from '../cues/stageAt'
@@ -53,7 +53,7 @@ export function numberAt(
     if (!on.move) return arrived()
     const t = progressOf(on.move, instant)
     if (unit === 'slot') return t > 0 ? arrived() : at(on.move.from, on.move.leftAt)
-    return t >= 1 ? arrived() : between(at(on.move.from, on.move.leftAt), arrived(), t)
+    return t >= 1 ? arrived() : interpolate(at(on.move.from, on.move.leftAt), arrived(), t)
   }
   return at(track, now)
 }

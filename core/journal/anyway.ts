@@ -2,7 +2,7 @@
  * Undoing or redoing all the same: what the step wrote is taken back or done again, and what cannot
  * stand beside it gives way, until the show is sound. An ordinary change, so it can itself be undone.
  */
-import { EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet } from '../show/changes'
+import { EXISTENCE, registerParts, readRegister, registerOf, type ChangeSet } from '../show/changes'
 import type { Json } from '../show/json'
 import { Draft } from '../show/draft'
 import { isWholeKind, type Kind } from '../show/entities'
@@ -40,7 +40,7 @@ export function planAnyway(show: Show, history: History, group: ChangeGroupId, t
   const draft = new Draft(show)
   for (const { register, after } of toggled(show, history, target, to).changes) {
     draft.write(register, after)
-    const { kind, id, field } = partsOf(register)
+    const { kind, id, field } = registerParts(register)
     if (field === EXISTENCE && after === undefined) draft.remove(kind, id)
   }
   const tried = new Set<string>()
@@ -95,7 +95,7 @@ function leaveAsItIs({ draft, changes }: Repair, fault: Fault): void {
     draft.leave(fault.clash.kind, fault.clash.other)
   } else
     for (const { register } of changes) {
-      const { kind, id } = partsOf(register)
+      const { kind, id } = registerParts(register)
       if (kind === 'paletteValue') draft.leave(kind, id)
     }
 }
@@ -165,7 +165,7 @@ function openLoop({ draft, after, changes }: Repair, palettes: readonly string[]
 /** A record whose parts no longer go together gets the step's own parts back, over what was made of them since. */
 function asTheStepHadIt({ draft, history, target, to }: Repair, kind: Kind, id: string): void {
   for (const register of target.registers) {
-    const parts = partsOf(register)
+    const parts = registerParts(register)
     if (parts.kind !== kind || parts.id !== id || parts.field === EXISTENCE) continue
     const writes = history.writes.get(register) ?? []
     const latest = writes.findLast(({ group, seq }) =>

@@ -4,7 +4,7 @@ import { COMMAND_NAMES, RandomArguments, randomFrom } from '../../tests/support/
 import { richDesk } from '../../tests/support/richShow'
 import { seeds, Tally } from '../../tests/support/rounds'
 import type { CommandName } from '../commands/registry'
-import { applyChanges, partsOf } from '../show/changes'
+import { applyChanges, registerParts } from '../show/changes'
 import { nextRedo, nextUndo } from '../../tests/support/foldedJournal'
 import type { ChangeGroup } from './history'
 import { personId } from '../show/ids'
@@ -55,7 +55,7 @@ function takeBack(at: JournaledShow, person: Person, direction: 'undo' | 'redo',
 /** What somebody wrote later, and still stands, is what undo leaves. */
 function loseNothing(at: JournaledShow, step: ChangeGroup) {
   for (const { register, after } of at.entries.at(-1)?.changes ?? []) {
-    const { kind, field } = partsOf(register)
+    const { kind, field } = registerParts(register)
     const later = writtenSince(at.index, register, step)
     if (later && kind !== 'cueRun' && field !== 'onStage') expect([register, after]).toEqual([register, later.after])
   }

@@ -8,7 +8,7 @@
  * value. What would be written is checked as a command's result is; what is not sound is refused.
  */
 import equal from 'fast-deep-equal'
-import { EXISTENCE, partsOf, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
+import { EXISTENCE, registerParts, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
 import { fieldsOf } from '../show/entities'
 import { checkedChange, type Fault } from '../show/soundness'
 import type { ChangeGroupId, PersonId } from '../show/ids'
@@ -81,10 +81,10 @@ export function toggled(
   return { changes: changes.filter((change) => !isOfGone(change)), kept: [...kept, ...left] }
 }
 
-const isExistence = (register: string) => partsOf(register).field === EXISTENCE
+const isExistence = (register: string) => registerParts(register).field === EXISTENCE
 
 function existenceOf(register: string): string {
-  const { kind, id } = partsOf(register)
+  const { kind, id } = registerParts(register)
   return registerOf(kind, id, EXISTENCE)
 }
 
@@ -98,7 +98,7 @@ export function writtenSince(history: History, register: string, target: ChangeG
 /** Taking out what someone has edited since would lose their work. */
 function builtOn(show: Show, history: History, changes: ChangeSet, target: ChangeGroup): ToggleRefusal | null {
   for (const change of changes) {
-    const { kind, id, field } = partsOf(change.register)
+    const { kind, id, field } = registerParts(change.register)
     if (field !== EXISTENCE || change.after !== undefined || !show.all[kind].has(id)) continue
     const later = laterOf(history, kind, id, target)
     if (later) return later
@@ -106,7 +106,7 @@ function builtOn(show: Show, history: History, changes: ChangeSet, target: Chang
   return null
 }
 
-type Parts = ReturnType<typeof partsOf>
+type Parts = ReturnType<typeof registerParts>
 
 function laterOf(history: History, kind: Parts['kind'], id: string, target: ChangeGroup): ToggleRefusal | null {
   for (const field of fieldsOf(kind)) {

@@ -15,6 +15,7 @@ import type { Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
 import type { Value } from '../show/values'
 import { contentsOf } from './resolve'
+import type { FixtureValue } from '../show/fixtureValue'
 
 export const REACHES = ['usual', 'own', 'kind', 'any'] as const
 /** `usual` is what an attribute's family is commonly wanted for. */
@@ -22,13 +23,6 @@ export type Reach = (typeof REACHES)[number]
 type Width = Exclude<Reach, 'usual'>
 
 export type Whom = { readonly own: FixtureId } | { readonly kind: FixtureTypeId } | 'any'
-
-/** A value of one fixture, to be stored. */
-export interface FixtureValue {
-  readonly fixture: FixtureId
-  readonly attribute: Attribute
-  readonly value: Value
-}
 
 /** A value as a palette holds it. */
 export interface ReachingValue {

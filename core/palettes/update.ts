@@ -7,8 +7,9 @@ import { rigOf, typedFixtures, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Attribute } from '../show/families'
 import type { Value } from '../show/values'
-import { reaching, type FixtureValue, type ReachingValue } from './reach'
+import { reaching, type ReachingValue } from './reach'
 import { contentsOf, paletteValueFor, resolveValue } from './resolve'
+import type { FixtureValue } from '../show/fixtureValue'
 
 /** A value changed away from a palette. `through` is the palette it was recalled by, when that only links on. */
 export interface Adjusted extends FixtureValue {

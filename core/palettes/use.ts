@@ -98,7 +98,7 @@ export function glanceAt(show: Show, palette: PaletteId): Glance {
 }
 
 /** The palettes a palette is made of, and those made of it, by number. */
-export function partsOf(show: Show, palette: PaletteId): PaletteId[] {
+export function palettesWithin(show: Show, palette: PaletteId): PaletteId[] {
   return [...(linksOf(show).get(palette) ?? [])].map(asPaletteId)
 }
 

@@ -23,7 +23,7 @@ function parted(by: Pattern, fixtures: readonly FixtureId[], groups: PatternGrou
         fixtures.slice(i * by.length, (i + 1) * by.length),
       )
     case 'parts':
-      return partsOf(fixtures, by.count)
+      return splitInto(fixtures, by.count)
     case 'pairs':
       return pairsOf(fixtures)
     case 'single':
@@ -34,7 +34,7 @@ function parted(by: Pattern, fixtures: readonly FixtureId[], groups: PatternGrou
 }
 
 /** The first parts are one longer where the number does not divide. */
-function partsOf(fixtures: readonly FixtureId[], count: number): FixtureId[][] {
+function splitInto(fixtures: readonly FixtureId[], count: number): FixtureId[][] {
   const from = (part: number) => Math.ceil((part * fixtures.length) / count)
   return Array.from({ length: count }, (_, part) => fixtures.slice(from(part), from(part + 1)))
 }

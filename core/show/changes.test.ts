@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
-import { applyChanges, partsOf, readRegister, touchedBy } from './changes'
+import { applyChanges, registerParts, readRegister, touchedBy } from './changes'
 import { Draft } from './draft'
 import { danglingReferences } from './references'
 import { clashAmong } from './uniqueness'
@@ -34,7 +34,7 @@ describe('change sets', () => {
 
   it('refuse what does not fit its kind, and names that are no register', () => {
     expect(() => applyChanges(show, [{ register: `hang/${bar}/form`, before: 'bar', after: 'balloon' }])).toThrow()
-    expect(() => partsOf('balloon/1/name')).toThrow(RangeError)
+    expect(() => registerParts('balloon/1/name')).toThrow(RangeError)
     expect(readRegister(show, 'hang/none/name')).toBeUndefined()
   })
 })

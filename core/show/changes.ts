@@ -38,7 +38,7 @@ export interface RegisterParts {
 const KIND_NAMED: ReadonlyMap<string, Kind> = new Map(KINDS.map((kind) => [kind, kind]))
 
 /** The parts of a register; throws RangeError for a name that is none. */
-export function partsOf(register: string): RegisterParts {
+export function registerParts(register: string): RegisterParts {
   const afterKind = register.indexOf('/')
   const beforeField = register.lastIndexOf('/')
   const known = KIND_NAMED.get(register.slice(0, afterKind))
@@ -50,7 +50,7 @@ export function partsOf(register: string): RegisterParts {
 
 /** What a register holds now; undefined when absent. */
 export function readRegister(show: Show, register: string): Json | undefined {
-  const { kind, id, field } = partsOf(register)
+  const { kind, id, field } = registerParts(register)
   const entity = show.all[kind].get(id)
   if (entity === undefined) return undefined
   if (field !== EXISTENCE) return toJson(Reflect.get(entity, field))
@@ -74,7 +74,7 @@ export function applyChanges(show: Show, changes: ChangeSet, make: MakeEntity = 
   if (changes.length === 0) return show
   const byKind = new Map<Kind, Map<string, Write[]>>()
   for (const write of changes) {
-    const { kind, id } = partsOf(write.register)
+    const { kind, id } = registerParts(write.register)
     const ofKind = byKind.get(kind) ?? new Map<string, Write[]>()
     byKind.set(kind, ofKind)
     const ofEntity = ofKind.get(id)
@@ -100,7 +100,7 @@ function changedRecord(record: object | undefined, writes: readonly Write[]): ob
   const next: Record<string, unknown> = { ...record }
   let exists = record !== undefined
   for (const { register, after } of writes) {
-    const { field } = partsOf(register)
+    const { field } = registerParts(register)
     if (field === EXISTENCE) exists = after === true
     else next[field] = after
   }
@@ -111,7 +111,7 @@ function changedRecord(record: object | undefined, writes: readonly Write[]): ob
 export function touchedBy(changes: ChangeSet): Map<Kind, Set<string>> {
   const touched = new Map<Kind, Set<string>>()
   for (const { register } of changes) {
-    const { kind, id } = partsOf(register)
+    const { kind, id } = registerParts(register)
     const ids = touched.get(kind) ?? new Set<string>()
     ids.add(id)
     touched.set(kind, ids)

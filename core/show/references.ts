@@ -1,5 +1,5 @@
 /** Which fields point at which kind. `weak` ones may be emptied, the others bind. */
-import { EXISTENCE, partsOf, touchedBy, type ChangeSet } from './changes'
+import { EXISTENCE, registerParts, touchedBy, type ChangeSet } from './changes'
 import { KINDS, type Kind } from './entities'
 import type { Show } from './show'
 import type { CueContent } from './values'
@@ -148,7 +148,7 @@ export function danglingAfter(after: Show, changes: ChangeSet): Dangling[] {
   const touched = touchedBy(changes)
   const gone = new Set<Kind>()
   for (const { register, after: stays } of changes) {
-    const { kind, field } = partsOf(register)
+    const { kind, field } = registerParts(register)
     if (field === EXISTENCE && stays === undefined) gone.add(kind)
   }
   return KINDS.flatMap((kind) => {

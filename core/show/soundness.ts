@@ -4,7 +4,15 @@
  * command's result or what undo brings back. The database guards the same.
  */
 import { z } from 'zod'
-import { applyChanges, checkedEntity, EXISTENCE, partsOf, touchedBy, type ChangeSet, type MakeEntity } from './changes'
+import {
+  applyChanges,
+  checkedEntity,
+  EXISTENCE,
+  registerParts,
+  touchedBy,
+  type ChangeSet,
+  type MakeEntity,
+} from './changes'
 import { hasItsId, placeId } from './compositeIds'
 import { KINDS, type Kind } from './entities'
 import { loopThrough, tooDeep } from './links'
@@ -83,7 +91,7 @@ export function faultsAfter(after: Show, changes: ChangeSet): Fault[] {
 
 function notHung(after: Show, changes: ChangeSet, touched: ReadonlyMap<Kind, ReadonlySet<string>>): Fault[] {
   const isHangGone = changes.some(
-    ({ register, after: stays }) => stays === undefined && partsOf(register).kind === 'hangPlace',
+    ({ register, after: stays }) => stays === undefined && registerParts(register).kind === 'hangPlace',
   )
   return hungNowhere(after, isHangGone ? after.all.fixturePlace.keys() : (touched.get('fixturePlace') ?? []))
 }
@@ -135,7 +143,8 @@ function deepLinks(after: Show, values: Iterable<string>): Fault[] {
 function otherModes(after: Show, changes: ChangeSet): Fault[] {
   const touched = touchedBy(changes)
   const isModeMoved = changes.some(
-    ({ register }) => partsOf(register).kind === 'fixtureMode' && [EXISTENCE, 'type'].includes(partsOf(register).field),
+    ({ register }) =>
+      registerParts(register).kind === 'fixtureMode' && [EXISTENCE, 'type'].includes(registerParts(register).field),
   )
   return modesOfOthers(after, isModeMoved ? after.all.fixture.keys() : (touched.get('fixture') ?? []))
 }

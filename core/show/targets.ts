@@ -2,7 +2,7 @@
 import { placeId } from './compositeIds'
 import { turnLevel } from '../geometry/rotation'
 import { SAME_PLACE } from '../geometry/tolerance'
-import { add, between, distance, scale, type Vec3 } from '../geometry/vector'
+import { add, pointBetween, distance, scale, type Vec3 } from '../geometry/vector'
 import { derived } from './derived'
 import type { EntityOf } from './entities'
 import { asTargetId, asVenueId, type TargetId } from './ids'
@@ -65,7 +65,7 @@ function frameOf(
  */
 export function pointOn(placed: PlacedTarget, at: number | null): Vec3 {
   const { form } = placed.target
-  if (form.kind === 'line' && placed.end) return between(placed.position, placed.end, at ?? 0.5)
+  if (form.kind === 'line' && placed.end) return pointBetween(placed.position, placed.end, at ?? 0.5)
   if (form.kind !== 'ring' || at === null) return placed.position
   const turn = at * 2 * Math.PI
   return add(placed.position, scale({ x: Math.cos(turn), y: Math.sin(turn), z: 0 }, form.radius))

@@ -58,7 +58,7 @@ function turning(outline: readonly PlanPoint[]): number {
 }
 
 /** A solid's outlines with their heights above its base, before it is seated on its piece. */
-function partsOf(solid: Solid): { outline: readonly PlanPoint[]; height: number }[] {
+function solidParts(solid: Solid): { outline: readonly PlanPoint[]; height: number }[] {
   switch (solid.kind) {
     case 'box':
       return [{ outline: rectangle(solid.width, solid.depth), height: solid.height }]
@@ -84,7 +84,7 @@ function partsOf(solid: Solid): { outline: readonly PlanPoint[]; height: number 
 
 /** The prisms of a solid in its set piece's frame. */
 export function prismsOf(solid: Solid): Prism[] {
-  return partsOf(solid).map(({ outline, height }) => ({
+  return solidParts(solid).map(({ outline, height }) => ({
     outline: outline.map((p) => {
       const turned = turnLevel(vec3(p.x, p.y, 0), solid.turn)
       return { x: turned.x + solid.at.x, y: turned.y + solid.at.y }

@@ -3,16 +3,11 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { JournalEntry } from '#core/journal/entry'
 import type { ChangeGroup, History, RegisterWrite } from '#core/journal/history'
-import { EXISTENCE, partsOf, registerOf } from '#core/show/changes'
+import type { UndoState } from '#core/journal/undoState'
+import { EXISTENCE, registerParts, registerOf } from '#core/show/changes'
 import { json } from '#core/show/json'
 import { fieldsOf } from '#core/show/entities'
 import { changeGroupId, personId, type ChangeGroupId, type PersonId, type ShowId } from '#core/show/ids'
-
-/** What a person can undo and redo next, by group and in words. */
-export interface UndoState {
-  readonly undo: { readonly group: ChangeGroupId; readonly label: string } | null
-  readonly redo: { readonly group: ChangeGroupId; readonly label: string } | null
-}
 
 /** The statement that writes what an entry of a kind does to its step, by the names of `appendEntry`. */
 export function stepStatement(kind: JournalEntry['kind']): string {
@@ -127,7 +122,7 @@ async function writesOf(knex: Knex, statement: string, values: Record<string, Kn
 function registersOfThings(writes: readonly StoredWrite[]): string[] {
   const things = new Map(
     writes.map(({ register }) => {
-      const { kind, id } = partsOf(register)
+      const { kind, id } = registerParts(register)
       return [`${kind}/${id}`, { kind, id }]
     }),
   )

@@ -1,5 +1,5 @@
 /** Things of a show and what is wrong between them, in words. */
-import { partsOf, type ChangeSet } from '#core/show/changes'
+import { registerParts, type ChangeSet } from '#core/show/changes'
 import type { Kind } from '#core/show/entities'
 import { issueInWords } from '#core/show/faults'
 import type { Checked, Fault } from '#core/show/soundness'
@@ -114,7 +114,7 @@ export function unsoundRefusal(show: Show, { after, faults }: Extract<Checked, {
 export function touchedInWords(changes: ChangeSet): string {
   const ids = new Map<Kind, Set<string>>()
   for (const { register } of changes) {
-    const { kind, id } = partsOf(register)
+    const { kind, id } = registerParts(register)
     if (kind === 'cueRun' || kind === 'recordedFixture' || (kind === 'cueList' && register.endsWith('/onStage')))
       continue
     ids.set(kind, (ids.get(kind) ?? new Set()).add(id))

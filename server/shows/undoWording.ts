@@ -2,7 +2,7 @@
 import type { ChangeGroup } from '#core/journal/history'
 import type { ToggleStep } from '#core/journal/toggle'
 import type { Kept, ToggleRefusal } from '#core/journal/undo'
-import { partsOf, type ChangeSet } from '#core/show/changes'
+import { registerParts, type ChangeSet } from '#core/show/changes'
 import type { Show } from '#core/show/show'
 import { faultInWords, personInWords, thingInWords, touchedInWords } from './thingWording'
 import { plural } from '#core/show/counted'
@@ -28,7 +28,7 @@ export function toggleRefusalInWords(
 }
 
 function builtOnInWords(show: Show, { register, by }: Extract<ToggleRefusal, { code: 'built on' }>): string {
-  const { kind, id } = partsOf(register)
+  const { kind, id } = registerParts(register)
   return `${personInWords(show, by)} has since changed ${thingInWords(show, kind, id)}`
 }
 

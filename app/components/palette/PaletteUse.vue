@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { listsInOrder } from '#core/cues/tracking'
 import { groupsInOrder } from '#core/groups/groups'
 import { madeOf } from '#core/show/links'
-import { cuesUsing, partsOf, servedBy } from '#core/palettes/use'
+import { cuesUsing, palettesWithin, servedBy } from '#core/palettes/use'
 import type { PaletteId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
 import { usePaletteDesk } from '../../stores/paletteDesk'
@@ -26,7 +26,7 @@ const named = (ids: readonly PaletteId[]) =>
     const palette = props.show.all.palette.get(id)
     return palette ? [{ id, palette }] : []
   })
-const parts = computed(() => named(partsOf(props.show, props.id)))
+const parts = computed(() => named(palettesWithin(props.show, props.id)))
 const wholes = computed(() => named(madeOf(props.show, props.id)))
 const groups = computed(() => {
   const served = new Set<string>(servedBy(props.show, props.id).map(({ id }) => id))

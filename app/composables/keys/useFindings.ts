@@ -2,13 +2,13 @@
 import { computed } from 'vue'
 import { placeOfCue } from '#core/cues/tracking'
 import { find, type Named } from '#core/find/find'
-import { namedThings, type Thing } from '#core/find/namedThings'
+import { namedThings, type ThingRef } from '#core/find/namedThings'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { ACTIONS } from '../../keys/actions'
 import { RIG_PARTS, ROOMS } from '../../session/rooms'
 import { useAtHand } from '../../stores/atHand'
-import { useChosen, type Thing as StageThing } from '../../stores/chosen'
+import { useChosen, type ChosenThing } from '../../stores/chosen'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useDesk } from '../../stores/desk'
 import { DIALOG_NAMES, useDialogs, type DialogId } from '../../stores/dialogs'
@@ -60,7 +60,7 @@ export function useFindings(show: () => Show, text: () => string) {
     ]
   }
 
-  const showing = (thing: StageThing): Deed => ({
+  const showing = (thing: ChosenThing): Deed => ({
     words: 'Show it in the rig',
     run: () => {
       chosen.choose(thing)
@@ -68,7 +68,7 @@ export function useFindings(show: () => Show, text: () => string) {
     },
   })
 
-  function deedsOf(thing: Thing): readonly [Deed, ...Deed[]] {
+  function deedsOf(thing: ThingRef): readonly [Deed, ...Deed[]] {
     const selected = selection.fixtures.length
     switch (thing.kind) {
       case 'fixture':

@@ -10,7 +10,7 @@ import type { FixtureId, HangId, SetPieceId, TargetId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { showRecordOf } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
-import { useChosen, type Thing } from '../../stores/chosen'
+import { useChosen, type ChosenThing } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useProposal, type StageChange } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
@@ -59,7 +59,7 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
   }
 
   /** In the Rig room, looks at what is pressed; tells whether it is to be moved. */
-  function take(event: PointerEvent, thing: Thing): boolean {
+  function take(event: PointerEvent, thing: ChosenThing): boolean {
     event.stopPropagation()
     if (desk.room === 'rig') chosen.choose(thing)
     return desk.tool === 'move'

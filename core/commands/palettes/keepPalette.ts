@@ -2,7 +2,7 @@
 import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { noteRecorded } from '../../palettes/recorded'
-import { putReaching, type FixtureValue } from '../../palettes/reach'
+import { putReaching } from '../../palettes/reach'
 import { paletteValueFor, resolveValue } from '../../palettes/resolve'
 import { storable, updating } from '../../palettes/update'
 import { servedBy } from '../../palettes/use'
@@ -14,6 +14,7 @@ import { command, done, refuse } from '../command'
 import { linkTrouble } from '../shared/refusals'
 import { fixturesInWords } from '../shared/wording'
 import { handOfPerson } from '../shared/handOfPerson'
+import type { FixtureValue } from '../../show/fixtureValue'
 
 export const keepPalette = command({
   input: z.strictObject({}),

@@ -6,7 +6,7 @@
 import { z } from 'zod'
 import { putInHand } from '../../hand/put'
 import { chosenInWords, completed, EMPTY } from '../../palettes/meanings'
-import { putReaching, reaching, REACHES, type FixtureValue } from '../../palettes/reach'
+import { putReaching, reaching, REACHES } from '../../palettes/reach'
 import { noteRecorded } from '../../palettes/recorded'
 import { storable } from '../../palettes/update'
 import { Draft } from '../../show/draft'
@@ -18,6 +18,7 @@ import { paletteNumberTaken } from '../shared/paletteNumbers'
 import { linkTrouble } from '../shared/refusals'
 import { spendMask, takenFromHand, taking } from '../shared/takenFromHand'
 import { fixturesInWords, listInWords } from '../shared/wording'
+import type { FixtureValue } from '../../show/fixtureValue'
 
 export const recordPalette = command({
   input: paletteSchema.pick({ number: true, name: true, colour: true, shelf: true }).extend({

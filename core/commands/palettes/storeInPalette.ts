@@ -5,7 +5,7 @@
 import { z } from 'zod'
 import { putInHand } from '../../hand/put'
 import { completed, EMPTY, type Room } from '../../palettes/meanings'
-import { putReaching, reaching, REACHES, type FixtureValue } from '../../palettes/reach'
+import { putReaching, reaching, REACHES } from '../../palettes/reach'
 import { forgetRecorded, noteRecorded, recordedWith } from '../../palettes/recorded'
 import { contentsOf } from '../../palettes/resolve'
 import { keepUnserved } from '../../palettes/unserved'
@@ -20,6 +20,7 @@ import { command, done, refuse } from '../command'
 import { gone, linkTrouble } from '../shared/refusals'
 import { spendMask, takenFromHand, taking } from '../shared/takenFromHand'
 import { fixturesInWords, listInWords, looseInWords } from '../shared/wording'
+import type { FixtureValue } from '../../show/fixtureValue'
 
 /** What a palette holds that was recorded from fixtures it concerns, and not only worked out from others. */
 function recordedIn(show: Show, palette: PaletteId): Room['holds'] {

@@ -6,9 +6,10 @@ import type { CueList } from '../../show/entities'
 import type { FixtureId, PersonId, WorkingSetId } from '../../show/ids'
 import { lets } from '../../show/masks'
 import type { Show } from '../../show/show'
-import { eachOf, type FixtureValue } from './takeValues'
+import { eachOf } from './takeValues'
 import { takenFromHand } from './takenFromHand'
 import { workingSetMembersOf } from '../../show/workingSets'
+import type { FixtureValue } from '../../show/fixtureValue'
 
 export const RECORD_FROM = ['hand', 'stage'] as const
 export type RecordFrom = (typeof RECORD_FROM)[number]

@@ -4,12 +4,12 @@ import type { ValueMap } from '../../cues/playback'
 import { putInHand } from '../../hand/put'
 import { resolveValue } from '../../palettes/resolve'
 import type { Draft } from '../../show/draft'
-import { FAMILIES, familyOf, type Attribute, type Family } from '../../show/families'
+import { FAMILIES, familyOf, type Family } from '../../show/families'
 import type { FixtureId, PersonId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
 import type { Show } from '../../show/show'
-import type { Value } from '../../show/values'
 import { fixtureChoice } from './fixtureChoice'
+import type { FixtureValue } from '../../show/fixtureValue'
 
 /** `fixtures` null takes all; `as` loose resolves links to what they come to. */
 export const takeChoice = {
@@ -22,13 +22,6 @@ interface TakeChoice {
   readonly families: readonly Family[]
   readonly fixtures: readonly FixtureId[] | null
   readonly as: 'link' | 'loose'
-}
-
-/** A value of a fixture, wherever it stands. */
-export interface FixtureValue {
-  readonly fixture: FixtureId
-  readonly attribute: Attribute
-  readonly value: Value
 }
 
 /** Values one by one. */
