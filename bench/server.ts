@@ -5,7 +5,7 @@
 import type { Knex } from 'knex'
 import { performance } from 'node:perf_hooks'
 import { fileURLToPath } from 'node:url'
-import { KINDS } from '#core/show/entities'
+import { KINDS } from '#core/show/kinds'
 import { commandId, personId, showId, windowId } from '#core/show/ids'
 import { choose } from '#demo/choices'
 import { buildThread, THREADS } from '../scripts/buildThread'

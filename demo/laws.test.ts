@@ -7,7 +7,7 @@ import { paletteValueFor, palettesInOrder, resolveValue } from '#core/palettes/r
 import { solvePosition } from '#core/palettes/solve'
 import { effectsOf } from '#core/refocus/effects'
 import { applyChanges } from '#core/show/changes'
-import { KINDS } from '#core/show/entities'
+import { KINDS } from '#core/show/kinds'
 import { commandId, personId } from '#core/show/ids'
 import { danglingReferences } from '#core/show/references'
 import { rigOf } from '#core/show/rig'

@@ -1,5 +1,5 @@
 /** The palettes of The Salt Lantern. Fixtures by number, targets by name. */
-import type { EntityOf } from '#core/show/entities'
+import type { EntityOf } from '#core/show/kinds'
 import type { Attribute } from '#core/show/families'
 
 type Colour = EntityOf['palette']['colour']

@@ -1,5 +1,6 @@
 /** The venues, the set and the places of The Salt Lantern. */
-import type { EntityOf, Solid, Venue } from '#core/show/entities'
+import type { Solid, Venue } from '#core/show/entities'
+import type { EntityOf } from '#core/show/kinds'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 
 /** Points on a curved stage edge, from stage right to stage left. */

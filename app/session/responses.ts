@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { checkColumns, compactCollections, expandedAll } from '#core/history/compact'
 import { journalEntrySchema } from '#core/journal/entry'
 import { undoState } from '#core/journal/undoState'
-import { KINDS } from '#core/show/entities'
+import { KINDS } from '#core/show/kinds'
 import { showId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 

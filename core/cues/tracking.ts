@@ -1,6 +1,7 @@
 /** Tracking: a value set in a cue carries on through later cues of its list until one changes it. */
 import { derived } from '../show/derived'
-import type { Cue, CueValue, EntityOf } from '../show/entities'
+import type { Cue, CueValue } from '../show/entities'
+import type { EntityOf } from '../show/kinds'
 import { asCueId, asCueListId, type CueId, type CueListId } from '../show/ids'
 import type { Show } from '../show/show'
 

@@ -1,6 +1,6 @@
 /** Groups in order, and those that make themselves: by type, by hang, and by type on each hang. */
 import { derived } from '../show/derived'
-import type { EntityOf } from '../show/entities'
+import type { EntityOf } from '../show/kinds'
 import { asGroupId, type FixtureId, type GroupId } from '../show/ids'
 import { hangsOf, membersOf, RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { PatternGroups } from '../selection/patterns'

@@ -1,6 +1,6 @@
 /** A whole show as plain lists, or in columns, as it is kept: reading one back checks everything. */
 import { z } from 'zod'
-import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
+import { KINDS, schemaOf, type EntityOf, type Kind } from '../show/kinds'
 import { issueInWords } from '../show/faults'
 import { unkeepableIn } from '../show/keepable'
 import { emptyShow, type Collections, type Show } from '../show/show'
@@ -20,8 +20,6 @@ export function plainCollections(show: Show): PlainCollections {
 
 export type ReadCollections =
   { readonly ok: true; readonly all: Collections } | { readonly ok: false; readonly message: string }
-
-const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
 
 /** Things of one kind, at most. */
 const MOST_OF_A_KIND = 1_000_000
@@ -88,7 +86,7 @@ function readKind<K extends Kind>(
 ): Map<string, EntityOf[K]> | string {
   const entities = new Map<string, EntityOf[K]>()
   for (const [id, entity] of rows) {
-    const read = SCHEMAS[kind].safeParse(entity)
+    const read = schemaOf(kind).safeParse(entity)
     if (!read.success) {
       const issue = read.error.issues[0]
       const where = issue?.path.join('.') ?? ''

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { compactJson } from '../../tests/support/compactJson'
 import { richDesk } from '../../tests/support/richShow'
-import { KINDS } from '../show/entities'
+import { KINDS } from '../show/kinds'
 import { checkColumns, ColumnWriter, compactCollections, compactKind, expanded } from './compact'
 
 it('a show in columns is the same show, and less than it is as records', () => {

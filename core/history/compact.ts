@@ -3,8 +3,7 @@
  * say which. A show of a thousand cues is a thirtieth of what it is as records, and is read as fast.
  */
 import { z } from 'zod'
-import { idMadeOf } from '../show/compositeIds'
-import { ENTITY_SCHEMAS, KINDS, type EntityOf, type Kind } from '../show/entities'
+import { fieldSchemas, fieldsOf, idMadeOf, KINDS, type EntityOf, type Kind } from '../show/kinds'
 import type { ShowId } from '../show/ids'
 import { emptyShow, type Collections } from '../show/show'
 
@@ -71,7 +70,7 @@ export class ColumnWriter<K extends Kind> {
     const rows = [...entities.values()]
     const used = new Set<number>()
     yield `{"count":${rows.length},"columns":{`
-    for (const [i, field] of Object.keys(ENTITY_SCHEMAS[this.#kind].shape).entries()) {
+    for (const [i, field] of fieldsOf(this.#kind).entries()) {
       yield `${i > 0 ? ',' : ''}${JSON.stringify(field)}:[`
       yield* placesOf(values, rows, (row) => Reflect.get(row, field), used)
       yield ']'
@@ -128,22 +127,17 @@ function* inPieces<T>(all: readonly T[], write: (one: T) => string | number): Ge
   }
 }
 
-/** The fields a kind wants, each with what it takes. */
-function fieldsWanted(kind: Kind): (readonly [string, z.ZodType])[] {
-  return Object.entries(ENTITY_SCHEMAS[kind].shape)
-}
-
 /**
  * Checks columns against what a kind wants of each of its fields, every value once; throws ZodError,
  * or RangeError for columns that do not go together. What fields want of each other is not checked.
  */
 export function checkColumns(kind: Kind, { count, values, ids, columns }: CompactKind): void {
-  const wanted = fieldsWanted(kind)
+  const wanted = Object.entries(fieldSchemas(kind))
   if (Object.keys(columns).length !== wanted.length) throw new RangeError(`${kind} has other fields`)
   for (const [field, schema] of wanted) {
     const column = columns[field]
     if (column?.length !== count) throw new RangeError(`${kind}/${field} has not ${count} rows`)
-    for (const place of new Set(column)) schema.parse(values[place])
+    for (const place of new Set(column)) z.parse(schema, values[place])
   }
   if (ids && (ids.length !== count || ids.some((place) => typeof values[place] !== 'string')))
     throw new RangeError(`${kind} has not ${count} ids`)
@@ -153,7 +147,7 @@ export function checkColumns(kind: Kind, { count, values, ids, columns }: Compac
 export function expanded<K extends Kind>(kind: K, compact: CompactKind): Map<string, EntityOf[K]> {
   const { count, values, ids, columns } = compact
   const fields = Object.entries(columns)
-  const hasAll = fieldsWanted(kind).every(([field]) => field in columns)
+  const hasAll = fieldsOf(kind).every((field) => field in columns)
   /** Each value was checked for its field: with every field there, it is a thing of its kind. */
   const isWhole = (thing: object | null): thing is EntityOf[K] => hasAll && thing !== null
   if (fields.some(([, column]) => column.length !== count) || (ids && ids.length !== count))

@@ -3,47 +3,29 @@ import { cueValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { valuesByCue } from '../cues/tracking'
 import { comparedLines, valueInWords } from '../refocus/paletteLines'
-import type { Cue, CueValue, Kind } from '../show/entities'
+import type { Cue, CueValue } from '../show/entities'
+import { declarationOf, KINDS } from '../show/kinds'
 import { ATTRIBUTE_NAMES } from '../show/families'
 import { asPaletteId } from '../show/ids'
 import type { Show } from '../show/show'
+import { changedFields, fates, partLines, PASSING, type How, type PartLines } from './differences'
 
 export interface Difference {
   readonly section: 'Palettes' | 'Cues' | 'Rig and stage'
   /** "3 Lantern gallery", "Cue 14 Dory runs aground". */
   readonly what: string
-  readonly how: 'new' | 'gone' | 'changed'
+  readonly how: How
   /** What changed in it, a line each. */
   readonly lines: readonly string[]
 }
 
 /** What a later state has different from an earlier one. */
 export function compareShows(earlier: Show, later: Show): Difference[] {
-  return [...palettes(earlier, later), ...cues(earlier, later), ...stage(earlier, later)]
+  const parts = partLines(earlier, later)
+  return [...palettes(earlier, later, parts), ...cues(earlier, later, parts), ...stage(earlier, later, parts)]
 }
 
-type How = Difference['how']
-
-/** Ids of both sides with how they fare, in the order of the later show. */
-function fates(earlier: Show, later: Show, kind: Kind): { readonly id: string; readonly how: How | 'both' }[] {
-  const there = [...later.all[kind].keys()].map(
-    (id) => ({ id, how: earlier.all[kind].has(id) ? 'both' : 'new' }) as const,
-  )
-  const gone = [...earlier.all[kind].keys()].filter((id) => !later.all[kind].has(id))
-  return [...there, ...gone.map((id) => ({ id, how: 'gone' }) as const)]
-}
-
-/** Fields that differ, as "name: Bow → Stern"; fields that a reader cannot make sense of are only named. */
-function changedFields(was: object, is: object, skip: readonly string[] = []): string[] {
-  return Object.entries(is).flatMap(([field, value]) => {
-    const before: unknown = Reflect.get(was, field)
-    if (skip.includes(field) || equal(before, value)) return []
-    const isPlain = [before, value].every((one) => typeof one === 'string' || typeof one === 'number')
-    return [isPlain ? `${field}: ${String(before)} → ${String(value)}` : `${field} changed`]
-  })
-}
-
-function palettes(earlier: Show, later: Show): Difference[] {
+function palettes(earlier: Show, later: Show, parts: PartLines): Difference[] {
   return fates(earlier, later, 'palette').flatMap(({ id, how }): Difference[] => {
     const was = earlier.all.palette.get(id)
     const is = later.all.palette.get(id)
@@ -57,12 +39,12 @@ function palettes(earlier: Show, later: Show): Difference[] {
       .map(
         ({ whom, attribute, before, after }) => `${whom}, ${attribute}: ${before ?? 'nothing'} → ${after ?? 'nothing'}`,
       )
-    const lines = [...changedFields(was, is), ...values]
+    const lines = [...changedFields('palette', was, is), ...values, ...(parts.get(`palette/${id}`) ?? [])]
     return lines.length ? [{ section: 'Palettes', what, how: 'changed', lines }] : []
   })
 }
 
-function cues(earlier: Show, later: Show): Difference[] {
+function cues(earlier: Show, later: Show, parts: PartLines): Difference[] {
   const nameOf = (show: Show, { list, number, name }: Cue) => {
     const lists = show.all.cueList.size > 1 ? ` (${show.all.cueList.get(list)?.name ?? ''})` : ''
     return `Cue ${number} ${name}${lists}`
@@ -79,7 +61,11 @@ function cues(earlier: Show, later: Show): Difference[] {
           ? [{ section: 'Cues', what: nameOf(is ? later : earlier, named), how: is ? 'new' : 'gone', lines: [] }]
           : []
       }
-      const lines = [...changedFields(was, is, ['list']), ...cueValues(earlier, later, id)]
+      const lines = [
+        ...changedFields('cue', was, is, ['list']),
+        ...cueValues(earlier, later, id),
+        ...(parts.get(`cue/${id}`) ?? []),
+      ]
       return lines.length ? [{ section: 'Cues', what: nameOf(later, is), how: 'changed', lines }] : []
     })
 }
@@ -104,48 +90,29 @@ function cueValues(earlier: Show, later: Show, cue: string): string[] {
   return [...said].map(([line, numbers]) => `${numbers.sort((a, b) => a - b).join(', ')}: ${line}`)
 }
 
-const REST = [
-  ['hangPlace', 'hang', 'hang'],
-  ['fixture', 'fixture', 'fixture'],
-  ['fixturePlace', 'fixture', 'fixture'],
-  ['setPiecePlace', 'setPiece', 'set piece'],
-  ['targetPlace', 'target', 'target'],
-  ['target', 'target', 'target'],
-  ['venue', 'venue', 'venue'],
-  ['group', 'group', 'group'],
-  ['cueList', 'cueList', 'cue list'],
-  ['fixtureType', 'fixtureType', 'type'],
-] as const satisfies readonly (readonly [Kind, Kind, string])[]
+/** All that is named by itself, besides palettes and cues. */
+const STAGE = KINDS.filter((kind) => {
+  const { concerns, partOf } = declarationOf(kind)
+  return !concerns && !partOf && kind !== 'palette' && kind !== 'cue'
+})
 
-function stage(earlier: Show, later: Show): Difference[] {
-  const found = new Map<string, { how: How; lines: string[] }>()
-  for (const [kind, of, word] of REST)
-    for (const { id, how } of fates(earlier, later, kind)) {
+function stage(earlier: Show, later: Show, parts: PartLines): Difference[] {
+  return STAGE.flatMap((kind) =>
+    fates(earlier, later, kind).flatMap(({ id, how }): Difference[] => {
       const was = earlier.all[kind].get(id)
       const is = later.all[kind].get(id)
-      const either = is ?? was
-      if (!either) continue
-      const isPlace = kind !== of
-      const lines =
-        was && is ? changedFields(was, is, ['onStage', 'pausedAt', 'level']) : isPlace ? [`its place is ${how}`] : []
-      if (how === 'both' && lines.length === 0) continue
-      const what = `${word} ${nameOf(later, earlier, of, isPlace ? String(Reflect.get(either, of)) : id)}`
-      const known = found.get(what)
-      const fate = how === 'both' || isPlace ? 'changed' : how
-      if (known) known.lines.push(...lines)
-      else found.set(what, { how: fate, lines })
-    }
-  return [...found].map(([what, { how, lines }]) => ({
-    section: 'Rig and stage',
-    what: what.charAt(0).toUpperCase() + what.slice(1),
-    how,
-    lines,
-  }))
+      const lines = was && is ? [...changedFields(kind, was, is, PASSING), ...(parts.get(`${kind}/${id}`) ?? [])] : []
+      if (how === 'both' && lines.length === 0) return []
+      const [word] = declarationOf(kind).words
+      const what = `${word.charAt(0).toUpperCase()}${word.slice(1)} ${nameIn(is ?? was ?? {}, id)}`
+      return [{ section: 'Rig and stage', what, how: how === 'both' ? 'changed' : how, lines }]
+    }),
+  )
 }
 
-function nameOf(later: Show, earlier: Show, kind: Kind, id: string): string {
-  const thing = later.all[kind].get(id) ?? earlier.all[kind].get(id)
-  if (!thing) return id
-  if (kind === 'fixture') return String(Reflect.get(thing, 'number'))
-  return String(Reflect.get(thing, 'name'))
+/** What people call a thing: its number where it has one and no name is needed, else its name. */
+function nameIn(thing: object, id: string): string {
+  const fixtureNumber: unknown = 'address' in thing ? Reflect.get(thing, 'number') : undefined
+  const name: unknown = fixtureNumber ?? Reflect.get(thing, 'name') ?? id
+  return String(name)
 }

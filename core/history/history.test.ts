@@ -85,6 +85,21 @@ describe('two states of a show', () => {
     expect(changes).toContainEqual(['Target Mark', 'changed', 'position changed'])
     expect(changes.find(([what]) => what === 'Fixture 14')?.slice(0, 2)).toEqual(['Fixture 14', 'gone'])
   })
+
+  it('differ in whatever else a show is made of: members, layers, times, what the show rests at', () => {
+    const changes = changedBy(() => {
+      desk.do('addLayer', { name: 'Pit' })
+      desk.do('recordGroup', { name: 'Even', fixtures: desk.fixtures('11-13'), number: 40 })
+      desk.do('setCueTimes', { cues: [cue(1)], fixtures: null, family: 'colour', seconds: 3, delay: null })
+      desk.do('setPaletteRole', { role: 'rest', palette: desk.choose.palette(1) })
+      desk.do('recordWorkingSet', { workingSet: null, name: 'Wings', fixtures: desk.fixtures('11-12') })
+    })
+    expect(changes).toContainEqual(['Layer Pit', 'new'])
+    expect(changes).toContainEqual(['Show Small', 'changed', 'rest changed'])
+    expect(changes).toContainEqual(['Cue 1 Dory drifts in', 'changed', 'a time of a cue is new'])
+    expect(changes).toContainEqual(['Working set Wings', 'new'])
+    expect(changes).toContainEqual(['Group Even', 'new'])
+  })
 })
 
 describe('a version brought back', () => {

@@ -5,7 +5,7 @@
 import { EXISTENCE, registerParts, readRegister, registerOf, type ChangeSet } from '../show/changes'
 import type { Json } from '../show/json'
 import { Draft } from '../show/draft'
-import { isWholeKind, type Kind } from '../show/entities'
+import { isWholeKind, type Kind } from '../show/kinds'
 import { checkedChange, type Fault } from '../show/soundness'
 import type { ChangeGroupId } from '../show/ids'
 import type { Show } from '../show/show'

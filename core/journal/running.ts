@@ -1,8 +1,9 @@
-/** What runs is no one's work: it goes with the cue it ran, and a list that stood in it stands in none. */
+/** What runs is no one's work: it goes with the cue it ran, and a list that stood in it falls back. */
 import { applyChanges, EXISTENCE, registerParts, type ChangeSet } from '../show/changes'
-import type { Kind } from '../show/entities'
+import type { Kind } from '../show/kinds'
 import { Draft } from '../show/draft'
 import type { Show } from '../show/show'
+import { leaveLostCues } from '../show/standing'
 
 const RUNNING: ReadonlySet<Kind> = new Set<Kind>(['cue', 'cueList', 'cueRun'])
 
@@ -24,9 +25,6 @@ export function withoutRuns(show: Show, changes: ChangeSet): ChangeSet {
     show,
     changes.filter(({ register }) => RUNNING.has(registerParts(register).kind)),
   )
-  const stands = (cue: string | null, list: string) => cue === null || all.cue.get(cue)?.list === list
-  for (const [id, { list, cue, from }] of all.cueRun)
-    if (!all.cueList.has(list) || !stands(cue, list) || !stands(from, list)) draft.remove('cueRun', id)
-  for (const [id, { onStage }] of all.cueList) if (!stands(onStage, id)) draft.set('cueList', id, 'onStage', null)
+  leaveLostCues(draft, all)
   return draft.changes()
 }

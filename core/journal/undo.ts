@@ -9,7 +9,7 @@
  */
 import equal from 'fast-deep-equal'
 import { EXISTENCE, registerParts, readRegister, registerOf, type ChangeSet, type Write } from '../show/changes'
-import { fieldsOf } from '../show/entities'
+import { fieldsOf } from '../show/kinds'
 import { checkedChange, type Fault } from '../show/soundness'
 import type { ChangeGroupId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'

@@ -1,15 +1,15 @@
 /** Taking palettes out: who leans on them, and what becomes of their links. */
 import { paletteValueId } from '../show/compositeIds'
+import { removeWithDependents } from '../show/cascade'
 import type { Draft } from '../show/draft'
 import { asFixtureId, type CueId, type PaletteId } from '../show/ids'
 import type { Attribute } from '../show/families'
 import { wayTo } from '../show/links'
 import { typedFixtures } from '../show/rig'
 import type { PaletteValue } from '../show/entities'
-import { showRecordOf, type Show } from '../show/show'
+import type { Show } from '../show/show'
 import type { Leaning } from '../show/leaning'
 import type { CueContent, LinkValue, Value } from '../show/values'
-import { forgetRecorded } from './recorded'
 import { resolveValue, servedByValue, type Served } from './resolve'
 
 /** What becomes of links to palettes that go: plain values, or links to another palette. */
@@ -36,21 +36,11 @@ export function removePalettes(show: Show, draft: Draft, palettes: ReadonlySet<s
       if (value === null) draft.remove(kind, id)
       else draft.put(kind, id, { ...held, value })
     }
-  for (const [id, held] of show.all.cueValue)
-    if (held.source !== null && palettes.has(held.source)) draft.put('cueValue', id, { ...held, source: null })
-  for (const [id, held] of show.all.handValue)
-    if (held.source !== null && palettes.has(held.source)) draft.put('handValue', id, { ...held, source: null })
   for (const [id, stored] of show.all.paletteValue) {
-    if (palettes.has(stored.palette)) draft.remove('paletteValue', id)
-    else if (stored.value.kind === 'link' && palettes.has(stored.value.palette))
-      replaceInPalette(show, draft, id, stored, become)
+    const isLinked = stored.value.kind === 'link' && palettes.has(stored.value.palette)
+    if (isLinked && !palettes.has(stored.palette)) replaceInPalette(show, draft, id, stored, become)
   }
-  for (const palette of palettes) {
-    draft.remove('palette', palette)
-    draft.remove('paletteSpread', palette)
-    forgetRecorded(show, draft, palette)
-  }
-  emptyRoles(show, draft, palettes)
+  removeWithDependents(draft, 'palette', palettes)
 }
 
 function replaced(
@@ -95,12 +85,4 @@ function replaceInPalette(show: Show, draft: Draft, id: string, stored: PaletteV
         value: plain,
       })
   }
-}
-
-function emptyRoles(show: Show, draft: Draft, palettes: ReadonlySet<string>) {
-  const { rest, highlight } = showRecordOf(show)
-  if (rest !== null && palettes.has(rest)) draft.set('show', show.id, 'rest', null)
-  if (highlight !== null && palettes.has(highlight)) draft.set('show', show.id, 'highlight', null)
-  for (const [id, person] of show.all.person)
-    if (person.editing !== null && palettes.has(person.editing)) draft.set('person', id, 'editing', null)
 }

@@ -3,7 +3,7 @@
  * is meaningful alone; `$` is whether a record exists, or the whole of a kind that is one value.
  */
 import { z } from 'zod'
-import { ENTITY_SCHEMAS, isWholeKind, KINDS, type EntityOf, type Kind } from './entities'
+import { isWholeKind, KINDS, schemaOf, type EntityOf, type Kind } from './kinds'
 import { json, toJson, type Json } from './json'
 import type { Collections, Show } from './show'
 
@@ -57,13 +57,11 @@ export function readRegister(show: Show, register: string): Json | undefined {
   return isWholeKind(kind) ? toJson(entity) : true
 }
 
-const SCHEMAS: { readonly [K in Kind]: z.ZodType<EntityOf[K]> } = ENTITY_SCHEMAS
-
 /** What a kind keeps of what was written to one of its entities. */
 export type MakeEntity = <K extends Kind>(kind: K, id: string, written: unknown) => EntityOf[K]
 
 /** Throws ZodError for what does not fit its kind. */
-export const checkedEntity: MakeEntity = (kind, _id, written) => SCHEMAS[kind].parse(written)
+export const checkedEntity: MakeEntity = (kind, _id, written) => schemaOf(kind).parse(written)
 
 /**
  * The show after a change set, in one pass a kind. Throws ZodError when a write does not fit its

@@ -1,5 +1,5 @@
 /** Values derived from a show, kept while the collections they come from are the same. */
-import type { Kind } from './entities'
+import type { Kind } from './kinds'
 import type { Show } from './show'
 
 /**

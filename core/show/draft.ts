@@ -13,7 +13,7 @@ import {
   type MakeEntity,
 } from './changes'
 import { toJson, type Json } from './json'
-import { fieldsOf, isWholeKind, type EntityOf, type Kind, type RecordKind } from './entities'
+import { fieldsOf, isWholeKind, type EntityOf, type Kind, type RecordKind } from './kinds'
 import type { Dangling } from './references'
 import { emptyCollections, type Show } from './show'
 import { asStored } from './stored'
@@ -61,8 +61,8 @@ export class Draft {
   }
 
   /** Takes out what points at nothing: the field where it may be empty, else the whole entity. */
-  letGo({ kind, id, field, weak }: Dangling): this {
-    if (!weak) return this.remove(kind, id)
+  letGo({ kind, id, field, whenGone }: Pick<Dangling, 'kind' | 'id' | 'field' | 'whenGone'>): this {
+    if (whenGone !== 'turns to nothing') return this.remove(kind, id)
     const register = registerOf(kind, id, EXISTENCE)
     const entity = this.#after.has(register) ? this.#after.get(register) : readRegister(this.#show, register)
     if (entity === undefined) return this

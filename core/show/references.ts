@@ -1,101 +1,16 @@
-/** Which fields point at which kind. `weak` ones may be emptied, the others bind. */
+/** What points at what, and whether it is there. */
 import { EXISTENCE, registerParts, touchedBy, type ChangeSet } from './changes'
-import { KINDS, type Kind } from './entities'
+import type { WhenGone } from './kindDeclaration'
+import { declarationOf, KINDS, referencesOf, type Kind } from './kinds'
 import type { Show } from './show'
 import type { CueContent } from './values'
-
-interface Reference {
-  readonly field: string
-  readonly to: Kind
-  readonly weak?: true
-}
-
-export const REFERENCES: Readonly<Partial<Record<Kind, readonly Reference[]>>> = {
-  show: [
-    { field: 'venue', to: 'venue' },
-    { field: 'rest', to: 'palette', weak: true },
-    { field: 'highlight', to: 'palette', weak: true },
-  ],
-  person: [{ field: 'editing', to: 'palette', weak: true }],
-  hangPlace: [
-    { field: 'venue', to: 'venue' },
-    { field: 'hang', to: 'hang' },
-  ],
-  fixtureMode: [{ field: 'type', to: 'fixtureType' }],
-  fixture: [
-    { field: 'type', to: 'fixtureType', weak: true },
-    { field: 'mode', to: 'fixtureMode', weak: true },
-  ],
-  fixturePlace: [
-    { field: 'venue', to: 'venue' },
-    { field: 'fixture', to: 'fixture' },
-    { field: 'hang', to: 'hang' },
-  ],
-  setPiece: [{ field: 'layer', to: 'layer', weak: true }],
-  setPiecePlace: [
-    { field: 'venue', to: 'venue' },
-    { field: 'setPiece', to: 'setPiece' },
-  ],
-  target: [{ field: 'setPiece', to: 'setPiece' }],
-  targetPlace: [
-    { field: 'venue', to: 'venue' },
-    { field: 'target', to: 'target' },
-  ],
-  groupMember: [
-    { field: 'group', to: 'group' },
-    { field: 'fixture', to: 'fixture' },
-  ],
-  paletteValue: [
-    { field: 'palette', to: 'palette' },
-    { field: 'fixture', to: 'fixture' },
-    { field: 'fixtureType', to: 'fixtureType' },
-  ],
-  recordedFixture: [
-    { field: 'palette', to: 'palette' },
-    { field: 'fixture', to: 'fixture' },
-  ],
-  paletteSpread: [
-    { field: 'palette', to: 'palette' },
-    { field: 'group', to: 'group' },
-    { field: 'target', to: 'target' },
-  ],
-  cueList: [{ field: 'onStage', to: 'cue', weak: true }],
-  cue: [{ field: 'list', to: 'cueList' }],
-  cueValue: [
-    { field: 'cue', to: 'cue' },
-    { field: 'fixture', to: 'fixture' },
-    { field: 'source', to: 'palette', weak: true },
-  ],
-  cueTime: [
-    { field: 'cue', to: 'cue' },
-    { field: 'fixture', to: 'fixture' },
-  ],
-  cueRun: [
-    { field: 'list', to: 'cueList' },
-    { field: 'cue', to: 'cue' },
-    { field: 'from', to: 'cue' },
-  ],
-  handValue: [
-    { field: 'person', to: 'person' },
-    { field: 'fixture', to: 'fixture' },
-    { field: 'source', to: 'palette', weak: true },
-  ],
-  highlighted: [
-    { field: 'person', to: 'person' },
-    { field: 'fixture', to: 'fixture' },
-  ],
-  workingSetMember: [
-    { field: 'workingSet', to: 'workingSet' },
-    { field: 'fixture', to: 'fixture' },
-  ],
-}
 
 /** A reference that points at nothing. */
 export interface Dangling {
   readonly kind: Kind
   readonly id: string
   readonly field: string
-  readonly weak: boolean
+  readonly whenGone: WhenGone
   readonly to: Kind
   readonly missing: string
 }
@@ -111,22 +26,21 @@ const isValued = (kind: Kind): kind is Valued => kind === 'paletteValue' || kind
 
 /** What a kind points at: by its fields, and inside its values. */
 function targetsFrom(kind: Kind): ReadonlySet<Kind> {
-  const named = (REFERENCES[kind] ?? []).map(({ to }) => to)
-  return new Set<Kind>(isValued(kind) ? [...named, 'palette', 'target'] : named)
+  return new Set([...referencesOf(kind), ...(declarationOf(kind).inValue ?? [])].map(({ to }) => to))
 }
 
 function danglingOf(show: Show, kind: Kind, id: string): Dangling[] {
   const entity: object | undefined = show.all[kind].get(id)
   if (!entity) return []
   const found: Dangling[] = []
-  for (const { field, to, weak } of REFERENCES[kind] ?? []) {
+  for (const { field, to, whenGone } of referencesOf(kind)) {
     const missing: unknown = Reflect.get(entity, field)
     if (typeof missing === 'string' && !show.all[to].has(missing))
-      found.push({ kind, id, field, weak: weak === true, to, missing })
+      found.push({ kind, id, field, whenGone, to, missing })
   }
   const reference = isValued(kind) ? referenceIn(show, kind, id) : null
   if (reference && !show.all[reference.to].has(reference.id))
-    found.push({ kind, id, field: 'value', weak: false, to: reference.to, missing: reference.id })
+    found.push({ kind, id, field: 'value', whenGone: 'turns loose', to: reference.to, missing: reference.id })
   return found
 }
 

@@ -4,7 +4,7 @@ import { fixtureFrame, mountingPoint } from '../geometry/frame'
 import type { Vec3 } from '../geometry/vector'
 import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
-import type { EntityOf } from './entities'
+import type { EntityOf } from './kinds'
 import { asFixtureId, type FixtureId, type HangId } from './ids'
 import { showRecordOf, type Show } from './show'
 

@@ -1,7 +1,7 @@
 /** Where set pieces stand in the venue the show plays. */
 import { placeId } from './compositeIds'
 import { derived } from './derived'
-import type { EntityOf } from './entities'
+import type { EntityOf } from './kinds'
 import { asSetPieceId, type SetPieceId } from './ids'
 import { showRecordOf } from './show'
 

@@ -2,7 +2,7 @@
  * A show as plain immutable collections: nested maps by kind and id. A change makes new maps for
  * the kinds it touches and shares the rest, so identity tells what moved.
  */
-import type { EntityOf, Kind } from './entities'
+import { KINDS, type EntityOf, type Kind } from './kinds'
 import type { ShowId } from './ids'
 
 export type Collections = { readonly [K in Kind]: ReadonlyMap<string, EntityOf[K]> }
@@ -15,39 +15,16 @@ export interface Show {
 /** Collections in the making. */
 export type GrowingCollections = { readonly [K in Kind]: Map<string, EntityOf[K]> }
 
+/** Maps for every kind, all empty. */
 export function emptyCollections(): GrowingCollections {
-  return {
-    show: new Map(),
-    person: new Map(),
-    fixtureType: new Map(),
-    fixtureMode: new Map(),
-    venue: new Map(),
-    hang: new Map(),
-    hangPlace: new Map(),
-    fixture: new Map(),
-    fixturePlace: new Map(),
-    layer: new Map(),
-    setPiece: new Map(),
-    setPiecePlace: new Map(),
-    target: new Map(),
-    targetPlace: new Map(),
-    group: new Map(),
-    groupMember: new Map(),
-    palette: new Map(),
-    paletteValue: new Map(),
-    recordedFixture: new Map(),
-    paletteSpread: new Map(),
-    shelfMask: new Map(),
-    cueList: new Map(),
-    cue: new Map(),
-    cueValue: new Map(),
-    cueTime: new Map(),
-    cueRun: new Map(),
-    handValue: new Map(),
-    highlighted: new Map(),
-    workingSet: new Map(),
-    workingSetMember: new Map(),
-  }
+  const maps: { [K in Kind]?: Map<string, EntityOf[K]> } = {}
+  for (const kind of KINDS) maps[kind] = new Map<string, never>()
+  if (!isComplete(maps)) throw new RangeError('a kind has no collection')
+  return maps
+}
+
+function isComplete(maps: object): maps is GrowingCollections {
+  return KINDS.every((kind) => kind in maps)
 }
 
 /** A show with nothing in it. */

@@ -13,8 +13,9 @@ import {
   type ChangeSet,
   type MakeEntity,
 } from './changes'
-import { hasItsId, placeId } from './compositeIds'
-import { KINDS, type Kind } from './entities'
+import { placeId } from './compositeIds'
+import { hasItsId } from './kinds'
+import { KINDS, type Kind } from './kinds'
 import { loopThrough, tooDeep } from './links'
 import type { PaletteId } from './ids'
 import { danglingAfter, danglingReferences, type Dangling } from './references'

@@ -1,22 +1,6 @@
 /** What may stand only once in a show. The database guards the same; here it is told in words. */
-import type { Kind } from './entities'
+import { declarationOf, type Kind } from './kinds'
 import type { Show } from './show'
-
-const UNIQUE_BY: Readonly<Partial<Record<Kind, readonly string[]>>> = {
-  fixtureType: ['maker', 'name'],
-  fixtureMode: ['type', 'name'],
-  venue: ['name'],
-  hang: ['name'],
-  fixture: ['number'],
-  layer: ['name'],
-  setPiece: ['name'],
-  target: ['name'],
-  group: ['number'],
-  workingSet: ['name'],
-  palette: ['number'],
-  cueList: ['number'],
-  cue: ['list', 'number'],
-}
 
 /** Two things of a kind that would carry the same name or number. */
 export interface Clash {
@@ -31,7 +15,7 @@ export interface Clash {
 /** The first clash in a show that one of some things has a part in; null where there is none. */
 export function clashAmong(after: Show, touched: ReadonlyMap<Kind, ReadonlySet<string>>): Clash | null {
   for (const [kind, ids] of touched) {
-    const fields = UNIQUE_BY[kind]
+    const fields = declarationOf(kind).unique
     if (!fields) continue
     const first = new Map<string, string>()
     for (const [id, entity] of after.all[kind]) {

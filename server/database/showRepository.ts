@@ -2,7 +2,7 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { touchedBy, type ChangeSet } from '#core/show/changes'
-import { KINDS, type EntityOf, type Kind } from '#core/show/entities'
+import { KINDS, type EntityOf, type Kind } from '#core/show/kinds'
 import { showId, type CommandId, type ShowId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
 import { checkKeys, insertMany, putOffKeys, upsertMany } from './bulk'

@@ -6,7 +6,7 @@ import type { ChangeGroup, History, RegisterWrite } from '#core/journal/history'
 import type { UndoState } from '#core/journal/undoState'
 import { EXISTENCE, registerParts, registerOf } from '#core/show/changes'
 import { json } from '#core/show/json'
-import { fieldsOf } from '#core/show/entities'
+import { fieldsOf } from '#core/show/kinds'
 import { changeGroupId, personId, type ChangeGroupId, type PersonId, type ShowId } from '#core/show/ids'
 
 /** The statement that writes what an entry of a kind does to its step, by the names of `appendEntry`. */

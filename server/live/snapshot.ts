@@ -2,7 +2,7 @@
 import { setImmediate as turn } from 'node:timers/promises'
 import { showFileHead } from '#core/exchange/showFile'
 import { ColumnWriter } from '#core/history/compact'
-import { KINDS, type Kind } from '#core/show/entities'
+import { KINDS, type Kind } from '#core/show/kinds'
 import type { Show } from '#core/show/show'
 import { gzipOf, gzipPart, type GzipPart } from './gzipParts'
 

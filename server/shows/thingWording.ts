@@ -1,43 +1,15 @@
 /** Things of a show and what is wrong between them, in words. */
 import { registerParts, type ChangeSet } from '#core/show/changes'
-import type { Kind } from '#core/show/entities'
+import { declarationOf, type Kind } from '#core/show/kinds'
+import { plural } from '#core/show/counted'
 import { issueInWords } from '#core/show/faults'
 import type { Checked, Fault } from '#core/show/soundness'
 import type { Show } from '#core/show/show'
 import type { Clash } from '#core/show/uniqueness'
 
-/** What a person calls things of a kind, one and many. */
-const KIND_IN_WORDS: Readonly<Record<Kind, readonly [one: string, many: string]>> = {
-  show: ['show', 'shows'],
-  person: ['person', 'people'],
-  fixtureType: ['fixture type', 'fixture types'],
-  fixtureMode: ['mode', 'modes'],
-  venue: ['venue', 'venues'],
-  hang: ['hang', 'hangs'],
-  hangPlace: ['place of a hang', 'places of hangs'],
-  fixture: ['fixture', 'fixtures'],
-  fixturePlace: ['place of a fixture', 'places of fixtures'],
-  layer: ['layer', 'layers'],
-  setPiece: ['set piece', 'set pieces'],
-  setPiecePlace: ['place of a set piece', 'places of set pieces'],
-  target: ['target', 'targets'],
-  targetPlace: ['place of a target', 'places of targets'],
-  group: ['group', 'groups'],
-  groupMember: ['member of a group', 'members of groups'],
-  palette: ['palette', 'palettes'],
-  paletteValue: ['value of a palette', 'values of palettes'],
-  recordedFixture: ['fixture a palette was recorded with', 'fixtures palettes were recorded with'],
-  paletteSpread: ['spread', 'spreads'],
-  shelfMask: ['mask of a shelf', 'masks of shelves'],
-  cueList: ['cue list', 'cue lists'],
-  cue: ['cue', 'cues'],
-  cueValue: ['value of a cue', 'values of cues'],
-  cueTime: ['time of a cue', 'times of cues'],
-  cueRun: ['running cue', 'running cues'],
-  handValue: ['value in hand', 'values in hand'],
-  highlighted: ['highlighted fixture', 'highlighted fixtures'],
-  workingSet: ['working set', 'working sets'],
-  workingSetMember: ['member of a working set', 'members of working sets'],
+/** What a person calls one or many of a kind. */
+function kindInWords(kind: Kind, count = 1): string {
+  return plural(count, ...declarationOf(kind).words)
 }
 
 export const personInWords = (show: Show, person: string | undefined): string =>
@@ -66,7 +38,7 @@ export function thingInWords(show: Show, kind: Kind, id: string): string {
   const named = NAMED_BY[kind]
   if (named) return named(show, id)
   const name: unknown = Reflect.get(show.all[kind].get(id) ?? {}, 'name')
-  return typeof name === 'string' ? `the ${KIND_IN_WORDS[kind][0]} ${name}` : `a ${KIND_IN_WORDS[kind][0]}`
+  return typeof name === 'string' ? `the ${kindInWords(kind)} ${name}` : `a ${kindInWords(kind)}`
 }
 
 const ofInWords = (what: string, which: string | number | undefined) =>
@@ -74,7 +46,7 @@ const ofInWords = (what: string, which: string | number | undefined) =>
 
 /** "There is another palette with the number 9." */
 export function clashInWords({ kind, field, value }: Clash): string {
-  return `there is another ${KIND_IN_WORDS[kind][0]} with the ${field} ${value}`
+  return `there is another ${kindInWords(kind)} with the ${field} ${value}`
 }
 
 /** What is wrong, as the end of a sentence; `show` knows the things spoken of. */
@@ -83,7 +55,7 @@ export function faultInWords(show: Show, fault: Fault): string {
     case 'missing':
       return show.all[fault.to].has(fault.missing)
         ? `${thingInWords(show, fault.kind, fault.id)} leans on ${thingInWords(show, fault.to, fault.missing)}`
-        : `the ${KIND_IN_WORDS[fault.to][0]} it speaks of is no longer there`
+        : `the ${kindInWords(fault.to)} it speaks of is no longer there`
     case 'clash':
       return clashInWords(fault.clash)
     case 'loop':
@@ -119,6 +91,6 @@ export function touchedInWords(changes: ChangeSet): string {
       continue
     ids.set(kind, (ids.get(kind) ?? new Set()).add(id))
   }
-  const parts = [...ids].map(([kind, { size }]) => `${size} ${KIND_IN_WORDS[kind][size === 1 ? 0 : 1]}`)
+  const parts = [...ids].map(([kind, { size }]) => `${size} ${kindInWords(kind, size)}`)
   return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
 }

@@ -4,7 +4,7 @@
  */
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import type { CommandName } from '#core/commands/registry'
-import { KINDS } from '#core/show/entities'
+import { KINDS } from '#core/show/kinds'
 import { toggleStep } from '#core/journal/toggle'
 import { commandId, personId, showId, windowId, type PersonId } from '#core/show/ids'
 import { FoldedJournal, nextRedo, nextUndo } from '../support/foldedJournal'

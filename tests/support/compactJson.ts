@@ -1,6 +1,6 @@
 /** A whole show as the server sends it, in columns. */
 import { ColumnWriter } from '#core/history/compact'
-import { KINDS, type Kind } from '#core/show/entities'
+import { KINDS, type Kind } from '#core/show/kinds'
 import type { Show } from '#core/show/show'
 
 export function compactJson(show: Show): string {

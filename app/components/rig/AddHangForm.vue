@@ -2,7 +2,7 @@
 /** Hangs something new: a bar, a bridge, a boom or a floor row. */
 import { computed, reactive, ref, watch } from 'vue'
 import { vec3 } from '#core/geometry/vector'
-import type { EntityOf } from '#core/show/entities'
+import type { EntityOf } from '#core/show/kinds'
 import { numberTyped } from '../../composables/forms/numbers'
 import { HANG_FORMS } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'

@@ -1,5 +1,6 @@
 /** Choices of the Rig room with the words they are offered by. */
-import type { EntityOf, Solid } from '#core/show/entities'
+import type { Solid } from '#core/show/entities'
+import type { EntityOf } from '#core/show/kinds'
 
 type Form = EntityOf['hang']['form']
 export const HANG_FORMS: readonly { readonly key: Form; readonly name: string }[] = [

@@ -1,5 +1,5 @@
 /** Takes a cue list out with its cues. */
-import { removeCues } from '../../cues/removal'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { command, done, refuse } from '../command'
 import { cueListOf, noList, ofList } from '../shared/cueListOf'
@@ -13,10 +13,7 @@ export const deleteCueList = command({
     if (!list) return noList()
     if (show.all.cueList.size === 1)
       return refuse('the only list', 'A show keeps one cue list: this is the last one.', 'list')
-    const draft = new Draft(show)
-    removeCues(show, draft, new Set(list.cues.map((cue) => cue.id)))
-    for (const [run, { list: of }] of show.all.cueRun) if (of === id) draft.remove('cueRun', run)
-    draft.remove('cueList', id)
+    const draft = removeWithDependents(new Draft(show), 'cueList', [id])
     const count = list.cues.length
     return done(draft, `take out the list ${list.list.name} (${counted(count, 'cue')})`)
   },

@@ -16,7 +16,7 @@ export const deleteCues = command({
     const gone = new Set<string>(ids)
     const draft = new Draft(show)
     if (later === 'stay as they look') keepLater(show, draft, gone)
-    removeCues(show, draft, gone)
+    removeCues(draft, gone)
     const [only] = known
     const what = known.length === 1 && only ? `cue ${only.cue.number} ${only.cue.name}`.trim() : `${known.length} cues`
     return done(draft, `take out ${what}`)

@@ -5,6 +5,7 @@ import { Draft } from '../../show/draft'
 import type { CueValue } from '../../show/entities'
 import type { CueId } from '../../show/ids'
 import type { Show } from '../../show/show'
+import { leaveLostCues } from '../../show/standing'
 import { givenBy } from '../../show/values'
 import { command, done } from '../command'
 import { cueListOf, noCue, noList } from '../shared/cueListOf'
@@ -26,12 +27,8 @@ export const moveCues = command({
     if (refusal) return refusal
     const draft = new Draft(show)
     const leaving = known.filter(({ cue }) => cue.list !== listId)
-    leaveStage(
-      show,
-      draft,
-      leaving.map(({ id }) => id),
-    )
     for (const { id, number: next } of numbers) draft.set('cue', id, 'number', next).set('cue', id, 'list', listId)
+    leaveLostCues(draft)
     const what = known.length === 1 ? `cue ${known[0]?.cue.number ?? ''}` : `${known.length} cues`
     const where = leaving.length ? ` of ${list.list.name}${lostInWords(show, draft.result(), leaving)}` : ''
     return done(draft, `move ${what} to ${number}${where}`)
@@ -52,21 +49,4 @@ function lostInWords(before: Show, after: Show, cues: readonly CueInOrder[]): st
 function stateIn(show: Show, cue: CueId) {
   const place = placeOfCue(show, cue)
   return place ? stateAtPlace(show, place.list.id, place.at) : new Map<string, CueValue>()
-}
-
-/** A list cannot stand in a cue that is another's. */
-function leaveStage(show: Show, draft: Draft, leaving: readonly CueId[]) {
-  const gone = new Set<string>(leaving)
-  for (const [id, run] of show.all.cueRun)
-    if ((run.cue !== null && gone.has(run.cue)) || (run.from !== null && gone.has(run.from))) draft.remove('cueRun', id)
-  for (const [id, { onStage }] of show.all.cueList) {
-    if (onStage === null || !gone.has(onStage)) continue
-    const place = placeOfCue(show, onStage)
-    draft.set(
-      'cueList',
-      id,
-      'onStage',
-      place?.list.cues.slice(0, place.at).findLast((cue) => !gone.has(cue.id))?.id ?? null,
-    )
-  }
 }

@@ -6,6 +6,7 @@ import { paletteValueId } from '../../show/compositeIds'
 import { z } from 'zod'
 import { attributesServed, paletteValueFor, servedByValue } from '../../palettes/resolve'
 import { forgetRecorded, noteRecorded, recordedWith } from '../../palettes/recorded'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { groupId, paletteId, type FixtureId, type PaletteId } from '../../show/ids'
 import { membersOf, typedFixtures } from '../../show/rig'
@@ -51,10 +52,7 @@ export const splitPalette = command({
     if (moved.size === 0) return refuse('nobody there', `${known.name} holds nothing for these groups.`, 'groups')
     forgetRecorded(show, draft, palette, (fixture) => moved.has(fixture))
     redirect(show, draft, palette, moved)
-    if (isEmptied(draft, palette)) {
-      forgetRecorded(show, draft, palette)
-      draft.remove('paletteSpread', palette).remove('palette', palette)
-    }
+    if (isEmptied(draft, palette)) removeWithDependents(draft, 'palette', [palette])
     const made = new Set(moved.values()).size
     return done(draft, `split ${known.name} into ${counted(made, 'palette')}`)
   },

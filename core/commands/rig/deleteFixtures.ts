@@ -1,9 +1,9 @@
 /** Takes fixtures out of the show, from every venue, group, palette and cue. */
 import { z } from 'zod'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
 import { command, done } from '../command'
-import { takeOutFixtures } from '../shared/takeOutFixtures'
 import { fixturesInWords } from '../shared/wording'
 
 export const deleteFixtures = command({
@@ -11,8 +11,7 @@ export const deleteFixtures = command({
   undoable: true,
   run(show, { fixtures }) {
     const there = fixtures.filter((id) => show.all.fixture.has(id))
-    const draft = new Draft(show)
-    takeOutFixtures(show, draft, new Set(there))
+    const draft = removeWithDependents(new Draft(show), 'fixture', there)
     return done(draft, `take out ${fixturesInWords(show, there)}`)
   },
 })

@@ -1,9 +1,9 @@
 /** Takes a hang out of the show. One with fixtures goes only with a word on what becomes of them. */
 import { z } from 'zod'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { hangId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { takeOutFixtures } from '../shared/takeOutFixtures'
 import { gone } from '../shared/refusals'
 
 export const deleteHang = command({
@@ -42,9 +42,12 @@ export const deleteHang = command({
           )
         draft.set('fixturePlace', id, 'hang', fixtures.to)
       }
-    } else takeOutFixtures(show, draft, new Set(on.map(([, place]) => place.fixture)))
-    for (const [id, place] of show.all.hangPlace) if (place.hang === hang) draft.remove('hangPlace', id)
-    draft.remove('hang', hang)
-    return done(draft, `take out ${known.name}`)
+    } else
+      removeWithDependents(
+        draft,
+        'fixture',
+        on.map(([, place]) => place.fixture),
+      )
+    return done(removeWithDependents(draft, 'hang', [hang]), `take out ${known.name}`)
   },
 })

@@ -1,8 +1,9 @@
 /** Takes a fixture type out. One that fixtures use goes only with a word on what becomes of them. */
 import { z } from 'zod'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { fixtureTypeId } from '../../show/ids'
-import { firstMode, modesOf } from '../../show/modes'
+import { firstMode } from '../../show/modes'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
 
@@ -31,10 +32,8 @@ export const deleteType = command({
     const to = fixtures?.kind === 'change' ? fixtures.to : null
     if (to !== null && (to === type || !show.all.fixtureType.has(to))) return gone('type', 'fixtures')
     const draft = new Draft(show)
-    for (const [id] of users) draft.set('fixture', id, 'type', to).set('fixture', id, 'mode', to && firstMode(show, to))
-    for (const [id, value] of show.all.paletteValue) if (value.fixtureType === type) draft.remove('paletteValue', id)
-    for (const { id } of modesOf(show, type)) draft.remove('fixtureMode', id)
-    draft.remove('fixtureType', type)
-    return done(draft, `take out the type ${known.name}`)
+    if (to !== null)
+      for (const [id] of users) draft.set('fixture', id, 'type', to).set('fixture', id, 'mode', firstMode(show, to))
+    return done(removeWithDependents(draft, 'fixtureType', [type]), `take out the type ${known.name}`)
   },
 })

@@ -1,5 +1,6 @@
 /** Takes a working set out; the fixtures in it stay as they are. */
 import { z } from 'zod'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { workingSetId } from '../../show/ids'
 import { command, done, refuse } from '../command'
@@ -10,9 +11,9 @@ export const deleteWorkingSet = command({
   run(show, { workingSet }) {
     const known = show.all.workingSet.get(workingSet)
     if (!known) return refuse('unknown working set', 'This working set is no longer in the show.', 'workingSet')
-    const draft = new Draft(show).remove('workingSet', workingSet)
-    for (const [id, member] of show.all.workingSetMember)
-      if (member.workingSet === workingSet) draft.remove('workingSetMember', id)
-    return done(draft, `take out the working set ${known.name}`)
+    return done(
+      removeWithDependents(new Draft(show), 'workingSet', [workingSet]),
+      `take out the working set ${known.name}`,
+    )
   },
 })

@@ -1,7 +1,7 @@
 /** A hang hung once more: what copying and mirroring share. */
 import { placeId } from '../../show/compositeIds'
 import { Draft } from '../../show/draft'
-import type { EntityOf } from '../../show/entities'
+import type { EntityOf } from '../../show/kinds'
 import { fixtureId, hangId, type HangId } from '../../show/ids'
 import { showRecordOf, type Show } from '../../show/show'
 import { done, refuse, type Outcome } from '../command'

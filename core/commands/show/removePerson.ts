@@ -1,5 +1,6 @@
 /** Takes out a person who has nothing in hand and no palette open. */
 import { z } from 'zod'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { personId } from '../../show/ids'
 import { command, done, refuse } from '../command'
@@ -13,8 +14,6 @@ export const removePerson = command({
     const hasInHand = [...show.all.handValue.values()].some((value) => value.person === person)
     if (hasInHand || gone.editing)
       return refuse('has work', `${gone.name} still has work in hand. Have it recorded or cleared first.`, 'person')
-    const draft = new Draft(show)
-    for (const [id, lit] of show.all.highlighted) if (lit.person === person) draft.remove('highlighted', id)
-    return done(draft.remove('person', person), `${gone.name} is taken out`)
+    return done(removeWithDependents(new Draft(show), 'person', [person]), `${gone.name} is taken out`)
   },
 })

@@ -6,13 +6,10 @@
 import { z } from 'zod'
 import { readCollections } from '../../history/collections'
 import { Draft } from '../../show/draft'
-import { KINDS, type Kind } from '../../show/entities'
+import { declarationOf, KINDS, type Kind } from '../../show/kinds'
 import { danglingReferences } from '../../show/references'
 import type { Collections, Show } from '../../show/show'
 import { command, done, refuse } from '../command'
-
-/** What belongs to people and to the moment, not to the work. */
-const STAYING: readonly Kind[] = ['person', 'handValue', 'highlighted', 'cueRun']
 
 export const restoreShow = command({
   input: z.strictObject({
@@ -26,7 +23,7 @@ export const restoreShow = command({
     const read = readCollections(contents, show.id)
     if (!read.ok) return refuse('not a show', `“${name}” cannot be restored. ${read.message}`, 'contents')
     const draft = new Draft(show)
-    for (const kind of KINDS) if (!STAYING.includes(kind)) restoreKind(show, draft, read.all, kind)
+    for (const kind of KINDS) if (!declarationOf(kind).concerns) restoreKind(show, draft, read.all, kind)
     for (const id of show.all.cueRun.keys()) draft.remove('cueRun', id)
     for (const [id, list] of read.all.cueList) {
       const stands = show.all.cueList.get(id)?.onStage ?? null

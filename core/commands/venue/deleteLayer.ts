@@ -1,5 +1,6 @@
 /** Takes a layer out; its set pieces stay, in no layer. */
 import { z } from 'zod'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { layerId } from '../../show/ids'
 import { command, done } from '../command'
@@ -11,9 +12,6 @@ export const deleteLayer = command({
   run(show, { layer }) {
     const known = show.all.layer.get(layer)
     if (!known) return gone('layer', 'layer')
-    const draft = new Draft(show)
-    for (const [id, piece] of show.all.setPiece) if (piece.layer === layer) draft.set('setPiece', id, 'layer', null)
-    draft.remove('layer', layer)
-    return done(draft, `take out the layer ${known.name}`)
+    return done(removeWithDependents(new Draft(show), 'layer', [layer]), `take out the layer ${known.name}`)
   },
 })

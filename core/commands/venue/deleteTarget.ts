@@ -1,6 +1,7 @@
 /** Takes a target out. One that is aimed at goes only when its aims may stay as free places. */
 import { z } from 'zod'
 import { add } from '../../geometry/vector'
+import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { targetId } from '../../show/ids'
 import { leaningInWords, leaningOnTarget } from '../../show/leaning'
@@ -36,9 +37,6 @@ export const deleteTarget = command({
         const value = freed(holder.value)
         if (value) draft.put(kind, id, { ...holder, value })
       }
-    for (const [id, place] of show.all.targetPlace) if (place.target === target) draft.remove('targetPlace', id)
-    for (const [id, rule] of show.all.paletteSpread) if (rule.target === target) draft.remove('paletteSpread', id)
-    draft.remove('target', target)
-    return done(draft, `take out the target ${known.name}`)
+    return done(removeWithDependents(draft, 'target', [target]), `take out the target ${known.name}`)
   },
 })

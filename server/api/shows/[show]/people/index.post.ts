@@ -1,6 +1,6 @@
 /** Joins whoever asks to the show, and tells who they are, what they may do and undo, and what time it is. */
 import { z } from 'zod'
-import { ENTITY_SCHEMAS } from '#core/show/entities'
+import { person as personRecord } from '#core/show/entities'
 import { guestOf } from '../../../../access/guest'
 import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
@@ -8,7 +8,7 @@ import { memberOf } from '../../../../http/members'
 import { showOf } from '../../../../http/showOf'
 import { useHouse } from '../../../../shows/useHouse'
 
-const joining = z.strictObject({ name: ENTITY_SCHEMAS.person.shape.name.optional() })
+const joining = z.strictObject({ name: personRecord.shape.name.optional() })
 
 export default defineApi(async (event) => {
   const live = await showOf(event)
