@@ -2,11 +2,15 @@
 import { paletteValueFor } from '../palettes/resolve'
 import type { Attribute } from '../show/families'
 import type { RiggedFixture } from '../show/rig'
-import { showRecordOf, type Show } from '../show/show'
+import { showRecordOf, type ShowPart } from '../show/show'
 import type { Value } from '../show/values'
 
 /** A link to the palette the show rests at, where it serves the fixture; null leaves it at home. */
-export function atRest(show: Show, rigged: RiggedFixture, attribute: Attribute): Value | null {
+export function atRest(
+  show: ShowPart<'paletteValue' | 'show'>,
+  rigged: RiggedFixture,
+  attribute: Attribute,
+): Value | null {
   const { rest } = showRecordOf(show)
   if (rest === null || paletteValueFor(show, rest, rigged, attribute) === null) return null
   return { kind: 'link', palette: rest }

@@ -4,12 +4,12 @@
  * out for cues that are not looked at.
  */
 import { resolveValue } from '../palettes/resolve'
-import { derived } from '../show/derived'
+import { derivedEach } from '../show/derived'
 import type { CueValue } from '../show/entities'
 import { ATTRIBUTES, familyOf, type Family } from '../show/families'
 import type { CueListId, FixtureId, PaletteId } from '../show/ids'
-import { rigOf } from '../show/rig'
-import type { Show } from '../show/show'
+import { RIG_KINDS, rigOf } from '../show/rig'
+import type { ShowPart } from '../show/show'
 import { givenBy, isLoose } from '../show/values'
 import { atRest } from './atRest'
 import { courseOf } from './tracking'
@@ -40,22 +40,25 @@ export interface Sheet {
 
 const NONE: readonly SheetPoint[] = []
 
-const sheets = derived(
-  ['cueValue', 'cue', 'cueList', 'paletteValue', 'fixture', 'fixturePlace', 'fixtureType', 'show'],
-  (): Map<string, Sheet> => new Map(),
-)
+const SHEET_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', ...RIG_KINDS] as const
+type SheetKind = (typeof SHEET_KINDS)[number]
 
 /** The sheet of a list for a family. */
-export function carrySheet(show: Show, list: CueListId, family: Family): Sheet {
-  const key = `${list} ${family}`
-  const known = sheets(show).get(key)
-  if (known) return known
-  const sheet = sheetOf(show, list, family)
-  sheets(show).set(key, sheet)
-  return sheet
+export function carrySheet(show: ShowPart<SheetKind>, list: CueListId, family: Family): Sheet {
+  return sheetsOf(show, list)(family)
 }
 
-function sheetOf(show: Show, list: CueListId, family: Family): Sheet {
+/** The sheets of a list, each made when it is asked for. */
+const sheetsOf = derivedEach(SHEET_KINDS, (show, list: CueListId): ((family: Family) => Sheet) => {
+  const known = new Map<Family, Sheet>()
+  return (family) => {
+    const sheet = known.get(family) ?? sheetOf(show, list, family)
+    known.set(family, sheet)
+    return sheet
+  }
+})
+
+function sheetOf(show: ShowPart<SheetKind>, list: CueListId, family: Family): Sheet {
   const points = pointsOf(show, list, family)
   const lights = family === 'intensity' ? points : pointsOf(show, list, 'intensity')
   const darkness = new Map<SheetPoint, boolean>()
@@ -89,7 +92,7 @@ function latest(points: readonly SheetPoint[], at: number): SheetPoint | null {
   return points[low - 1] ?? null
 }
 
-function levelOf(show: Show, stored: CueValue): number {
+function levelOf(show: ShowPart<SheetKind>, stored: CueValue): number {
   const { fixture, attribute } = stored
   const rigged = rigOf(show).get(fixture)
   const value = rigged && (givenBy(stored) ?? atRest(show, rigged, attribute))
@@ -98,7 +101,11 @@ function levelOf(show: Show, stored: CueValue): number {
 }
 
 /** What is set of a family, by fixture; attributes set in one cue are one point. */
-function pointsOf(show: Show, list: CueListId, family: Family): ReadonlyMap<FixtureId, readonly SheetPoint[]> {
+function pointsOf(
+  show: ShowPart<SheetKind>,
+  list: CueListId,
+  family: Family,
+): ReadonlyMap<FixtureId, readonly SheetPoint[]> {
   const set = new Map<FixtureId, Map<number, CueValue[]>>()
   for (const points of courseOf(show, list).values()) {
     const [first] = points

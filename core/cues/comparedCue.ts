@@ -1,6 +1,6 @@
 /** One cue as it looks on both sides of a change: who is lit or moves, before and after. */
 import { atRest } from './atRest'
-import { pictureOf, type StageFixture } from './onStage'
+import { pictureNear, type StageFixture } from './onStage'
 import { placeOfCue, stateAt } from './tracking'
 import { poseInCue } from './ways'
 import type { CueId, FixtureId } from '../show/ids'
@@ -27,7 +27,7 @@ export function cuePicture(show: Show, cue: CueId): ReadonlyMap<FixtureId, Stage
   return new Map(
     [...rigOf(show).values()].map((rigged) => [
       rigged.id,
-      pictureOf(
+      pictureNear(
         show,
         rigged,
         (id, attribute) => givenBy(state.get(`${id} ${attribute}`)) ?? atRest(show, rigged, attribute),

@@ -6,12 +6,12 @@ import type { Pose } from '../kinematics/head'
 import { zoomRange } from '../light/optics'
 import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
-import { derived } from '../show/derived'
+import { derivedEach } from '../show/derived'
 import { restingNumber, type Attribute } from '../show/families'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
-import { showRecordOf, type Show } from '../show/show'
-import { targetsOf } from '../show/targets'
+import { showRecordOf, type Show, type ShowPart } from '../show/show'
+import { targetsOf, type TargetKind } from '../show/targets'
 import type { PlainValue, Value } from '../show/values'
 import { atRest } from './atRest'
 import { playedBack, playedPose, putValue, type GrowingValues, type ValueMap } from './playback'
@@ -33,19 +33,13 @@ function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intens
   return (fixture, intensity) => (isOut(fixture) && !shown?.(fixture, 'intensity') ? 1 : intensity)
 }
 
-/** The hands that were looked into. */
-const hands = derived(['handValue'], (): Map<PersonId, ValueMap> => new Map())
-
 /** What a person has in hand. */
-export function handOf(show: Show, person: PersonId): ValueMap {
-  const known = hands(show).get(person)
-  if (known) return known
+export const handOf = derivedEach(['handValue'], (show, person: PersonId): ValueMap => {
   const hand: GrowingValues = new Map()
   for (const { person: holder, fixture, attribute, value } of show.all.handValue.values())
     if (holder === person) putValue(hand, fixture, attribute, value)
-  hands(show).set(person, hand)
   return hand
-}
+})
 
 /** One fixture's part of the stage picture. */
 export interface StageFixture {
@@ -67,15 +61,17 @@ export interface StageFixture {
 /** Looks an attribute of a fixture up; null when nothing sets it. */
 export type Lookup = (fixture: FixtureId, attribute: Attribute) => Value | null
 
-/**
- * The picture of one fixture for any source of values. An aim without a stored choice is taken near
- * `reference`: where nothing is said, near the pose the lists bring the head to.
- */
-export function pictureOf(
-  show: Show,
+/** The picture of one fixture for any source of values, as the stage has it: its head near the pose the lists bring it to. */
+export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
+  return pictureNear(show, rigged, lookup, playedPose(show, rigged.id))
+}
+
+/** The picture of one fixture for any source of values. An aim without a stored choice is taken near `reference`. */
+export function pictureNear(
+  show: ShowPart<'paletteValue' | TargetKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
-  reference: Pose = playedPose(show, rigged.id),
+  reference: Pose,
 ): StageFixture {
   const resolve = (attribute: Attribute) => {
     const value = lookup(rigged.id, attribute)
@@ -126,7 +122,7 @@ function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): S
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
   if (known?.contents === contents && known.targets === targets && isNear && isSame(known.values, values))
     return known.picture
-  const picture = pictureOf(show, rigged, lookup, reference)
+  const picture = pictureNear(show, rigged, lookup, reference)
   remembered.set(rigged, { contents, targets, values, reference, picture })
   return picture
 }

@@ -2,34 +2,19 @@
 import { HOME } from '../kinematics/head'
 import { paletteValueFor } from '../palettes/resolve'
 import { servedBy } from '../palettes/use'
-import { derived } from '../show/derived'
+import { derivedEach } from '../show/derived'
 import type { PaletteId } from '../show/ids'
-import type { Show } from '../show/show'
-import { pictureOf, type StageFixture } from './onStage'
-
-const pictures = derived(
-  [
-    'paletteValue',
-    'fixturePlace',
-    'hangPlace',
-    'targetPlace',
-    'setPiecePlace',
-    'target',
-    'fixture',
-    'fixtureType',
-    'hang',
-    'show',
-  ],
-  (): Map<PaletteId, readonly StageFixture[]> => new Map(),
-)
+import { RIG_KINDS } from '../show/rig'
+import { TARGET_KINDS } from '../show/targets'
+import { pictureNear, type StageFixture } from './onStage'
 
 /** The fixtures a palette gives a place, as it would have them. */
-export function paletteLight(show: Show, palette: PaletteId): readonly StageFixture[] {
-  const known = pictures(show).get(palette)
-  if (known) return known
-  const lights = servedBy(show, palette)
-    .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)
-    .map((rigged) => pictureOf(show, rigged, (_, attribute) => paletteValueFor(show, palette, rigged, attribute), HOME))
-  pictures(show).set(palette, lights)
-  return lights
-}
+export const paletteLight = derivedEach(
+  ['paletteValue', ...TARGET_KINDS, ...RIG_KINDS],
+  (show, palette: PaletteId): readonly StageFixture[] =>
+    servedBy(show, palette)
+      .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)
+      .map((rigged) =>
+        pictureNear(show, rigged, (_, attribute) => paletteValueFor(show, palette, rigged, attribute), HOME),
+      ),
+)

@@ -7,8 +7,8 @@ import { resolveValue } from '../palettes/resolve'
 import { derived } from '../show/derived'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import type { FixtureId } from '../show/ids'
-import { rigOf } from '../show/rig'
-import type { Show } from '../show/show'
+import { rigOf, type RigKind } from '../show/rig'
+import type { ShowPart } from '../show/show'
 import type { Value } from '../show/values'
 import { listsInOrder } from './tracking'
 import { atRest } from './atRest'
@@ -18,6 +18,7 @@ import {
   over,
   playing,
   PLAYING_KINDS,
+  type PlayingKind,
   runsOf,
   type ListTrack,
   type Move,
@@ -39,7 +40,11 @@ export function isMoving(track: Track, now: number): boolean {
 }
 
 /** An intensity, 0 to 1, or null where the track has none. */
-export function levelOf(show: Show, fixture: FixtureId, value: Value | null): number | null {
+export function levelOf(
+  show: ShowPart<'paletteValue' | RigKind>,
+  fixture: FixtureId,
+  value: Value | null,
+): number | null {
   const rigged = rigOf(show).get(fixture)
   const plain = rigged && value ? resolveValue(show, rigged, 'intensity', value).value : null
   return plain?.kind === 'number' ? plain.number : null
@@ -55,7 +60,13 @@ interface Ends {
  * The level a track has at an instant; null where it has none by then. Whether it rises or falls goes
  * by where it is when it sets out; from nothing it rises, to nothing it falls.
  */
-function levelAt(show: Show, fixture: FixtureId, track: Track, now: number, ends: Ends): number | null {
+function levelAt(
+  show: ShowPart<'paletteValue' | RigKind>,
+  fixture: FixtureId,
+  track: Track,
+  now: number,
+  ends: Ends,
+): number | null {
   const own = levelOf(show, fixture, track.value)
   const end = own === null ? null : own * ends.scale
   if (!track.move) return end
@@ -75,7 +86,7 @@ interface Lit {
 }
 
 /** The intensity of a fixture from the tracks of all lists, the one that counts last. `now` Infinity is their end. */
-export function litBy(show: Show, tracks: readonly ListTrack[], now: number): Lit | null {
+export function litBy(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly ListTrack[], now: number): Lit | null {
   const [first] = tracks
   const rest = first ? restingLevel(show, first.fixture) : 0
   return tracks.reduce<Lit | null>((lit, track) => {
@@ -89,7 +100,7 @@ export function litBy(show: Show, tracks: readonly ListTrack[], now: number): Li
 }
 
 /** What a fixture rests at, 0 to 1. */
-function restingLevel(show: Show, fixture: FixtureId): number {
+function restingLevel(show: ShowPart<'paletteValue' | RigKind>, fixture: FixtureId): number {
   const rigged = rigOf(show).get(fixture)
   return (rigged && levelOf(show, fixture, atRest(show, rigged, 'intensity'))) ?? 0
 }
@@ -135,13 +146,13 @@ export function endOf(track: Track): Track {
 }
 
 /** The pose a head comes to by the lists; home where none sets its position. */
-export function playedPose(show: Show, fixture: FixtureId): Pose {
+export function playedPose(show: ShowPart<PlayingKind>, fixture: FixtureId): Pose {
   const tracks = playing(show).get(valueKey(fixture, 'position'))
   return tracks ? poseInCue(show, fixture, endOf(trackOf(tracks)).cue) : HOME
 }
 
 /** The stored value where it counts as it is, else the level it comes to. */
-function endLevel(show: Show, tracks: readonly ListTrack[]): Value | null {
+function endLevel(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly ListTrack[]): Value | null {
   const lit = litBy(show, tracks, Infinity)
   if (!lit) return null
   if (lit.track.value !== null && lit.track.list.list.level === 1) return lit.track.value

@@ -5,7 +5,7 @@ import type { Show } from '../show/show'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
-import { bringingOut, cueLookup, pictureOf, stageLookup, type Lookup, type StageFixture } from './onStage'
+import { bringingOut, cueLookup, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
 import { atRest } from './atRest'
 import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Track } from './tracks'
@@ -74,7 +74,7 @@ function pictureOfStanding(show: Show, rigged: RiggedFixture, tracks: TracksAt, 
     const own = tracks.get(attribute)
     return own ? (own.track.value ?? atRest(show, rigged, attribute)) : base(fixture, attribute)
   }
-  return pictureOf(show, rigged, lookup, reference)
+  return pictureNear(show, rigged, lookup, reference)
 }
 
 /** A picture's end, and what of it which hands hold: cues do not move that. */

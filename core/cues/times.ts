@@ -2,7 +2,7 @@
 import { derived } from '../show/derived'
 import type { Cue, CueTime } from '../show/entities'
 import { familyOf, type Attribute } from '../show/families'
-import type { Show } from '../show/show'
+import type { ShowPart } from '../show/show'
 
 /** Seconds waited before something begins, and seconds it then takes. */
 export interface Timing {
@@ -21,7 +21,7 @@ const timesByCue = derived(['cueTime'], (show): ReadonlyMap<string, readonly Cue
 })
 
 /** The times of its own that a cue has. */
-export function timesOf(show: Show, cue: string): readonly CueTime[] {
+export function timesOf(show: ShowPart<'cueTime'>, cue: string): readonly CueTime[] {
   return timesByCue(show).get(cue) ?? []
 }
 
@@ -30,7 +30,7 @@ export function timesOf(show: Show, cue: string): readonly CueTime[] {
  * family, of the fixture, of the family, else the cue's own. `way` matters to intensity alone.
  */
 export function timingOf(
-  show: Show,
+  show: ShowPart<'cueTime'>,
   id: string,
   cue: Cue,
   fixture: string,
@@ -58,7 +58,7 @@ function ownTiming({ rise, fall, move, delay }: Cue, attribute: Attribute, way: 
 }
 
 /** Seconds from the start of a cue until everything in it has arrived. */
-export function lengthOf(show: Show, id: string): number {
+export function lengthOf(show: ShowPart<'cueTime' | 'cue'>, id: string): number {
   const cue = show.all.cue.get(id)
   if (!cue) return 0
   const longest = Math.max(cue.rise, cue.fall, cue.move ?? 0)

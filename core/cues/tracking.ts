@@ -3,7 +3,7 @@ import { derived } from '../show/derived'
 import type { Cue, CueValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
 import { asCueId, asCueListId, type CueId, type CueListId } from '../show/ids'
-import type { Show } from '../show/show'
+import type { ShowPart } from '../show/show'
 
 export interface CueInOrder {
   readonly id: CueId
@@ -57,7 +57,7 @@ const places = derived(['cue', 'cueList'], (show): ReadonlyMap<string, CuePlace>
 })
 
 /** Where a cue stands; null for one that is not in the show. */
-export function placeOfCue(show: Show, cue: string): CuePlace | null {
+export function placeOfCue(show: ShowPart<'cue' | 'cueList'>, cue: string): CuePlace | null {
   return places(show).get(cue) ?? null
 }
 
@@ -105,7 +105,7 @@ function courseFrom(filed: Filed): Course {
   return course
 }
 
-export function courseOf(show: Show, list: CueListId): Course {
+export function courseOf(show: ShowPart<'cueValue' | 'cue' | 'cueList'>, list: CueListId): Course {
   return courses(show).get(list) ?? NOTHING
 }
 
@@ -130,14 +130,18 @@ export function latestAt(points: readonly CoursePoint[], at: number): CoursePoin
 export type TrackedState = ReadonlyMap<string, CueValue>
 
 /** What a list holds at a cue. A cue of another list throws RangeError: a programmer's fault. */
-export function stateAt(show: Show, list: ListInOrder, cue: CueId): TrackedState {
+export function stateAt(show: ShowPart<'cueValue' | 'cue' | 'cueList'>, list: ListInOrder, cue: CueId): TrackedState {
   const place = placeOfCue(show, cue)
   if (place?.list.id !== list.id) throw new RangeError(`cue ${cue} does not stand in list ${list.id}`)
   return stateAtPlace(show, list.id, place.at)
 }
 
 /** What a list holds at a place in it; nothing before its first cue. */
-export function stateAtPlace(show: Show, list: CueListId, at: number): TrackedState {
+export function stateAtPlace(
+  show: ShowPart<'cueValue' | 'cue' | 'cueList'>,
+  list: CueListId,
+  at: number,
+): TrackedState {
   const state = new Map<string, CueValue>()
   if (at < 0) return state
   for (const [key, points] of courseOf(show, list)) {

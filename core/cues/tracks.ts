@@ -11,11 +11,15 @@ import type { CueRun, CueValue } from '../show/entities'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import type { CueId, FixtureId } from '../show/ids'
 import { lets } from '../show/masks'
-import type { Show } from '../show/show'
+import type { ShowPart } from '../show/show'
 import { givenBy, type Value } from '../show/values'
 import { courseOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
 import { poseInCue, WAY_KINDS } from './ways'
+
+/** What the tracks of the lists are worked out from. */
+export const PLAYING_KINDS = ['cueRun', 'cueTime', ...WAY_KINDS] as const
+export type PlayingKind = (typeof PLAYING_KINDS)[number]
 
 /** A value on its way; instants in milliseconds by the server's clock. */
 export interface Move {
@@ -59,7 +63,7 @@ export function standing(value: Value, cue: CueId | null): Track {
 }
 
 /** When a run has everything where it goes, milliseconds. */
-export function endOfRun(show: Show, run: CueRun): number {
+export function endOfRun(show: ShowPart<'cueTime' | 'cue'>, run: CueRun): number {
   const seconds = run.seconds ?? (run.cue === null ? 0 : lengthOf(show, run.cue))
   return run.startedAt + seconds * 1000
 }
@@ -80,12 +84,12 @@ const runsByList = derived(['cueRun'], (show): ReadonlyMap<string, readonly Run[
 })
 
 /** The runs of a list, the first started first. */
-export function runsOf(show: Show, list: string): readonly Run[] {
+export function runsOf(show: ShowPart<'cueRun'>, list: string): readonly Run[] {
   return runsByList(show).get(list) ?? []
 }
 
 /** What a list does with every value, by `fixture attribute`. Where it does not go on it takes all it holds anew. */
-export function tracksOf(show: Show, list: ListInOrder): Map<string, ListTrack> {
+export function tracksOf(show: ShowPart<PlayingKind>, list: ListInOrder): Map<string, ListTrack> {
   const running = runsOf(show, list.id).filter(({ settled }) => !settled)
   const since = sinceOf(show, list)
   const begin = running[0] ? running[0].from : list.list.onStage
@@ -115,13 +119,13 @@ export function tracksOf(show: Show, list: ListInOrder): Map<string, ListTrack> 
 }
 
 /** Whether a list that goes from one cue to another takes all it holds anew: it comes on stage, or does not go on. */
-export function takesAnew(show: Show, to: string | null, from: string | null): boolean {
+export function takesAnew(show: ShowPart<'cue' | 'cueList'>, to: string | null, from: string | null): boolean {
   const at = (cue: string | null) => (cue === null ? -1 : (placeOfCue(show, cue)?.at ?? -1))
   return from === null || at(to) <= at(from)
 }
 
 /** Whether two cues set the same, and a head to the same way round. */
-function isSameLight(show: Show, was: CueValue | undefined, is: CueValue | undefined): boolean {
+function isSameLight(show: ShowPart<PlayingKind>, was: CueValue | undefined, is: CueValue | undefined): boolean {
   const [then, now] = [givenBy(was), givenBy(is)]
   if (then !== now && !equal(then, now)) return false
   if (!was || !is || is.attribute !== 'position') return true
@@ -130,7 +134,7 @@ function isSameLight(show: Show, was: CueValue | undefined, is: CueValue | undef
 }
 
 function moveTo(
-  show: Show,
+  show: ShowPart<PlayingKind>,
   list: ListInOrder,
   run: Run,
   stored: CueValue,
@@ -141,7 +145,7 @@ function moveTo(
   return { value: givenBy(is), cue: is?.cue ?? null, move, under: null }
 }
 
-function stateOf(show: Show, list: ListInOrder, cue: string | null): TrackedState {
+function stateOf(show: ShowPart<PlayingKind>, list: ListInOrder, cue: string | null): TrackedState {
   const place = cue === null ? null : placeOfCue(show, cue)
   const state = stateAtPlace(show, list.id, place?.at ?? -1)
   const { list: record } = list
@@ -149,7 +153,13 @@ function stateOf(show: Show, list: ListInOrder, cue: string | null): TrackedStat
   return new Map([...state].filter(([, { attribute }]) => lets(record, attribute)))
 }
 
-function moveOf(show: Show, list: ListInOrder, run: Run, { fixture, attribute }: CueValue, from: Track): Move {
+function moveOf(
+  show: ShowPart<'cueTime' | 'cue'>,
+  list: ListInOrder,
+  run: Run,
+  { fixture, attribute }: CueValue,
+  from: Track,
+): Move {
   const cue = run.cue === null ? undefined : show.all.cue.get(run.cue)
   const timing = (way: 'up' | 'down') =>
     cue && run.cue !== null && run.seconds === null
@@ -168,7 +178,7 @@ function moveOf(show: Show, list: ListInOrder, run: Run, { fixture, attribute }:
 }
 
 /** Which start took what a cue sets: that of the cue, or of the first after it that ran. */
-function sinceOf(show: Show, list: ListInOrder): (cue: string) => number {
+function sinceOf(show: ShowPart<PlayingKind>, list: ListInOrder): (cue: string) => number {
   const ran = new Map<string, number>()
   for (const { cue, order } of runsOf(show, list.id)) if (cue !== null) ran.set(cue, order)
   const orders: number[] = []
@@ -181,12 +191,9 @@ function sinceOf(show: Show, list: ListInOrder): (cue: string) => number {
 }
 
 /** Whether a list has anything on stage or on its way. */
-export function isPlaying(show: Show, list: ListInOrder): boolean {
+export function isPlaying(show: ShowPart<'cueRun'>, list: ListInOrder): boolean {
   return list.list.onStage !== null || runsOf(show, list.id).some(({ settled }) => !settled)
 }
-
-/** What the tracks of the lists are worked out from. */
-export const PLAYING_KINDS = ['cueRun', 'cueTime', ...WAY_KINDS] as const
 
 /** The parts of all lists in every value, the one that counts last: by priority, then by when it was taken. */
 export const playing = derived(PLAYING_KINDS, (show): ReadonlyMap<string, readonly ListTrack[]> => {

@@ -7,29 +7,17 @@ import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import { derived } from '../show/derived'
-import { rigOf, type RiggedFixture } from '../show/rig'
-import type { Show } from '../show/show'
-import { targetsOf } from '../show/targets'
+import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
+import type { ShowPart } from '../show/show'
+import { TARGET_KINDS, targetsOf } from '../show/targets'
 import { givenBy, type PlainValue } from '../show/values'
 import { atRest } from './atRest'
 import { courseOf, indexAt, placeOfCue, type CoursePoint } from './tracking'
 import type { CueListId, FixtureId } from '../show/ids'
 
 /** What the pose of a head in a cue is worked out from. */
-export const WAY_KINDS = [
-  'cueValue',
-  'cue',
-  'cueList',
-  'paletteValue',
-  'setPiecePlace',
-  'targetPlace',
-  'target',
-  'fixturePlace',
-  'hangPlace',
-  'fixture',
-  'fixtureType',
-  'show',
-] as const
+export const WAY_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', ...TARGET_KINDS, ...RIG_KINDS] as const
+export type WayKind = (typeof WAY_KINDS)[number]
 
 /** The poses of a fixture down a list, where they were asked for, one for each place that sets it. */
 const posesByCourse = derived(WAY_KINDS, (): Map<string, (Pose | undefined)[]> => new Map())
@@ -39,7 +27,7 @@ class Solving {
   readonly #known = new Map<PlainValue | null, Map<string, Pose>>()
 
   constructor(
-    private readonly show: Show,
+    private readonly show: ShowPart<WayKind>,
     private readonly rigged: RiggedFixture,
   ) {}
 
@@ -65,7 +53,7 @@ function isTurned(plain: PlainValue | null): boolean {
 
 /** The pose at one of the places that set a fixture, worked out from the last before it that is known, or needs none before. */
 function poseDown(
-  show: Show,
+  show: ShowPart<WayKind>,
   rigged: RiggedFixture,
   list: CueListId,
   points: readonly CoursePoint[],
@@ -92,7 +80,7 @@ function poseDown(
 }
 
 /** The pose a head has at a place in a list, from 0; home before anything is set. */
-export function poseAt(show: Show, rigged: RiggedFixture, list: CueListId, at: number): Pose {
+export function poseAt(show: ShowPart<WayKind>, rigged: RiggedFixture, list: CueListId, at: number): Pose {
   const points = courseOf(show, list).get(`${rigged.id} position`)
   const index = points ? indexAt(points, at) : -1
   if (!points || index < 0) return HOME
@@ -100,7 +88,7 @@ export function poseAt(show: Show, rigged: RiggedFixture, list: CueListId, at: n
 }
 
 /** The pose a head has in a cue; home for a cue or fixture that is not there. */
-export function poseInCue(show: Show, fixture: FixtureId, cue: string | null): Pose {
+export function poseInCue(show: ShowPart<WayKind>, fixture: FixtureId, cue: string | null): Pose {
   const rigged = rigOf(show).get(fixture)
   const place = cue === null ? null : placeOfCue(show, cue)
   return rigged && place ? poseAt(show, rigged, place.list.id, place.at) : HOME

@@ -13,10 +13,10 @@ import {
   type SetPieceId,
   type TargetId,
 } from '../show/ids'
-import { hangsOf } from '../show/rig'
+import { hangsOf, type RigKind } from '../show/rig'
 import { setPiecesOf } from '../show/setPieces'
 import { targetsOf } from '../show/targets'
-import type { Show } from '../show/show'
+import type { ShowPart } from '../show/show'
 import type { Named } from './find'
 import { counted } from '../show/counted'
 
@@ -90,7 +90,7 @@ export const namedThings = derived(
 )
 
 /** Where there are several lists, a cue says which is its own. */
-function cuesOf(show: Show): NamedThing[] {
+function cuesOf(show: ShowPart<'cue' | 'cueList'>): NamedThing[] {
   const lists = listsInOrder(show)
   return lists.flatMap(({ list, cues }) =>
     cues.map(({ id, cue: { number, name } }) => ({
@@ -102,7 +102,7 @@ function cuesOf(show: Show): NamedThing[] {
   )
 }
 
-function fixturesOf(show: Show): NamedThing[] {
+function fixturesOf(show: ShowPart<RigKind>): NamedThing[] {
   const typeOf = (type: string | null) => (type && show.all.fixtureType.get(type)?.name) ?? 'no type'
   return [...show.all.fixture]
     .map(([id, { number, name, type }]) => ({

@@ -33,7 +33,7 @@ export interface RigGroup {
 }
 
 /** The groups the rig itself makes. A type that is alone on its hang is the hang's group already. */
-export const rigGroupsOf = derived(RIG_KINDS, (show): readonly RigGroup[] => {
+export const rigGroupsOf = derived([...RIG_KINDS, 'hang'], (show): readonly RigGroup[] => {
   const byType = typesOf(rigOf(show).values()).map((group) => ({ ...group, by: 'type' as const }))
   const hangs = hangsOf(show).filter(({ fixtures }) => fixtures.length > 0)
   const byHang = hangs.map(({ hang, fixtures }) => ({

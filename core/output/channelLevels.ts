@@ -12,7 +12,7 @@ import { pictureOf, type StageFixture } from '../cues/onStage'
 import type { Channel } from '../show/entities'
 import type { Attribute } from '../show/families'
 import { derived } from '../show/derived'
-import { rigOf, type RiggedFixture } from '../show/rig'
+import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 
 /** 512 levels from 0 to 255 by universe, which counts from 1; channel 1 stands first. */
@@ -26,19 +26,15 @@ interface Patched {
   readonly channels: readonly Channel[]
 }
 
-const patchedIn = derived(
-  ['fixture', 'fixtureMode', 'fixtureType', 'fixturePlace', 'hang', 'hangPlace', 'show'],
-  (show): ReadonlyMap<string, Patched> => {
-    const found = new Map<string, Patched>()
-    for (const rigged of rigOf(show).values()) {
-      const { universe, address, mode } = rigged.fixture
-      const channels = show.all.fixtureMode.get(mode ?? '')?.channels
-      if (universe !== null && address !== null && channels)
-        found.set(rigged.id, { rigged, universe, address, channels })
-    }
-    return found
-  },
-)
+const patchedIn = derived(['fixtureMode', ...RIG_KINDS], (show): ReadonlyMap<string, Patched> => {
+  const found = new Map<string, Patched>()
+  for (const rigged of rigOf(show).values()) {
+    const { universe, address, mode } = rigged.fixture
+    const channels = show.all.fixtureMode.get(mode ?? '')?.channels
+    if (universe !== null && address !== null && channels) found.set(rigged.id, { rigged, universe, address, channels })
+  }
+  return found
+})
 
 /** The levels once everything has arrived, kept until the show changes. */
 const settled = new WeakMap<Show, Universes>()

@@ -8,7 +8,7 @@ import { DEEPEST_LINK } from '../show/links'
 import { asPaletteId, type PaletteId } from '../show/ids'
 import type { PaletteValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
-import type { Show } from '../show/show'
+import type { ShowPart } from '../show/show'
 import { typedFixtures, type TypedFixture } from '../show/rig'
 import type { PlainValue, Value } from '../show/values'
 
@@ -48,7 +48,12 @@ export const contentsOf = derived(['paletteValue'], (show): ReadonlyMap<string, 
 export type Served = TypedFixture
 
 /** What a palette stores that serves a fixture's attribute: the narrowest; null when it does not serve it. */
-export function storedFor(show: Show, palette: string, served: Served, attribute: Attribute): PaletteValue | null {
+export function storedFor(
+  show: ShowPart<'paletteValue'>,
+  palette: string,
+  served: Served,
+  attribute: Attribute,
+): PaletteValue | null {
   if (!served.type.has.includes(attribute)) return null
   const contents = contentsOf(show).get(palette) ?? NOTHING
   return (
@@ -60,12 +65,20 @@ export function storedFor(show: Show, palette: string, served: Served, attribute
 }
 
 /** A palette's stored value for a fixture and attribute, or null when it does not serve it. */
-export function paletteValueFor(show: Show, palette: string, served: Served, attribute: Attribute): Value | null {
+export function paletteValueFor(
+  show: ShowPart<'paletteValue'>,
+  palette: string,
+  served: Served,
+  attribute: Attribute,
+): Value | null {
   return storedFor(show, palette, served, attribute)?.value ?? null
 }
 
 /** Every fixture of the show, wherever it hangs, that a value stored in a palette serves. */
-export function servedByValue(show: Show, stored: PaletteValue): Served[] {
+export function servedByValue(
+  show: ShowPart<'paletteValue' | 'fixture' | 'fixtureType'>,
+  stored: PaletteValue,
+): Served[] {
   return [...typedFixtures(show).values()].filter(
     (served) => storedFor(show, stored.palette, served, stored.attribute) === stored,
   )
@@ -81,7 +94,12 @@ export interface Resolved {
 const DIRECT: readonly PaletteId[] = []
 
 /** Follows a value's links for one fixture; a chain deeper than links may nest gives nothing. */
-export function resolveValue(show: Show, served: Served, attribute: Attribute, value: Value): Resolved {
+export function resolveValue(
+  show: ShowPart<'paletteValue'>,
+  served: Served,
+  attribute: Attribute,
+  value: Value,
+): Resolved {
   if (value.kind !== 'link') return { value, through: DIRECT, broken: null }
   const through: PaletteId[] = []
   let current: Value = value
@@ -96,7 +114,7 @@ export function resolveValue(show: Show, served: Served, attribute: Attribute, v
 }
 
 /** The attributes a palette holds for a fixture. */
-export function attributesServed(show: Show, palette: string, served: Served): Attribute[] {
+export function attributesServed(show: ShowPart<'paletteValue'>, palette: string, served: Served): Attribute[] {
   return ATTRIBUTES.filter((attribute) => paletteValueFor(show, palette, served, attribute) !== null)
 }
 

@@ -3,8 +3,8 @@ import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { PaletteId, PersonId } from '../show/ids'
 import { lets } from '../show/masks'
-import { rigOf, typedFixtures, type RiggedFixture } from '../show/rig'
-import type { Show } from '../show/show'
+import { RIG_KINDS, rigOf, typedFixtures, type RiggedFixture } from '../show/rig'
+import type { Show, ShowPart } from '../show/show'
 import type { Attribute } from '../show/families'
 import type { Value } from '../show/values'
 import { reaching, type ReachingValue } from './reach'
@@ -18,7 +18,7 @@ export interface Adjusted extends FixtureValue {
 
 /** What every person has changed, by the palette it would be written to. */
 const adjustedByPerson = derived(
-  ['handValue', 'paletteValue', 'palette', 'fixture', 'fixturePlace', 'fixtureType', 'person'],
+  ['handValue', 'paletteValue', 'palette', 'person', ...RIG_KINDS],
   (show): ReadonlyMap<string, ReadonlyMap<PaletteId, readonly Adjusted[]>> => {
     const all = new Map<string, Map<PaletteId, Adjusted[]>>()
     for (const { person, fixture, attribute, value, source } of show.all.handValue.values()) {
@@ -45,7 +45,12 @@ export function adjustedInHand(show: Show, person: PersonId): ReadonlyMap<Palett
 }
 
 /** The palette at the end of a palette's links: the one that holds the value itself. */
-function heldBy(show: Show, rigged: RiggedFixture, attribute: Attribute, palette: PaletteId): PaletteId {
+function heldBy(
+  show: ShowPart<'paletteValue'>,
+  rigged: RiggedFixture,
+  attribute: Attribute,
+  palette: PaletteId,
+): PaletteId {
   const { through, broken } = resolveValue(show, rigged, attribute, { kind: 'link', palette })
   return broken ? palette : (through.at(-1) ?? palette)
 }

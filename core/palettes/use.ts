@@ -1,8 +1,8 @@
 /** Where palettes are used, whom they serve, and what they hold. */
-import { derived } from '../show/derived'
-import { rigOf, type RiggedFixture } from '../show/rig'
+import { derived, derivedEach } from '../show/derived'
+import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import { asCueId, asPaletteId, type CueId, type PaletteId } from '../show/ids'
-import type { Show } from '../show/show'
+import type { Show, ShowPart } from '../show/show'
 import { linksOf, madeOf } from '../show/links'
 import { recordedWith } from './recorded'
 import { attributesServed, contentsOf } from './resolve'
@@ -30,36 +30,26 @@ export const cueCounts = derived(['cueValue', 'paletteValue'], (show): ReadonlyM
 })
 
 /** The cues that use a palette, directly or by way of palettes made of it. */
-export function cuesUsing(show: Show, palette: PaletteId): CueId[] {
+export function cuesUsing(show: ShowPart<'cueValue' | 'paletteValue'>, palette: PaletteId): CueId[] {
   const cues = new Set<string>()
   for (const id of [palette, ...madeOf(show, palette)])
     for (const cue of cuesByPalette(show).get(id) ?? []) cues.add(cue)
   return [...cues].map(asCueId)
 }
 
-const served = derived(
-  ['paletteValue', 'fixture', 'fixturePlace', 'fixtureType', 'hang', 'hangPlace', 'show'],
-  (): Map<string, RiggedFixture[]> => new Map(),
-)
-
 /** Every fixture a palette holds something for, by number. */
-export function servedBy(show: Show, palette: PaletteId): readonly RiggedFixture[] {
-  const known = served(show).get(palette)
-  if (known) return known
-  const found = findServed(show, palette)
-  served(show).set(palette, found)
-  return found
-}
-
-function findServed(show: Show, palette: PaletteId): RiggedFixture[] {
-  const contents = contentsOf(show).get(palette)
-  if (!contents) return []
-  const rig = rigOf(show)
-  if (contents.any.size > 0 || contents.kind.size > 0)
-    return [...rig.values()].filter((rigged) => attributesServed(show, palette, rigged).length > 0)
-  const named = new Set([...contents.own.values()].flatMap((byFixture) => [...byFixture.keys()]))
-  return [...rig.values()].filter((rigged) => named.has(rigged.id))
-}
+export const servedBy = derivedEach(
+  ['paletteValue', ...RIG_KINDS],
+  (show, palette: PaletteId): readonly RiggedFixture[] => {
+    const contents = contentsOf(show).get(palette)
+    if (!contents) return []
+    const rig = rigOf(show)
+    if (contents.any.size > 0 || contents.kind.size > 0)
+      return [...rig.values()].filter((rigged) => attributesServed(show, palette, rigged).length > 0)
+    const named = new Set([...contents.own.values()].flatMap((byFixture) => [...byFixture.keys()]))
+    return [...rig.values()].filter((rigged) => named.has(rigged.id))
+  },
+)
 
 /** What a palette holds, at a glance. */
 export interface Glance {

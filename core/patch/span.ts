@@ -2,7 +2,7 @@
 import { derived } from '../show/derived'
 import type { FixtureMode } from '../show/entities'
 import { asFixtureId, type FixtureId } from '../show/ids'
-import type { Show } from '../show/show'
+import type { ShowPart } from '../show/show'
 
 export const UNIVERSE_SIZE = 512
 
@@ -21,7 +21,7 @@ export function footprint(mode: Pick<FixtureMode, 'channels'>): number {
 }
 
 /** How many channels a fixture takes by its mode; 0 without one. */
-export function footprintOf(show: Show, fixture: string): number {
+export function footprintOf(show: ShowPart<'fixture' | 'fixtureMode'>, fixture: string): number {
   const mode = show.all.fixtureMode.get(show.all.fixture.get(fixture)?.mode ?? '')
   return mode ? footprint(mode) : 0
 }

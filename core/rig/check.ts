@@ -16,8 +16,8 @@ import {
   type TargetId,
 } from '../show/ids'
 import { hangsOf, RIG_KINDS, rigOf, type RiggedHang } from '../show/rig'
-import { entity, showRecordOf, type Show } from '../show/show'
-import { pointOn, targetsOf } from '../show/targets'
+import { entity, showRecordOf, type ShowPart } from '../show/show'
+import { pointOn, TARGET_KINDS, targetsOf } from '../show/targets'
 import { floorAt } from '../venue/levels'
 import { boundsOf } from '../venue/outline'
 
@@ -41,23 +41,23 @@ const SAME_SPOT = 0.1
 /** Hung this far outside the walls of the stage, the house counted in, something is mistyped; metres. */
 const FAR_OUTSIDE = 30
 
-/** Every finding, the wrong ones first. */
-export const rigCheck = derived(
-  [...RIG_KINDS, 'fixtureMode', 'venue', 'target', 'targetPlace', 'setPiecePlace'],
-  (show): readonly Finding[] => {
-    const findings = [
-      ...typeFindings(show),
-      ...patchFindings(show),
-      ...spotFindings(show),
-      ...placeFindings(show),
-      ...hangFindings(show),
-      ...targetFindings(show),
-    ]
-    return findings.sort((a, b) => Number(a.severity === 'look') - Number(b.severity === 'look'))
-  },
-)
+const CHECKED_KINDS = [...RIG_KINDS, 'hang', 'fixtureMode', 'venue', ...TARGET_KINDS] as const
+type Checked = ShowPart<(typeof CHECKED_KINDS)[number]>
 
-function typeFindings(show: Show): Finding[] {
+/** Every finding, the wrong ones first. */
+export const rigCheck = derived(CHECKED_KINDS, (show): readonly Finding[] => {
+  const findings = [
+    ...typeFindings(show),
+    ...patchFindings(show),
+    ...spotFindings(show),
+    ...placeFindings(show),
+    ...hangFindings(show),
+    ...targetFindings(show),
+  ]
+  return findings.sort((a, b) => Number(a.severity === 'look') - Number(b.severity === 'look'))
+})
+
+function typeFindings(show: Checked): Finding[] {
   const { venue } = showRecordOf(show)
   const findings: Finding[] = []
   for (const [id, fixture] of show.all.fixture) {
@@ -84,7 +84,7 @@ function typeFindings(show: Show): Finding[] {
   return findings
 }
 
-function patchFindings(show: Show): Finding[] {
+function patchFindings(show: Checked): Finding[] {
   const spans = new Map(spansOf(show).map((span) => [span.fixture, span]))
   const faults = [...patchFaults(show)].flatMap(([id, fault]): Finding[] => {
     const span = spans.get(id)
@@ -106,7 +106,7 @@ function shortList(numbers: readonly number[]): string {
 }
 
 /** Where every placed fixture is mounted, with or without a type. */
-function mounts(show: Show): { id: FixtureId; number: number; at: Vec3 }[] {
+function mounts(show: Checked): { id: FixtureId; number: number; at: Vec3 }[] {
   const { venue } = showRecordOf(show)
   return [...show.all.fixturePlace.values()].flatMap((place) => {
     const hang = show.all.hangPlace.get(placeId(venue, place.hang))
@@ -116,7 +116,7 @@ function mounts(show: Show): { id: FixtureId; number: number; at: Vec3 }[] {
   })
 }
 
-function spotFindings(show: Show): Finding[] {
+function spotFindings(show: Checked): Finding[] {
   const findings: Finding[] = []
   const sorted = mounts(show).sort((a, b) => a.at.x - b.at.x)
   for (const [i, one] of sorted.entries())
@@ -136,7 +136,7 @@ function spotFindings(show: Show): Finding[] {
   return findings
 }
 
-function placeFindings(show: Show): Finding[] {
+function placeFindings(show: Checked): Finding[] {
   const venue = entity(show, 'venue', showRecordOf(show).venue)
   const bounds = boundsOf(venue.outline)
   return mounts(show).flatMap(({ id, number, at }): Finding[] => {
@@ -154,7 +154,7 @@ function placeFindings(show: Show): Finding[] {
   })
 }
 
-function hangFindings(show: Show): Finding[] {
+function hangFindings(show: Checked): Finding[] {
   const venue = entity(show, 'venue', showRecordOf(show).venue)
   const bounds = boundsOf(venue.outline)
   const width = bounds ? bounds.right - bounds.left : 0
@@ -179,7 +179,7 @@ function overhang({ hang, place, fixtures }: RiggedHang): Finding[] {
     }))
 }
 
-function targetFindings(show: Show): Finding[] {
+function targetFindings(show: Checked): Finding[] {
   const rig = [...rigOf(show).values()]
   if (rig.length === 0) return []
   return [...targetsOf(show).values()].flatMap((placed): Finding[] => {

@@ -1,14 +1,13 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
-import { derived } from './derived'
-import type { Show } from './show'
+import { derived, derivedEach } from './derived'
 
 describe('what is derived from a show', () => {
   let desk: Desk
-  let computed: Show[]
+  let computed: object[]
   const countOf = () =>
     derived(['cueValue', 'cue'], (show) => {
-      computed.push(show)
+      computed.push(show.all)
       return show.all.cueValue.size + show.all.cue.size
     })
 
@@ -40,6 +39,35 @@ describe('what is derived from a show', () => {
       count(desk.show)
     }
     count(real)
-    expect(computed.filter((show) => show === real)).toHaveLength(1)
+    expect(computed.filter((all) => all === real.all)).toHaveLength(1)
+  })
+})
+
+it('lets nothing be read that is not declared', () => {
+  // @ts-expect-error cues are not among what this comes from
+  const wrong = derived(['cueValue'], (show) => show.all.cueValue.size + show.all.cue.size)
+  const desk = new Desk()
+  const before = wrong(desk.show)
+  desk.aim('11', 'Bow')
+  desk.cue(1)
+  expect(wrong(desk.show)).toBeGreaterThan(before)
+})
+
+describe('what is derived for each of many keys', () => {
+  it('is worked out once for each that is asked for, and again when what it comes from changes', () => {
+    const desk = new Desk()
+    const asked: string[] = []
+    const wordsOf = derivedEach(['palette'], (show, name: string) => {
+      asked.push(name)
+      return show.all.palette.size === 0 ? undefined : name
+    })
+    for (const name of ['Bow', 'Stern', 'Bow']) expect(wordsOf(desk.show, name)).toBeUndefined()
+    expect(asked).toEqual(['Bow', 'Stern'])
+    desk.aim('11', 'Bow')
+    wordsOf(desk.show, 'Bow')
+    expect(asked).toHaveLength(2)
+    desk.record(1, 'Bow')
+    expect(wordsOf(desk.show, 'Bow')).toBe('Bow')
+    expect(asked).toEqual(['Bow', 'Stern', 'Bow'])
   })
 })

@@ -1,7 +1,7 @@
 /** Links from palette to palette: whom a palette is made of, and loops that may not be made. */
 import { derived } from './derived'
 import { asPaletteId, type PaletteId } from './ids'
-import type { Show } from './show'
+import type { ShowPart } from './show'
 
 /** The palettes each palette links to, directly. */
 export const linksOf = derived(['paletteValue'], (show): ReadonlyMap<string, ReadonlySet<PaletteId>> => {
@@ -16,7 +16,7 @@ export const linksOf = derived(['paletteValue'], (show): ReadonlyMap<string, Rea
 })
 
 /** The palettes that link to a palette, directly or through others. */
-export function madeOf(show: Show, part: PaletteId): PaletteId[] {
+export function madeOf(show: ShowPart<'paletteValue'>, part: PaletteId): PaletteId[] {
   const found = new Set<string>([part])
   for (let grown = true; grown;) {
     grown = false
@@ -28,7 +28,7 @@ export function madeOf(show: Show, part: PaletteId): PaletteId[] {
 }
 
 /** The way from a palette over its links back to `palette`, both ends included; null when there is none. */
-export function wayTo(show: Show, from: PaletteId, palette: PaletteId): PaletteId[] | null {
+export function wayTo(show: ShowPart<'paletteValue'>, from: PaletteId, palette: PaletteId): PaletteId[] | null {
   const cameFrom = new Map<PaletteId, PaletteId | null>([[from, null]])
   // A map is walked in the order in which it grows.
   for (const [at] of cameFrom) {
@@ -69,13 +69,13 @@ export const depthsOf = derived(['paletteValue'], (show): ReadonlyMap<string, nu
 })
 
 /** A palette from which links nest deeper than they may; null when there is none. */
-export function tooDeep(show: Show): PaletteId | null {
+export function tooDeep(show: ShowPart<'paletteValue'>): PaletteId | null {
   for (const [palette, depth] of depthsOf(show)) if (depth > DEEPEST_LINK) return asPaletteId(palette)
   return null
 }
 
 /** A loop of links that is met from one of these palettes, both ends included; null when there is none. */
-export function loopThrough(show: Show, palettes: Iterable<string>): PaletteId[] | null {
+export function loopThrough(show: ShowPart<'paletteValue'>, palettes: Iterable<string>): PaletteId[] | null {
   const links = linksOf(show)
   const isDone = new Set<string>()
   for (const start of palettes) {

@@ -6,7 +6,7 @@ import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
 import type { EntityOf } from './kinds'
 import { asFixtureId, type FixtureId, type HangId } from './ids'
-import { showRecordOf, type Show } from './show'
+import { showRecordOf } from './show'
 
 /** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
 export interface RiggedFixture {
@@ -18,25 +18,26 @@ export interface RiggedFixture {
   readonly mount: Mount
 }
 
+/** What the rig is worked out from. */
+export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show'] as const
+export type RigKind = (typeof RIG_KINDS)[number]
+
 /** Every placed fixture by id, in order of number. Fixtures without a place in this venue are not in it. */
-export const rigOf = derived(
-  ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show'],
-  (show): ReadonlyMap<FixtureId, RiggedFixture> => {
-    const { venue } = showRecordOf(show)
-    const placed: RiggedFixture[] = []
-    for (const place of show.all.fixturePlace.values()) {
-      if (place.venue !== venue) continue
-      const fixture = show.all.fixture.get(place.fixture)
-      const type = fixture?.type && show.all.fixtureType.get(fixture.type)
-      const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
-      if (!fixture || !type || !hangPlace) continue
-      const mount = mountHead(type, fixtureFrame(hangPlace, place))
-      placed.push({ id: place.fixture, fixture, type, place, hangPlace, mount })
-    }
-    placed.sort((a, b) => a.fixture.number - b.fixture.number)
-    return new Map(placed.map((fixture) => [fixture.id, fixture]))
-  },
-)
+export const rigOf = derived(RIG_KINDS, (show): ReadonlyMap<FixtureId, RiggedFixture> => {
+  const { venue } = showRecordOf(show)
+  const placed: RiggedFixture[] = []
+  for (const place of show.all.fixturePlace.values()) {
+    if (place.venue !== venue) continue
+    const fixture = show.all.fixture.get(place.fixture)
+    const type = fixture?.type && show.all.fixtureType.get(fixture.type)
+    const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
+    if (!fixture || !type || !hangPlace) continue
+    const mount = mountHead(type, fixtureFrame(hangPlace, place))
+    placed.push({ id: place.fixture, fixture, type, place, hangPlace, mount })
+  }
+  placed.sort((a, b) => a.fixture.number - b.fixture.number)
+  return new Map(placed.map((fixture) => [fixture.id, fixture]))
+})
 
 /** A fixture that can hold values, wherever it hangs. */
 export type TypedFixture = Pick<RiggedFixture, 'id' | 'fixture' | 'type'>
@@ -75,9 +76,6 @@ export const untypedOf = derived(
   },
 )
 
-/** What the rig as a whole is worked out from. */
-export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show', 'hang'] as const
-
 /** The hangs of the venue in play, with their fixtures in order along the line. */
 export interface RiggedHang {
   readonly id: HangId
@@ -86,7 +84,7 @@ export interface RiggedHang {
   readonly fixtures: readonly RiggedFixture[]
 }
 
-export const hangsOf = derived(RIG_KINDS, (show): readonly RiggedHang[] => {
+export const hangsOf = derived([...RIG_KINDS, 'hang'], (show): readonly RiggedHang[] => {
   const { venue } = showRecordOf(show)
   const fixturesOn = groupByHang(rigOf(show).values())
   const hangs: RiggedHang[] = []
@@ -110,7 +108,7 @@ function groupByHang(fixtures: Iterable<RiggedFixture>): Map<HangId, RiggedFixtu
 }
 
 /** Fixtures of a group in their stored order. */
-export const membersOf = derived(['groupMember'], (show: Show): ReadonlyMap<string, readonly FixtureId[]> => {
+export const membersOf = derived(['groupMember'], (show): ReadonlyMap<string, readonly FixtureId[]> => {
   const members = new Map<string, EntityOf['groupMember'][]>()
   for (const member of show.all.groupMember.values()) {
     const list = members.get(member.group)

@@ -7,10 +7,13 @@ import type { ShowId } from './ids'
 
 export type Collections = { readonly [K in Kind]: ReadonlyMap<string, EntityOf[K]> }
 
-export interface Show {
+/** A show as far as it is of some kinds: what is handed one can read nothing else. */
+export interface ShowPart<K extends Kind> {
   readonly id: ShowId
-  readonly all: Collections
+  readonly all: Pick<Collections, K>
 }
+
+export type Show = ShowPart<Kind>
 
 /** Collections in the making. */
 export type GrowingCollections = { readonly [K in Kind]: Map<string, EntityOf[K]> }
@@ -33,13 +36,13 @@ export function emptyShow(id: ShowId): Show {
 }
 
 /** The one entity of an id; throws RangeError when a caller is sure and wrong. */
-export function entity<K extends Kind>(show: Show, kind: K, id: string): EntityOf[K] {
+export function entity<K extends Kind>(show: ShowPart<K>, kind: K, id: string): EntityOf[K] {
   const found = show.all[kind].get(id)
   if (found === undefined) throw new RangeError(`no ${kind} with the id ${id}`)
   return found
 }
 
 /** The show's own record: its name and the venue it plays. */
-export function showRecordOf(show: Show): EntityOf['show'] {
+export function showRecordOf(show: ShowPart<'show'>): EntityOf['show'] {
   return entity(show, 'show', show.id)
 }

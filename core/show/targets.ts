@@ -6,7 +6,7 @@ import { add, pointBetween, distance, scale, type Vec3 } from '../geometry/vecto
 import { derived } from './derived'
 import type { EntityOf } from './kinds'
 import { asTargetId, asVenueId, type TargetId } from './ids'
-import { showRecordOf, type Show } from './show'
+import { showRecordOf, type Show, type ShowPart } from './show'
 import type { AimValue } from './values'
 
 /** A target where it stands: `position` is its point, the start of its line or the middle of its ring. */
@@ -26,12 +26,16 @@ export class PlacedTargets extends Map<string, PlacedTarget> {
 }
 
 /** Every target with a place in the venue in play. A tied one moves and turns with its set piece. */
-export const targetsOf = derived(['setPiecePlace', 'targetPlace', 'target', 'show'], (show): Readonly<PlacedTargets> =>
+/** What places of targets are worked out from. */
+export const TARGET_KINDS = ['setPiecePlace', 'targetPlace', 'target', 'show'] as const
+export type TargetKind = (typeof TARGET_KINDS)[number]
+
+export const targetsOf = derived(TARGET_KINDS, (show): Readonly<PlacedTargets> =>
   targetsIn(show, showRecordOf(show).venue),
 )
 
 /** Every target with a place in a venue. */
-export function targetsIn(show: Show, venue: string): Readonly<PlacedTargets> {
+export function targetsIn(show: ShowPart<TargetKind>, venue: string): Readonly<PlacedTargets> {
   const placed = new PlacedTargets(venue)
   for (const [key, target] of show.all.target) {
     const at = frameOf(target, show.all.setPiecePlace, show.all.targetPlace, venue, key)
