@@ -32,7 +32,9 @@ import { channelLevels } from '#core/output/channelLevels'
 import { looseValues, USUAL_LIMITS } from '#core/refocus/looseValues'
 import { distance, normalise, subtract } from '#core/geometry/vector'
 import { rigCheck } from '#core/rig/check'
-import { groundOf, litFaces } from '#core/venue/litFaces'
+import { litFaces } from '#core/venue/litFaces'
+import { stageOf } from '#core/venue/stage'
+import { surfacesFrom } from '#core/venue/surfaces'
 import { harbourHall } from '#demo/stage'
 import { generateShow, PERSON, withCues } from './generate'
 import { randomTargets, tiltedMounts } from './mounts'
@@ -114,14 +116,13 @@ function benchShow(): void {
       id: show.id,
       all: { ...show.all, hangPlace: new Map(show.all.hangPlace), setPiecePlace: new Map(show.all.setPiecePlace) },
     }
-    const targets = targetsOf(fresh)
+    const stage = stageOf(fresh)
     contentsOf(fresh)
     for (const { id } of palettesInOrder(fresh))
       for (const rigged of rigOf(fresh).values()) {
         const stored = paletteValueFor(fresh, id, rigged, 'position')
         if (!stored) continue
-        sum += solvePosition(rigged.mount, targets, resolveValue(fresh, rigged, 'position', stored).value, HOME).pose
-          .pan
+        sum += solvePosition(rigged.mount, stage, resolveValue(fresh, rigged, 'position', stored).value, HOME).pose.pan
       }
     return sum
   })
@@ -174,8 +175,8 @@ function benchLight(): void {
     piece: asSetPieceId(`box${i}`),
     ...prismAround(-6 + 1.6 * i, 2 + (i % 4)),
   }))
-  const ground = groundOf(harbourHall)
-  const faces = best(() => lights.reduce((sum, beam) => sum + litFaces(beam, 20, ground, prisms).length, 0))
+  const surfaces = surfacesFrom(harbourHall.levels, prisms)
+  const faces = best(() => lights.reduce((sum, beam) => sum + litFaces(beam, 20, surfaces).length, 0))
   // The least that a shadowless pool on the floor takes: where the sides of each cone meet it.
   const bare = best(() => {
     let sum = 0
@@ -258,7 +259,7 @@ function slowEffects(before: Show, after: Show, list: ListInOrder): number {
         const rigged = rigOf(show).get(stored.fixture)
         const value = givenBy(stored)
         const plain = rigged && value ? resolveValue(show, rigged, 'position', value).value : null
-        return rigged && plain ? solvePosition(rigged.mount, targetsOf(show), plain, HOME).point : null
+        return rigged && plain ? solvePosition(rigged.mount, stageOf(show), plain, HOME).point : null
       })
       return was && is && distance(was, is) > 1e-4
     })

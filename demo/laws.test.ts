@@ -16,6 +16,7 @@ import { targetsOf } from '#core/show/targets'
 import type { Value } from '#core/show/values'
 import { PLAIN_TIMES } from '../tests/support/smallShow'
 import { buildSaltLantern } from './saltLantern'
+import { stageOf } from '#core/venue/stage'
 
 const show = buildSaltLantern('laws')
 const person = personId.parse('demo')
@@ -98,7 +99,7 @@ function light(of: Show, fixture: string, value: Value): string | null {
   const rigged = [...rigOf(of).values()].find((r) => r.id === fixture)
   const plain = rigged && resolveValue(of, rigged, 'position', value).value
   if (!rigged || !plain) return null
-  const { pose, point: at, state } = solvePosition(rigged.mount, targetsOf(of), plain, HOME)
+  const { pose, point: at, state } = solvePosition(rigged.mount, stageOf(of), plain, HOME)
   const round = (n: number | undefined) => (n === undefined ? 'none' : (Math.round(n * 1e4) / 1e4 + 0).toFixed(3))
   return [state, round(pose.pan), round(pose.tilt), round(at?.x), round(at?.y), round(at?.z)].join(' ')
 }

@@ -12,6 +12,7 @@ import { applyChanges } from '#core/show/changes'
 import { commandId, personId } from '#core/show/ids'
 import { choose } from './choices'
 import { buildSaltLantern } from './saltLantern'
+import { stageOf } from '#core/venue/stage'
 
 const show = buildSaltLantern('demo')
 const preview = (name: 'moveTarget' | 'moveHang', input: object) => {
@@ -35,7 +36,7 @@ describe('the demo show', () => {
       const rigged = fixture && rigOf(show).get(fixture)
       if (!rigged || attribute !== 'position') continue
       const plain = resolveValue(show, rigged, 'position', value).value
-      const solved = solvePosition(rigged.mount, targetsOf(show), plain, HOME)
+      const solved = solvePosition(rigged.mount, stageOf(show), plain, HOME)
       expect([rigged.fixture.number, solved.state]).toEqual([
         rigged.fixture.number,
         plain?.kind === 'aim' ? 'reached' : 'angles',

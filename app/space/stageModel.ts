@@ -25,12 +25,13 @@ import { hangDirection } from '#core/geometry/frame'
 import { add, length, normalise, scale, subtract, vec3, type Vec3 } from '#core/geometry/vector'
 import type { Venue } from '#core/show/entities'
 import { hangsOf } from '#core/show/rig'
-import { setPiecesOf } from '#core/show/setPieces'
+import type { SetPieceId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { heightOf } from '#core/venue/levels'
 import { LAYERS } from './exposure'
-import { facesOf, prismsAt, type Face, type PlacedPrism } from '#core/venue/solids'
+import type { LitFace } from '#core/venue/litFaces'
+import { facesOf, prismsOnStage, type Face, type PlacedPrism } from '#core/venue/solids'
 
 const FLOOR = '#1a2425'
 const LEVEL = '#223031'
@@ -40,16 +41,19 @@ const LINE = '#39504f'
 const HANG = '#5f7d7a'
 const TARGET = '#e0bb62'
 
-/** The set that is shown: pieces in hidden layers are left out. */
-export function shownPrisms(show: Show): PlacedPrism[] {
-  return setPiecesOf(show).flatMap(({ id, piece, place }) =>
-    piece.layer !== null && show.all.layer.get(piece.layer)?.visible === false ? [] : prismsAt(id, piece.solids, place),
-  )
+function isShown(show: Show, piece: SetPieceId): boolean {
+  const layer = show.all.setPiece.get(piece)?.layer ?? null
+  return layer === null || show.all.layer.get(layer)?.visible !== false
+}
+
+/** What is lit of what is shown: pieces in hidden layers are not, though they stand in the light. */
+export function shownFaces(show: Show, faces: readonly LitFace[]): LitFace[] {
+  return faces.filter(({ piece }) => piece === null || isShown(show, piece))
 }
 
 export function stageModel(show: Show): Group {
   const venue = entity(show, 'venue', showRecordOf(show).venue)
-  const prisms = shownPrisms(show)
+  const prisms = prismsOnStage(show).filter(({ piece }) => isShown(show, piece))
   const model = new Group()
   model.add(
     new AmbientLight('#9fb4b2', 0.85),

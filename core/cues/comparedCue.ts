@@ -3,7 +3,8 @@ import { atRest } from './atRest'
 import { pictureNear, type StageFixture } from './onStage'
 import { placeOfCue, stateAt } from './tracking'
 import { poseInCue } from './ways'
-import type { CueId, FixtureId } from '../show/ids'
+import type { CueValue } from '../show/entities'
+import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { givenBy } from '../show/values'
@@ -59,4 +60,29 @@ function samePlace(was: StageFixture | undefined, point: StageFixture['position'
   const then = was?.position.point
   if (!then || !point) return then === point
   return Math.hypot(then.x - point.x, then.y - point.y, then.z - point.z) < 1e-3
+}
+
+/** A loose value as it is stored, and as it would be if it followed a palette; null where it is not on stage here. */
+export function comparedLink(
+  show: Show,
+  { cue, fixture, stored }: { readonly cue: CueId; readonly fixture: FixtureId; readonly stored: readonly CueValue[] },
+  palette: PaletteId,
+): Compared | null {
+  const place = placeOfCue(show, cue)
+  const before = cuePicture(show, cue).get(fixture)
+  const rigged = rigOf(show).get(fixture)
+  if (!place || !before || !rigged) return null
+  const state = stateAt(show, place.list, cue)
+  const linked = new Set(stored.map(({ attribute }) => attribute))
+  const after = pictureNear(
+    show,
+    rigged,
+    (id, attribute) =>
+      linked.has(attribute)
+        ? { kind: 'link', palette }
+        : (givenBy(state.get(`${id} ${attribute}`)) ?? atRest(show, rigged, attribute)),
+    poseInCue(show, fixture, cue),
+  )
+  const name = show.all.palette.get(palette)?.name ?? ''
+  return { title: `Dashed: as stored. Solid: ${name}`, before: [before], after: [after], around: [] }
 }

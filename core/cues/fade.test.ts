@@ -1,7 +1,10 @@
 import { expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
 import { missDistance } from '../kinematics/forward'
+import { surfacesOf } from '../venue/surfaces'
 import { fadedTo } from './fade'
+
+const surfaces = (desk: Desk) => surfacesOf(desk.show)
 
 it('begins where it was, ends where it is set, and its light lies on its beam all the way', () => {
   const desk = new Desk()
@@ -12,35 +15,40 @@ it('begins where it was, ends where it is set, and its light lies on its beam al
   desk.level('11', 'zoom', 20)
   desk.level('11', 'intensity', 0.8)
   const to = desk.seen(11)
-  const begun = fadedTo(from, to, () => 0)
+  const begun = fadedTo(from, to, () => 0, surfaces(desk))
   expect(begun.position.pose.pan).toBeCloseTo(from.position.pose.pan, 9)
   expect(begun.position.point?.x).toBeCloseTo(from.position.point?.x ?? Number.NaN, 6)
-  expect(fadedTo(from, to, () => 1)).toEqual(to)
+  expect(fadedTo(from, to, () => 1, surfaces(desk))).toEqual(to)
   for (const t of [0.25, 0.5, 0.75]) {
-    const on = fadedTo(from, to, () => t)
+    const on = fadedTo(from, to, () => t, surfaces(desk))
     expect(on.intensity).toBeCloseTo(0.8 * t, 9)
     expect(on.zoom.angle).toBeCloseTo(12 + 8 * t, 9)
     expect(on.position.point && missDistance(on.beam, on.position.point)).toBeCloseTo(0, 6)
   }
 })
 
-it('of light that lands nowhere has no pool on the way', () => {
+it('of light that will land nowhere has a pool for as long as it lands, and then none', () => {
   const desk = new Desk()
   const from = desk.seen(12)
   desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: null, tilt: { how: 'to', degrees: 100 } })
-  const on = fadedTo(from, desk.seen(12), () => 0.5)
-  expect([on.position.throwMetres, on.zoom.pool]).toEqual([null, null])
+  const at = (t: number) => fadedTo(from, desk.seen(12), () => t, surfaces(desk))
+  const down = at(0.5)
+  expect(down.position.point?.z).toBe(0)
+  expect(down.position.point && missDistance(down.beam, down.position.point)).toBeCloseTo(0, 6)
+  expect(down.zoom.pool).toBeGreaterThan(0)
+  const up = at(0.95)
+  expect([up.position.point, up.position.throwMetres, up.zoom.pool]).toEqual([null, null, null])
 })
 
 it('goes straight from near level as if the light ended as far away as it is to go', () => {
   const desk = new Desk()
   desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: null, tilt: { how: 'to', degrees: 89.9 } })
   const from = desk.seen(12)
-  expect(from.position.throwMetres).toBeGreaterThan(1000)
+  expect(from.position.throwMetres).toBeNull()
   desk.aim('12', 'Mark')
   const to = desk.seen(12)
   for (const t of [0.01, 0.25, 0.5, 0.75, 0.99]) {
-    const on = fadedTo(from, to, () => t, 'straight')
+    const on = fadedTo(from, to, () => t, surfaces(desk), 'straight')
     expect(on.position.throwMetres).toBeLessThan(10)
     expect(on.position.point && missDistance(on.beam, on.position.point)).toBeCloseTo(0, 6)
   }

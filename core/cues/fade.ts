@@ -3,10 +3,12 @@ import { beamAt, type Beam } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import { poolDiameter } from '../light/zoom'
-import { landing, type SolvedPosition } from '../palettes/solve'
+import type { SolvedPosition } from '../palettes/solve'
 import { add, scale, subtract, type Vec3 } from '../geometry/vector'
 import type { Attribute } from '../show/families'
 import type { Cue } from '../show/entities'
+import { landingOn } from '../venue/landing'
+import type { Surfaces } from '../venue/surfaces'
 import type { StageFixture } from './onStage'
 
 /** How far each attribute has come, 0 to 1. */
@@ -25,9 +27,10 @@ export function fadedTo(
   from: StageFixture,
   to: StageFixture,
   progress: Progress,
+  surfaces: Surfaces,
   travel: Cue['travel'] = 'angle',
 ): StageFixture {
-  const position = positionOf(from, to, progress('position'), travel)
+  const position = positionOf(from, to, progress('position'), surfaces, travel)
   const zoom = progress('zoom')
   const angle = interpolate(from.zoom.angle, to.zoom.angle, zoom)
   const { throwMetres } = position.solved
@@ -51,7 +54,13 @@ interface PositionOnTheWay {
   readonly beam: Beam
 }
 
-function positionOf(from: StageFixture, to: StageFixture, t: number, travel: Cue['travel']): PositionOnTheWay {
+function positionOf(
+  from: StageFixture,
+  to: StageFixture,
+  t: number,
+  surfaces: Surfaces,
+  travel: Cue['travel'],
+): PositionOnTheWay {
   if (t >= 1 || from.position === to.position) return { solved: to.position, beam: to.beam }
   const byAngle = {
     pan: interpolate(from.position.pose.pan, to.position.pose.pan, t),
@@ -62,8 +71,13 @@ function positionOf(from: StageFixture, to: StageFixture, t: number, travel: Cue
     return straight(from, to, add(ends[0], scale(subtract(ends[1], ends[0]), t)), byAngle)
   const beam = beamAt(to.rigged.mount, byAngle)
   const throws = [from.position.throwMetres, to.position.throwMetres] as const
-  const throwMetres = throws[0] === null || throws[1] === null ? null : interpolate(throws[0], throws[1], t)
-  const point = throwMetres === null ? landing(beam) : add(beam.lens, scale(beam.direction, throwMetres))
+  if (throws[0] === null || throws[1] === null) {
+    const landing = landingOn(surfaces, beam)
+    const found = { point: landing?.point ?? null, throwMetres: landing?.distance ?? null }
+    return { solved: { ...to.position, pose: byAngle, ...found }, beam }
+  }
+  const throwMetres = interpolate(throws[0], throws[1], t)
+  const point = add(beam.lens, scale(beam.direction, throwMetres))
   return { solved: { ...to.position, pose: byAngle, point, throwMetres }, beam }
 }
 

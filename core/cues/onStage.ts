@@ -11,10 +11,10 @@ import { restingNumber, type Attribute } from '../show/families'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show, type ShowPart } from '../show/show'
-import { targetsOf, type TargetKind } from '../show/targets'
 import type { PlainValue, Value } from '../show/values'
 import { atRest } from './atRest'
 import { playedBack, playedPose, putValue, type GrowingValues, type ValueMap } from './playback'
+import { stageOf, type StageKind } from '../venue/stage'
 
 /** What is left of the light of the others while some are brought out. */
 const DIMMED = 0.2
@@ -68,7 +68,7 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup): St
 
 /** The picture of one fixture for any source of values. An aim without a stored choice is taken near `reference`. */
 export function pictureNear(
-  show: ShowPart<'paletteValue' | TargetKind>,
+  show: ShowPart<'paletteValue' | StageKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
   reference: Pose,
@@ -85,7 +85,7 @@ export function pictureNear(
   const positionValue = resolved?.value ?? null
   const zoomValue = resolve('zoom')?.value ?? null
   const intensity = level('intensity')
-  const position = solvePosition(rigged.mount, targetsOf(show), positionValue, reference)
+  const position = solvePosition(rigged.mount, stageOf(show), positionValue, reference)
   return {
     rigged,
     position,
@@ -106,7 +106,7 @@ const SHOWN = ['position', 'zoom', 'intensity', 'red', 'green', 'blue'] as const
 /** The newest picture of a fixture, and all that it was worked out from. */
 interface Remembered {
   readonly contents: ReturnType<typeof contentsOf>
-  readonly targets: ReturnType<typeof targetsOf>
+  readonly stage: ReturnType<typeof stageOf>
   readonly values: readonly (Value | null)[]
   readonly reference: Pose
   readonly picture: StageFixture
@@ -115,15 +115,15 @@ const remembered = new WeakMap<RiggedFixture, Remembered>()
 
 /** The picture of a fixture, the same object as last time where nothing it depends on has changed. */
 function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
-  const [contents, targets] = [contentsOf(show), targetsOf(show)]
+  const [contents, stage] = [contentsOf(show), stageOf(show)]
   const values = SHOWN.map((attribute) => lookup(rigged.id, attribute))
   const reference = playedPose(show, rigged.id)
   const known = remembered.get(rigged)
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
-  if (known?.contents === contents && known.targets === targets && isNear && isSame(known.values, values))
+  if (known?.contents === contents && known.stage === stage && isNear && isSame(known.values, values))
     return known.picture
   const picture = pictureNear(show, rigged, lookup, reference)
-  remembered.set(rigged, { contents, targets, values, reference, picture })
+  remembered.set(rigged, { contents, stage, values, reference, picture })
   return picture
 }
 

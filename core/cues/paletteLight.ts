@@ -5,12 +5,12 @@ import { servedBy } from '../palettes/use'
 import { derivedEach } from '../show/derived'
 import type { PaletteId } from '../show/ids'
 import { RIG_KINDS } from '../show/rig'
-import { TARGET_KINDS } from '../show/targets'
+import { STAGE_KINDS } from '../venue/stage'
 import { pictureNear, type StageFixture } from './onStage'
 
 /** The fixtures a palette gives a place, as it would have them. */
 export const paletteLight = derivedEach(
-  ['paletteValue', ...TARGET_KINDS, ...RIG_KINDS],
+  ['paletteValue', ...STAGE_KINDS, ...RIG_KINDS],
   (show, palette: PaletteId): readonly StageFixture[] =>
     servedBy(show, palette)
       .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)

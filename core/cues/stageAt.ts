@@ -9,6 +9,7 @@ import { bringingOut, cueLookup, pictureNear, stageLookup, type Lookup, type Sta
 import { atRest } from './atRest'
 import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Track } from './tracks'
+import { surfacesOf } from '../venue/surfaces'
 import { poseInCue } from './ways'
 
 /** A track looked at as it is at an instant. */
@@ -62,6 +63,7 @@ function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, ba
     pictureOfTracks(show, rigged, starts, base, now),
     pictureOfTracks(show, rigged, goals, base, now),
     progress,
+    surfacesOf(show),
     travel,
   )
 }

@@ -5,7 +5,7 @@
  */
 import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
-import { solvePosition } from '../palettes/solve'
+import { solvePose } from '../palettes/solve'
 import { derived } from '../show/derived'
 import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
@@ -40,7 +40,7 @@ class Solving {
     const known = this.#known.get(plain) ?? new Map<string, Pose>()
     this.#known.set(plain, known)
     const key = `${before.pan} ${before.tilt}`
-    const found = known.get(key) ?? solvePosition(this.rigged.mount, targetsOf(this.show), plain, before).pose
+    const found = known.get(key) ?? solvePose(this.rigged.mount, targetsOf(this.show), plain, before)
     known.set(key, found)
     return found
   }

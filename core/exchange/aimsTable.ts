@@ -4,9 +4,9 @@ import { paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom } from '../palettes/solve'
 import { HOME } from '../kinematics/head'
 import { rigOf } from '../show/rig'
-import { targetsOf } from '../show/targets'
 import type { PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
+import { stageOf } from '../venue/stage'
 
 /** One fixture's aim. Degrees and metres; empty where there is none. */
 export interface AimLine {
@@ -44,7 +44,7 @@ export function aimsOfPalette(show: Show, palette: PaletteId): AimLine[] {
     const stored = rigged && paletteValueFor(show, palette, rigged, 'position')
     if (!rigged || !stored) continue
     const { value } = resolveValue(show, rigged, 'position', stored)
-    const solved = solvePosition(rigged.mount, targetsOf(show), value, HOME)
+    const solved = solvePosition(rigged.mount, stageOf(show), value, HOME)
     const storedZoom = paletteValueFor(show, palette, rigged, 'zoom')
     const zoomValue = storedZoom && resolveValue(show, rigged, 'zoom', storedZoom).value
     const zoom = zoomValue ? solveZoom(rigged, zoomValue, solved.throwMetres) : null

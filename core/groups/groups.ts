@@ -2,7 +2,7 @@
 import { derived } from '../show/derived'
 import type { EntityOf } from '../show/kinds'
 import { asGroupId, type FixtureId, type GroupId } from '../show/ids'
-import { hangsOf, membersOf, RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
+import { HANG_KINDS, hangsOf, membersOf, rigOf, type RiggedFixture } from '../show/rig'
 import type { PatternGroups } from '../selection/patterns'
 
 export interface OrderedGroup {
@@ -33,7 +33,7 @@ export interface RigGroup {
 }
 
 /** The groups the rig itself makes. A type that is alone on its hang is the hang's group already. */
-export const rigGroupsOf = derived([...RIG_KINDS, 'hang'], (show): readonly RigGroup[] => {
+export const rigGroupsOf = derived(HANG_KINDS, (show): readonly RigGroup[] => {
   const byType = typesOf(rigOf(show).values()).map((group) => ({ ...group, by: 'type' as const }))
   const hangs = hangsOf(show).filter(({ fixtures }) => fixtures.length > 0)
   const byHang = hangs.map(({ hang, fixtures }) => ({

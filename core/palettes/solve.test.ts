@@ -3,10 +3,11 @@ import { vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { poolDiameter } from '../light/zoom'
 import { rigOf } from '../show/rig'
-import { PlacedTargets, targetsOf } from '../show/targets'
+import { PlacedTargets } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
 import { Desk } from '../../tests/support/smallShow'
 import { solvePosition, solveZoom } from './solve'
+import { stageOf } from '../venue/stage'
 
 const desk = new Desk()
 const fixture = (number: number) => {
@@ -15,8 +16,8 @@ const fixture = (number: number) => {
   if (!rigged) throw new Error(`no fixture ${number}`)
   return rigged
 }
-const solve = (number: number, value: PlainValue | null, targets = targetsOf(desk.show)) =>
-  solvePosition(fixture(number).mount, targets, value, HOME)
+const solve = (number: number, value: PlainValue | null, stage = stageOf(desk.show)) =>
+  solvePosition(fixture(number).mount, stage, value, HOME)
 const aim = (offset: AimValue['offset'], choice: AimValue['choice'] = null): AimValue => ({
   kind: 'aim',
   target: desk.choose.target('Mark'),
@@ -46,7 +47,7 @@ describe('a position value', () => {
     const mount = fixture(11).mount
     const oneWay = { ...mount, head: { ...mount.head, tilt: { ...mount.head.tilt, min: -5 } } }
     const value = aim(vec3(0, 0, 0), { side: 'negative', pan: 0 })
-    expect(solvePosition(oneWay, targetsOf(desk.show), value, HOME)).toMatchObject({
+    expect(solvePosition(oneWay, stageOf(desk.show), value, HOME)).toMatchObject({
       state: 'other side',
       side: 'positive',
     })
@@ -66,7 +67,7 @@ describe('a position value', () => {
   })
 
   it('without a place in this venue, or without any value, rests straight down and says which', () => {
-    expect(solve(11, aim(vec3(0, 0, 0)), new PlacedTargets('here'))).toMatchObject({
+    expect(solve(11, aim(vec3(0, 0, 0)), { ...stageOf(desk.show), targets: new PlacedTargets('here') })).toMatchObject({
       state: 'no place here',
       pose: { pan: 0, tilt: 0 },
     })

@@ -1,6 +1,6 @@
 /** From stored values to light: pose, throw, zoom and pool of a fixture. */
-import { add, scale, type Vec3 } from '../geometry/vector'
-import { beamAt, type Beam } from '../kinematics/forward'
+import type { Vec3 } from '../geometry/vector'
+import { beamAt } from '../kinematics/forward'
 import type { Mount, Pose } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import type { Choice, Side } from '../kinematics/solved'
@@ -10,10 +10,13 @@ import { restingNumber } from '../show/families'
 import type { RiggedFixture } from '../show/rig'
 import { aimPoint, type Targets } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
+import { landingOn } from '../venue/landing'
+import type { Stage } from '../venue/stage'
+import type { Surfaces } from '../venue/surfaces'
 
 /**
- * Where a position value takes a fixture. `point` is the place aimed at, or where raw angles land;
- * null when they land nowhere. `state` says in words what the number alone would hide.
+ * Where a position value takes a fixture. `point` is the place aimed at, or where raw angles land
+ * on the floor, a level or the set; null when they land nowhere. `state` says in words what the number alone would hide.
  */
 export interface SolvedPosition {
   readonly pose: Pose
@@ -28,15 +31,23 @@ export interface SolvedPosition {
 /** Solves an aim or angles for a mounted head. `reference` matters to aims without a stored choice. */
 export function solvePosition(
   mount: Mount,
-  targets: Targets,
+  { targets, surfaces }: Stage,
   value: PlainValue | null,
   reference: Pose,
 ): SolvedPosition {
-  if (value?.kind === 'angles') return fromAngles(mount, value, 'angles')
-  if (value?.kind !== 'aim') return fromAngles(mount, nearestToHome(mount), 'resting')
+  if (value?.kind === 'angles') return fromAngles(mount, surfaces, value, 'angles')
+  if (value?.kind !== 'aim') return fromAngles(mount, surfaces, nearestToHome(mount), 'resting')
   const point = aimPoint(targets, value)
-  if (point === null) return fromAngles(mount, nearestToHome(mount), 'no place here')
+  if (point === null) return fromAngles(mount, surfaces, nearestToHome(mount), 'no place here')
   return fromAim(mount, value, point, reference)
+}
+
+/** The pose alone, which does not depend on what light lands on. */
+export function solvePose(mount: Mount, targets: Targets, value: PlainValue | null, reference: Pose): Pose {
+  if (value?.kind === 'angles') return { pan: value.pan, tilt: value.tilt }
+  const point = value?.kind === 'aim' ? aimPoint(targets, value) : null
+  if (value?.kind !== 'aim' || point === null) return nearestToHome(mount)
+  return fromAim(mount, value, point, reference).pose
 }
 
 function fromAim(mount: Mount, aim: AimValue, point: Vec3, reference: Pose): SolvedPosition {
@@ -66,16 +77,20 @@ export function freeAim({ point, side, pose }: SolvedPosition): AimValue | null 
   return { kind: 'aim', target: null, at: null, offset: point, choice: { side, pan: pose.pan } }
 }
 
-function fromAngles(mount: Mount, pose: Pose, state: 'angles' | 'resting' | 'no place here'): SolvedPosition {
+function fromAngles(
+  mount: Mount,
+  surfaces: Surfaces,
+  pose: Pose,
+  state: 'angles' | 'resting' | 'no place here',
+): SolvedPosition {
   const { pan, tilt } = mount.head
-  const beam = beamAt(mount, pose)
-  const point = landing(beam)
+  const landing = landingOn(surfaces, beamAt(mount, pose))
   const isInside = pose.pan >= pan.min && pose.pan <= pan.max && pose.tilt >= tilt.min && pose.tilt <= tilt.max
   return {
     pose,
     side: pose.tilt < 0 ? 'negative' : 'positive',
-    point,
-    throwMetres: point ? Math.abs((point.z - beam.lens.z) / beam.direction.z) : null,
+    point: landing?.point ?? null,
+    throwMetres: landing?.distance ?? null,
     state: isInside ? state : 'outside stops',
     shortDegrees: 0,
     missMetres: 0,
@@ -89,13 +104,6 @@ export function nearestToHome(mount: Mount): Pose {
     pan: Math.min(pan.max, Math.max(pan.min, 0)),
     tilt: Math.min(tilt.max, Math.max(tilt.min, 0)),
   }
-}
-
-/** Where a beam meets the stage floor; null for light that goes up or level. */
-export function landing(beam: Beam): Vec3 | null {
-  if (beam.direction.z > -1e-6 || beam.lens.z <= 0) return null
-  const point = add(beam.lens, scale(beam.direction, -beam.lens.z / beam.direction.z))
-  return { x: point.x, y: point.y, z: 0 }
 }
 
 /** A fixture's zoom: full angle in degrees, the pool across the beam, and whether the range gives it. */

@@ -4,8 +4,6 @@
  * whose values stay as they are is told elsewhere.
  */
 import equal from 'fast-deep-equal'
-import { SAME_PLACE } from '../geometry/tolerance'
-import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { courseOf, latestAt, listsInOrder, placeOfCue, type CoursePoint, type ListInOrder } from '../cues/tracking'
 import { resolveValue } from '../palettes/resolve'
@@ -16,21 +14,22 @@ import type { CueId, FixtureId } from '../show/ids'
 import { atRest } from '../cues/atRest'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import { targetsOf } from '../show/targets'
 import { givenBy, type PlainValue } from '../show/values'
+import { isSamePlace, shiftBetween } from './shift'
+import { stageOf } from '../venue/stage'
 
-/** A cue that looks different: of whom and in what, and how far its light moves at most, metres. */
+/** A cue that looks different: of whom and in what, and how far its light moves at most, metres; null where none lands. */
 export interface LookEffect {
   readonly cue: CueId
   readonly fixtures: readonly FixtureId[]
   readonly families: readonly Family[]
-  readonly shiftMetres: number
+  readonly shiftMetres: number | null
 }
 
 interface Growing {
   readonly fixtures: Set<FixtureId>
   readonly families: Set<Family>
-  shiftMetres: number
+  shiftMetres: number | null
 }
 
 /** The cues of both shows that look different, in the order of the show after. */
@@ -101,11 +100,11 @@ function note(
   const shift =
     either.attribute === 'position' && then && now ? shiftOf(before, after, either.fixture, then, now) : null
   if (shift === 0) return
-  const look = found.get(cue) ?? { fixtures: new Set(), families: new Set(), shiftMetres: 0 }
+  const look = found.get(cue) ?? { fixtures: new Set(), families: new Set(), shiftMetres: null }
   found.set(cue, look)
   look.fixtures.add(either.fixture)
   look.families.add(familyOf(either.attribute))
-  look.shiftMetres = Math.max(look.shiftMetres, shift ?? 0)
+  if (shift !== null) look.shiftMetres = Math.max(look.shiftMetres ?? 0, shift)
 }
 
 function plainOf(show: Show, stored: CueValue): PlainValue | null {
@@ -122,10 +121,8 @@ function plainOf(show: Show, stored: CueValue): PlainValue | null {
 function shiftOf(before: Show, after: Show, fixture: FixtureId, then: PlainValue, now: PlainValue): number | null {
   const [was, is] = [rigOf(before).get(fixture), rigOf(after).get(fixture)]
   if (!was || !is) return null
-  const from = solvePosition(was.mount, targetsOf(before), then, HOME)
-  const to = solvePosition(is.mount, targetsOf(after), now, HOME)
-  if (!from.point || !to.point) return null
-  const metres = distance(from.point, to.point)
-  if (metres >= SAME_PLACE) return metres
+  const from = solvePosition(was.mount, stageOf(before), then, HOME)
+  const to = solvePosition(is.mount, stageOf(after), now, HOME)
+  if (!isSamePlace(from, to)) return shiftBetween(from, to)
   return from.side === to.side ? 0 : null
 }

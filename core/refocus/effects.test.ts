@@ -111,4 +111,32 @@ describe('distances in words', () => {
     expect(offsetInWords(vec3(0.001, 0, 0))).toBe('')
     expect(metresInWords(0.004)).toBe('4 mm')
   })
+
+  it('of a set piece that raw angles light: they stay behind, by how far their light falls elsewhere', () => {
+    const desk = new Desk()
+    desk.do('turnHeads', {
+      fixtures: desk.fixtures('12'),
+      pan: { how: 'to', degrees: 10 },
+      tilt: { how: 'to', degrees: 30 },
+    })
+    expect(desk.seen(12).position.point?.z).toBeCloseTo(0.65, 9)
+    desk.cue(1)
+    const moved = after(desk, (d) =>
+      d.do('moveSetPiece', { setPiece: d.choose.setPiece('Dory'), position: vec3(5, 8, 0), yaw: 0 }),
+    )
+    expect(desk.seen(12).position.point?.z).toBe(0)
+    expect(moved.staysBehind).toHaveLength(1)
+    expect(moved.staysBehind[0]?.shiftMetres).toBeGreaterThan(0.65)
+    expect(moved.cues).toEqual([])
+  })
+
+  it('of light that lands nowhere: no distance, never nought', () => {
+    const desk = new Desk()
+    desk.aim('12', 'Mark')
+    desk.record(1, 'Up')
+    desk.do('turnHeads', { fixtures: desk.fixtures('12'), pan: null, tilt: { how: 'to', degrees: 100 } })
+    const palette = desk.choose.palette(1)
+    const effects = after(desk, (d) => d.do('storeInPalette', { palette, how: 'merge', reach: 'own' }))
+    expect(effects.palettes.map(({ shiftMetres }) => shiftMetres)).toEqual([null])
+  })
 })

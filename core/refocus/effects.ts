@@ -7,7 +7,6 @@
 import { cueValueId } from '../show/compositeIds'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
-import { SAME_PLACE } from '../geometry/tolerance'
 import { contentsOf, paletteValueFor, palettesInOrder, resolveValue } from '../palettes/resolve'
 import { solvePosition, type SolvedPosition } from '../palettes/solve'
 import { listsInOrder, valuesByCue } from '../cues/tracking'
@@ -21,22 +20,25 @@ import { changedMembers, type MembersEffect } from './members'
 import type { CueValue } from '../show/entities'
 import type { Show } from '../show/show'
 import { givenBy, type PlainValue, type Value } from '../show/values'
+import { surfacesOf } from '../venue/surfaces'
+import { isSamePlace, shiftBetween } from './shift'
+import { stageOf } from '../venue/stage'
 
 /** How one fixture of a palette or cue changes. Metres at the place, degrees of each axis. */
 export interface FixtureEffect {
   readonly fixture: FixtureId
   readonly before: SolvedPosition
   readonly after: SolvedPosition
-  /** How far the light moves on the stage. */
-  readonly shiftMetres: number
+  /** How far the light moves on the stage; null where it lands nowhere before or after. */
+  readonly shiftMetres: number | null
   readonly losesReach: boolean
 }
 
 export interface PaletteEffect {
   readonly palette: PaletteId
   readonly fixtures: readonly FixtureEffect[]
-  /** The furthest its light moves, metres. */
-  readonly shiftMetres: number
+  /** The furthest its light moves, metres; null where none of it lands on both sides. */
+  readonly shiftMetres: number | null
 }
 
 /** Something that cannot follow because it is stored as angles; its light shifts by so much. */
@@ -44,7 +46,7 @@ export interface StayingBehind {
   readonly fixture: FixtureId
   readonly palette: PaletteId | null
   readonly cue: CueId | null
-  readonly shiftMetres: number
+  readonly shiftMetres: number | null
 }
 
 export interface Effects {
@@ -73,10 +75,13 @@ class Comparison {
   readonly #afterShow: Show
   readonly #movedFixtures = new Set<FixtureId>()
   readonly #movedTargets = new Set<string>()
+  /** What raw angles land on. */
+  readonly #areSurfacesSame: boolean
 
   constructor(before: Show, after: Show) {
     this.#beforeShow = before
     this.#afterShow = after
+    this.#areSurfacesSame = surfacesOf(before) === surfacesOf(after)
     const rigAfter = rigOf(after)
     for (const [id, rigged] of rigOf(before)) {
       const then = rigAfter.get(id)
@@ -87,9 +92,10 @@ class Comparison {
       if (hasTargetMoved(placed, targetsAfter.get(id))) this.#movedTargets.add(id)
   }
 
-  /** Whether a plain aim lights the same place from the same spot on both sides; told without solving. */
+  /** Whether a plain value lights the same place from the same spot on both sides; told without solving. */
   isStill(fixture: FixtureId, value: Value): boolean {
     if (value.kind === 'link' || this.#movedFixtures.has(fixture)) return false
+    if (value.kind === 'angles') return this.#areSurfacesSame
     return value.kind !== 'aim' || value.target === null || !this.#movedTargets.has(value.target)
   }
 
@@ -107,18 +113,23 @@ class Comparison {
   }
 
   #compare(before: RiggedFixture, after: RiggedFixture, valueBefore: PlainValue, valueAfter: PlainValue): Verdict {
-    const solvedBefore = solvePosition(before.mount, targetsOf(this.#beforeShow), valueBefore, HOME)
-    const solvedAfter = solvePosition(after.mount, targetsOf(this.#afterShow), valueAfter, HOME)
-    const shiftMetres = solvedBefore.point && solvedAfter.point ? distance(solvedBefore.point, solvedAfter.point) : 0
+    const solvedBefore = solvePosition(before.mount, stageOf(this.#beforeShow), valueBefore, HOME)
+    const solvedAfter = solvePosition(after.mount, stageOf(this.#afterShow), valueAfter, HOME)
+    const shiftMetres = shiftBetween(solvedBefore, solvedAfter)
     const turns =
       Math.abs(solvedBefore.pose.pan - solvedAfter.pose.pan) > 1e-6 ||
       Math.abs(solvedBefore.pose.tilt - solvedAfter.pose.tilt) > 1e-6
-    if (shiftMetres < SAME_PLACE && !turns && solvedBefore.state === solvedAfter.state) return SAME
+    if (isSamePlace(solvedBefore, solvedAfter) && !turns && solvedBefore.state === solvedAfter.state) return SAME
     const losesReach = canLight(solvedBefore) && !canLight(solvedAfter)
     const effect = { fixture: before.id, before: solvedBefore, after: solvedAfter, shiftMetres, losesReach }
     const stays = valueBefore === valueAfter && valueAfter.kind === 'angles'
     return { kind: stays ? 'stays' : 'follows', effect }
   }
+}
+
+function furthest(fixtures: readonly FixtureEffect[]): number | null {
+  const shifts = fixtures.flatMap(({ shiftMetres }) => shiftMetres ?? [])
+  return shifts.length === 0 ? null : Math.max(...shifts)
 }
 
 function hasMoved(before: RiggedFixture, after: RiggedFixture): boolean {
@@ -186,8 +197,7 @@ function paletteEffects(before: Show, after: Show, comparison: Comparison, behin
       if (verdict.kind === 'stays')
         behind.push({ fixture, palette: id, cue: null, shiftMetres: verdict.effect.shiftMetres })
     }
-    if (fixtures.length > 0)
-      effects.push({ palette: id, fixtures, shiftMetres: Math.max(...fixtures.map((f) => f.shiftMetres)) })
+    if (fixtures.length > 0) effects.push({ palette: id, fixtures, shiftMetres: furthest(fixtures) })
   }
   return effects
 }

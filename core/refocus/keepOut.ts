@@ -19,6 +19,7 @@ import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { aimPoint, freedAim, targetsOf } from '../show/targets'
 import { givenBy, type AimValue, type PlainValue, type Value } from '../show/values'
+import { stageOf } from '../venue/stage'
 
 /** What stays out of a change: whatever is of one of these. */
 export interface KeptOut {
@@ -111,8 +112,8 @@ function heldPlace(
 ): PlainValue | null {
   const [was, is] = [rigOf(before).get(fixture), rigOf(after).get(fixture)]
   if (!was || !is || (plain.kind === 'angles' && equal(plain, then))) return null
-  const solved = solvePosition(was.mount, targetsOf(before), plain, poseInCue(before, fixture, cue))
-  const now = solvePosition(is.mount, targetsOf(after), then, poseInCue(after, fixture, cue))
+  const solved = solvePosition(was.mount, stageOf(before), plain, poseInCue(before, fixture, cue))
+  const now = solvePosition(is.mount, stageOf(after), then, poseInCue(after, fixture, cue))
   const isSamePlace = solved.point && now.point && distance(solved.point, now.point) < SAME_PLACE
   if (isSamePlace && solved.side === now.side) return null
   const choice = { side: solved.side, pan: solved.pose.pan }

@@ -11,14 +11,14 @@ import type { CueValue } from '../show/entities'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { givenBy } from '../show/values'
-import { targetsOf } from '../show/targets'
 import type { Effects } from './effects'
 import { looseValues, USUAL_LIMITS, type LooseValue } from './looseValues'
+import { stageOf } from '../venue/stage'
 
 /** The loose values a change leaves beside palettes that move or change. `effects` are those of the change. */
 export function looseLeftBehind(before: Show, after: Show, effects: Effects): LooseValue[] {
   const moved = new Set([
-    ...effects.palettes.filter(({ shiftMetres }) => shiftMetres >= SAME_PLACE).map(({ palette }) => palette),
+    ...effects.palettes.filter(({ shiftMetres }) => (shiftMetres ?? 0) >= SAME_PLACE).map(({ palette }) => palette),
     ...effects.changed.map(({ palette }) => palette),
   ])
   if (moved.size === 0) return []
@@ -35,7 +35,7 @@ function stays(before: Show, after: Show, stored: CueValue): boolean {
   const [from, to] = [before, after].map((show) => {
     const rigged = rigOf(show).get(fixture)
     const plain = rigged && resolveValue(show, rigged, attribute, value).value
-    return rigged && plain ? solvePosition(rigged.mount, targetsOf(show), plain, HOME).point : null
+    return rigged && plain ? solvePosition(rigged.mount, stageOf(show), plain, HOME).point : null
   })
   return !from || !to || distance(from, to) < SAME_PLACE
 }

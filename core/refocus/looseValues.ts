@@ -11,11 +11,11 @@ import { solvePosition, type SolvedPosition } from '../palettes/solve'
 import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { FAMILIES, familyOf, type Attribute, type Family } from '../show/families'
 import { rigOf, type RiggedFixture } from '../show/rig'
-import { targetsOf } from '../show/targets'
 import type { CueValue } from '../show/entities'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import { isLoose, type PlainValue } from '../show/values'
+import { stageOf } from '../venue/stage'
 
 /** How near a palette must stand: metres at the place, degrees of each axis, part of a range (0 to 1). */
 export interface NearLimits {
@@ -138,7 +138,7 @@ class NearFinder {
     const key = palette === null ? null : `${rigged.id} ${palette}`
     const known = key === null ? undefined : this.#solved.get(key)
     if (known !== undefined) return known
-    const solved = solvePosition(rigged.mount, targetsOf(this.#show), value, HOME)
+    const solved = solvePosition(rigged.mount, stageOf(this.#show), value, HOME)
     const placed = solved.state === 'no place here' ? null : solved
     if (key !== null) this.#solved.set(key, placed)
     return placed

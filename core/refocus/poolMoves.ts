@@ -25,7 +25,7 @@ export function poolMoves(show: Show, { fixtures }: PaletteEffect): PoolMove[] {
 function moveOf({ fixture, before, after, shiftMetres, losesReach }: FixtureEffect): Omit<PoolMove, 'number'> {
   return {
     fixture,
-    shiftMetres: before.point && after.point && !losesReach ? shiftMetres : null,
+    shiftMetres: losesReach ? null : shiftMetres,
     panDegrees: after.pose.pan - before.pose.pan,
     tiltDegrees: after.pose.tilt - before.pose.tilt,
     losesReach,

@@ -13,6 +13,7 @@ import { givenBy } from '../show/values'
 import { absentInWords } from './absent'
 import { effectsOf } from './effects'
 import { effectsInWords } from './words'
+import { stageOf } from '../venue/stage'
 
 let desk: Desk
 beforeEach(() => {
@@ -40,7 +41,7 @@ function places(show: Show, venue: string): Map<string, Vec3> {
       const rigged = rigOf(there).get(stored.fixture)
       const value = stored.attribute === 'position' ? givenBy(stored) : null
       const plain = rigged && value ? resolveValue(there, rigged, 'position', value).value : null
-      const point = rigged && plain ? solvePosition(rigged.mount, targetsOf(there), plain, HOME).point : null
+      const point = rigged && plain ? solvePosition(rigged.mount, stageOf(there), plain, HOME).point : null
       if (point) found.set(`${cue} ${stored.fixture}`, point)
     }
   }

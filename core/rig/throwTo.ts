@@ -12,9 +12,9 @@ import { zoomForPool } from '../light/zoom'
 import type { SetPieceId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { landingOf } from '../venue/landing'
+import { landingOn } from '../venue/landing'
 import { firstHit } from '../venue/obstruct'
-import { prismsOnStage } from '../venue/solids'
+import { surfacesOf } from '../venue/surfaces'
 
 /** Light of one fixture at full at a place. Metres, degrees, lux. */
 export interface LightAt {
@@ -45,7 +45,7 @@ export function lightAt(show: Show, rigged: RiggedFixture, place: Vec3, beam: nu
   const { plane, name } = surfaceAt(show, { lens: axis.lens, direction }, place, solved.throwMetres)
   const size = poolOnPlane({ lens: axis.lens, direction }, beam, plane)
   const incidence = size?.incidence ?? 90
-  const hit = firstHit(prismsOnStage(show), axis.lens, direction, solved.throwMetres - TOUCHING)
+  const hit = firstHit(surfacesOf(show).prisms, axis.lens, direction, solved.throwMetres - TOUCHING)
   return {
     rigged,
     reach: solved.reachable ? 'reached' : 'out of reach',
@@ -66,7 +66,7 @@ function surfaceAt(
   place: Vec3,
   throwMetres: number,
 ): { plane: Plane; name: string } {
-  const landing = landingOf(show, beam)
+  const landing = landingOn(surfacesOf(show), beam)
   if (landing && Math.abs(landing.distance - throwMetres) <= ON_SURFACE) {
     const name = landing.on.kind === 'set' ? (show.all.setPiece.get(landing.on.piece)?.name ?? '') : landing.on.name
     return { plane: { point: place, normal: landing.normal }, name }

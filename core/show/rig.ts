@@ -76,6 +76,10 @@ export const untypedOf = derived(
   },
 )
 
+/** What the hangs are worked out from. */
+export const HANG_KINDS = [...RIG_KINDS, 'hang'] as const
+export type HangKind = (typeof HANG_KINDS)[number]
+
 /** The hangs of the venue in play, with their fixtures in order along the line. */
 export interface RiggedHang {
   readonly id: HangId
@@ -84,7 +88,7 @@ export interface RiggedHang {
   readonly fixtures: readonly RiggedFixture[]
 }
 
-export const hangsOf = derived([...RIG_KINDS, 'hang'], (show): readonly RiggedHang[] => {
+export const hangsOf = derived(HANG_KINDS, (show): readonly RiggedHang[] => {
   const { venue } = showRecordOf(show)
   const fixturesOn = groupByHang(rigOf(show).values())
   const hangs: RiggedHang[] = []

@@ -2,13 +2,12 @@
 import { add, dot, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
 import type { Beam } from '../kinematics/forward'
 import type { Plane } from '../light/pool'
-import type { Level, Venue } from '../show/entities'
+import type { Level } from '../show/entities'
 import type { SetPieceId } from '../show/ids'
-import { entity, showRecordOf, type Show } from '../show/show'
 import { heightOf, normalOf } from './levels'
 import { firstHit } from './obstruct'
 import { isInside } from './outline'
-import { prismsOnStage } from './solids'
+import type { Surfaces } from './surfaces'
 
 export interface Landing extends Plane {
   readonly distance: number
@@ -21,17 +20,17 @@ export interface Landing extends Plane {
 const FURTHEST = 200
 
 /** The first surface a beam's axis meets; null for light that meets none. */
-export function landingOf(show: Show, beam: Beam): Landing | null {
-  const venue = entity(show, 'venue', showRecordOf(show).venue)
-  const ground = groundHit(venue, beam)
-  const hit = firstHit(prismsOnStage(show), beam.lens, beam.direction, ground?.distance ?? FURTHEST)
+export function landingOn({ levels, prisms }: Surfaces, beam: Beam): Landing | null {
+  const ground = landingOnGround(levels, beam)
+  const hit = firstHit(prisms, beam.lens, beam.direction, ground?.distance ?? FURTHEST)
   if (!hit) return ground
   const point = add(beam.lens, scale(beam.direction, hit.distance))
   return { point, normal: hit.normal, distance: hit.distance, on: { kind: 'set', piece: hit.prism.piece } }
 }
 
-function groundHit(venue: Venue, beam: Beam): Landing | null {
-  const onLevels = venue.levels.flatMap((level) => levelHit(level, beam) ?? [])
+/** Where a beam's axis would meet the floor or a level if there were no set; null for light that meets neither. */
+export function landingOnGround(levels: readonly Level[], beam: Beam): Landing | null {
+  const onLevels = levels.flatMap((level) => levelHit(level, beam) ?? [])
   const floor = floorHit(beam)
   return [...onLevels, ...(floor ? [floor] : [])].reduce<Landing | null>(
     (best, hit) => (best && best.distance <= hit.distance ? best : hit),

@@ -9,25 +9,27 @@
  */
 import { add, cross, dot, length, normalise, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
 import { DEGREE } from '../geometry/rotation'
+import { polygonHull } from 'd3-polygon'
 import type { Beam } from '../kinematics/forward'
-import type { Venue } from '../show/entities'
+import type { Level } from '../show/entities'
+import type { SetPieceId } from '../show/ids'
+import { convexPieces } from './convex'
 import { heightOf, normalOf } from './levels'
+import { againstTheClock } from './outline'
 import { facesOf, type Face, type PlacedPrism } from './solids'
+import type { Surfaces } from './surfaces'
 
 /** A lit piece of a face; a face may be lit in several. Corners in the stage frame. */
 export interface LitFace {
   readonly normal: Vec3
   readonly rim: readonly Vec3[]
+  /** The set piece it is of; null for the floor and levels. */
+  readonly piece: SetPieceId | null
 }
 
 /** A point in the plane of a face. */
 type Pair = readonly [number, number]
 type Ring = readonly Pair[]
-
-/** What light can fall on besides the set. */
-export interface Ground {
-  readonly faces: readonly Face[]
-}
 
 /** Sides of the pyramid a cone is cut with. */
 const SIDES = 28
@@ -36,29 +38,59 @@ const FLOOR_REACH = 40
 /** Corners nearer than this to a plane lie on it; metres. */
 const ON_PLANE = 1e-6
 
+/** A face that light can fall on, and the set piece it belongs to. */
+interface OwnedFace extends Face {
+  readonly piece: SetPieceId | null
+}
+
 /** The floor and the tops of the levels. */
-export function groundOf(venue: Venue): Ground {
+function groundFaces(levels: readonly Level[]): OwnedFace[] {
   const far = FLOOR_REACH
-  const floor: Face = {
+  const floor = {
     corners: [vec3(-far, -far, 0), vec3(far, -far, 0), vec3(far, far, 0), vec3(-far, far, 0)],
     normal: vec3(0, 0, 1),
+    piece: null,
   }
-  const tops = venue.levels.map((level): Face => ({
-    corners: level.outline.map((p) => vec3(p.x, p.y, heightOf(level, p))),
-    normal: normalOf(level),
-  }))
-  return { faces: [floor, ...tops] }
+  const tops = levels.flatMap((level) =>
+    convexPieces(againstTheClock(level.outline)).map((outline) => ({
+      corners: outline.map((p) => vec3(p.x, p.y, heightOf(level, p))),
+      normal: normalOf(level),
+      piece: null,
+    })),
+  )
+  return [floor, ...tops]
+}
+
+/** The sides of a prism as it stands, and the tops and bottoms of the convex pieces it is cut into: no seam has a side. */
+function setFaces(prism: PlacedPrism): OwnedFace[] {
+  const isSide = ({ normal }: Face) => normal.z === 0
+  const caps = convexPieces(prism.outline).flatMap((outline) =>
+    facesOf({ ...prism, outline }).filter((face) => !isSide(face)),
+  )
+  return [...facesOf(prism).filter(isSide), ...caps].map((face) => ({ ...face, piece: prism.piece }))
+}
+
+const facesBySurfaces = new WeakMap<Surfaces, ReadonlyMap<PlacedPrism | null, readonly OwnedFace[]>>()
+
+/** The faces of the ground, under null, and of each prism. */
+function facesOn(surfaces: Surfaces): ReadonlyMap<PlacedPrism | null, readonly OwnedFace[]> {
+  const known = facesBySurfaces.get(surfaces)
+  if (known) return known
+  const ofSet = surfaces.prisms.map((prism) => [prism, setFaces(prism)] as const)
+  const faces = new Map<PlacedPrism | null, readonly OwnedFace[]>([[null, groundFaces(surfaces.levels)], ...ofSet])
+  facesBySurfaces.set(surfaces, faces)
+  return faces
 }
 
 /** The lit pieces of everything in a cone of `angle` degrees (full) round a beam. */
-export function litFaces(beam: Beam, angle: number, ground: Ground, prisms: readonly PlacedPrism[]): LitFace[] {
+export function litFaces(beam: Beam, angle: number, surfaces: Surfaces): LitFace[] {
   const cone = pyramid(beam, angle / 2)
-  const near = prisms.filter((prism) => isTouched(beam, angle / 2, prism))
-  const onSet = near.flatMap((prism) =>
-    facesOf(prism).map((face) => ({ face, others: near.filter((p) => p !== prism) })),
+  const blockers = surfaces.pieces.filter((piece) => isTouched(beam, angle / 2, piece))
+  const faces = [...facesOn(surfaces)].flatMap(([prism, ofPrism]) =>
+    prism === null || isTouched(beam, angle / 2, prism) ? ofPrism : [],
   )
-  const onGround = ground.faces.map((face) => ({ face, others: near }))
-  return [...onGround, ...onSet].flatMap(({ face, others }) => litPart(beam, cone, face, others))
+  // A convex piece lies behind each of its own faces, and throws no shadow on them.
+  return faces.flatMap((face) => litPart(beam, cone, face, blockers))
 }
 
 /** Inward normals of the pyramid's sides, all through the lens. */
@@ -94,7 +126,7 @@ function isTouched({ lens, direction }: Beam, half: number, { outline, bottom, t
   return off <= half + Math.asin(radius / distance) / DEGREE
 }
 
-function litPart(beam: Beam, cone: readonly Vec3[], face: Face, blockers: readonly PlacedPrism[]): LitFace[] {
+function litPart(beam: Beam, cone: readonly Vec3[], face: OwnedFace, blockers: readonly PlacedPrism[]): LitFace[] {
   const anchor = face.corners[0]
   if (!anchor) return []
   const above = dot(subtract(beam.lens, anchor), face.normal)
@@ -111,7 +143,7 @@ function litPart(beam: Beam, cone: readonly Vec3[], face: Face, blockers: readon
     .filter((shadow) => shadow.length >= 3 && overlaps(boxOf(shadow), reach))
   return shadows
     .reduce<Ring[]>((pieces, shadow) => pieces.flatMap((piece) => without(piece, shadow)), [pool])
-    .map((piece) => ({ normal: face.normal, rim: piece.map(lift) }))
+    .map((part) => ({ normal: face.normal, rim: part.map(lift), piece: face.piece }))
 }
 
 /** The part of a polygon inside a pyramid; empty as soon as nothing is left. */
@@ -186,23 +218,10 @@ function cornersBetween({ outline, bottom, top }: PlacedPrism, anchor: Vec3, nor
   return found.some((p) => height(p) > ON_PLANE) ? found : []
 }
 
-/** The convex hull of points (Andrew's monotone chain). */
+/** The convex hull of points, against the clock; empty for fewer than three that span anything. */
 function hull(points: readonly Pair[]): Ring {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1])
-  const turn = (o: Pair, a: Pair, b: Pair) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0])
-  const chain = (given: readonly Pair[]) => {
-    const kept: Pair[] = []
-    for (const point of given) {
-      while (kept.length >= 2) {
-        const [o, a] = kept.slice(-2)
-        if (!o || !a || turn(o, a, point) > 1e-12) break
-        kept.pop()
-      }
-      kept.push(point)
-    }
-    return kept.slice(0, -1)
-  }
-  return [...chain(sorted), ...chain([...sorted].reverse())]
+  // d3 winds for screens, where y grows downwards.
+  return polygonHull(points.map(([x, y]) => [x, y]))?.reverse() ?? []
 }
 
 interface Box {

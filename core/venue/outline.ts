@@ -1,4 +1,5 @@
 /** Outlines in plan. */
+import { polygonArea, polygonContains } from 'd3-polygon'
 
 /** A point seen from above: metres to stage left and upstage. */
 export interface PlanPoint {
@@ -6,16 +7,22 @@ export interface PlanPoint {
   readonly y: number
 }
 
-/** Whether a point lies inside an outline, by counting crossings of a ray to the right. */
-export function isInside(outline: readonly PlanPoint[], p: PlanPoint): boolean {
-  let inside = false
-  for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
-    const a = outline[i]
-    const b = outline[j]
-    if (!a || !b) continue
-    if (a.y > p.y !== b.y > p.y && p.x < a.x + ((p.y - a.y) / (b.y - a.y)) * (b.x - a.x)) inside = !inside
-  }
-  return inside
+/** Corners as pairs. */
+type Ring = [x: number, y: number][]
+const rings = new WeakMap<readonly PlanPoint[], Ring>()
+
+/** An outline as pairs, made once: rays ask for the same ones again and again. */
+function ringOf(outline: readonly PlanPoint[]): Ring {
+  const known = rings.get(outline)
+  if (known) return known
+  const ring = outline.map(({ x, y }): [number, number] => [x, y])
+  rings.set(outline, ring)
+  return ring
+}
+
+/** Whether a point lies inside an outline. */
+export function isInside(outline: readonly PlanPoint[], { x, y }: PlanPoint): boolean {
+  return polygonContains(ringOf(outline), [x, y])
 }
 
 /** The smallest upright box round outlines; null round nothing. */
@@ -26,4 +33,11 @@ export function boundsOf(
   const xs = points.map((p) => p.x)
   const ys = points.map((p) => p.y)
   return { left: Math.min(...xs), right: Math.max(...xs), bottom: Math.min(...ys), top: Math.max(...ys) }
+}
+
+/** An outline that runs against the clock, whichever way it was drawn. */
+export function againstTheClock(outline: readonly PlanPoint[]): readonly PlanPoint[] {
+  // d3 measures areas for screens, where y grows downwards.
+  const signedArea = -polygonArea(ringOf(outline))
+  return signedArea < 0 ? [...outline].reverse() : outline
 }

@@ -8,7 +8,7 @@ import { derived } from '../show/derived'
 import type { Solid } from '../show/entities'
 import type { SetPieceId } from '../show/ids'
 import { setPiecesOf } from '../show/setPieces'
-import type { PlanPoint } from './outline'
+import { againstTheClock, type PlanPoint } from './outline'
 
 /** An upright prism. Outline in plan, against the clock; bottom and top in metres. */
 export interface Prism {
@@ -49,14 +49,6 @@ function oval(halfWidth: number, halfDepth: number): PlanPoint[] {
   })
 }
 
-/** Twice the signed area; positive for an outline against the clock. */
-function turning(outline: readonly PlanPoint[]): number {
-  return outline.reduce((sum, p, i) => {
-    const next = outline[(i + 1) % outline.length] ?? p
-    return sum + p.x * next.y - next.x * p.y
-  }, 0)
-}
-
 /** A solid's outlines with their heights above its base, before it is seated on its piece. */
 function solidParts(solid: Solid): { outline: readonly PlanPoint[]; height: number }[] {
   switch (solid.kind) {
@@ -69,9 +61,7 @@ function solidParts(solid: Solid): { outline: readonly PlanPoint[]; height: numb
     case 'person':
       return [{ outline: oval(PERSON.halfWidth, PERSON.halfDepth), height: solid.height }]
     case 'prism':
-      return [
-        { outline: turning(solid.outline) < 0 ? [...solid.outline].reverse() : solid.outline, height: solid.height },
-      ]
+      return [{ outline: againstTheClock(solid.outline), height: solid.height }]
     case 'steps': {
       const tread = solid.depth / solid.count
       return Array.from({ length: solid.count }, (_, i) => ({

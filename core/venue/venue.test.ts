@@ -5,10 +5,11 @@ import type { Level } from '../show/entities'
 import { asSetPieceId } from '../show/ids'
 import { showRecordOf } from '../show/show'
 import { Desk } from '../../tests/support/smallShow'
-import { landingOf } from './landing'
+import { landingOn } from './landing'
 import { heightOf, normalOf } from './levels'
 import { firstHit } from './obstruct'
 import { facesOf, prismsAt, prismsOf } from './solids'
+import { surfacesOf } from './surfaces'
 
 const seat = { at: { x: 0, y: 0 }, turn: 0, base: 0 }
 const piece = asSetPieceId('piece')
@@ -96,11 +97,12 @@ describe('levels', () => {
   it('catch light before the floor does, and set pieces before either', () => {
     const desk = new Desk()
     desk.do('changeVenue', { venue: showRecordOf(desk.show).venue, levels: [rake] })
-    const down = (x: number, y: number) => landingOf(desk.show, { lens: vec3(x, y, 5), direction: vec3(0, 0, -1) })
+    const down = (x: number, y: number) =>
+      landingOn(surfacesOf(desk.show), { lens: vec3(x, y, 5), direction: vec3(0, 0, -1) })
     expect(down(1.5, 4)).toMatchObject({ on: { kind: 'level', name: 'Rake' } })
     expect(down(1.5, 4)?.point.z).toBeCloseTo(0.5, 9)
     expect(down(5, 1)).toMatchObject({ on: { kind: 'floor' }, distance: 5 })
     expect(down(-2, 3)).toMatchObject({ on: { kind: 'set', piece: desk.choose.setPiece('Dory') } })
-    expect(landingOf(desk.show, { lens: vec3(0, 0, 5), direction: vec3(0, 0, 1) })).toBeNull()
+    expect(landingOn(surfacesOf(desk.show), { lens: vec3(0, 0, 5), direction: vec3(0, 0, 1) })).toBeNull()
   })
 })

@@ -1,17 +1,13 @@
 <script setup lang="ts">
 /** Values that follow no palette: those beside one, to be linked; those with none near; those held. */
 import { computed, onUnmounted, ref, watch } from 'vue'
-import { pictureOf } from '#core/cues/onStage'
-import { placeOfCue, stateAt } from '#core/cues/tracking'
-import { poseInCue } from '#core/cues/ways'
 import { metresInWords } from '#core/geometry/lengthInWords'
 import { valueInWords } from '#core/refocus/paletteLines'
 import type { LooseValue, Near } from '#core/refocus/looseValues'
 import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
 import { rigOf } from '#core/show/rig'
-import { givenBy } from '#core/show/values'
 import type { Show } from '#core/show/show'
-import { cuePicture } from '#core/cues/comparedCue'
+import { comparedLink } from '#core/cues/comparedCue'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useCompared } from '../../stores/compared'
 import { useLooseValues } from '../../stores/looseValues'
@@ -74,28 +70,8 @@ function follow() {
 }
 
 /** As it is stored, dashed, and as the palette would have it. */
-function look({ cue, fixture, stored, near: to }: LooseValue) {
-  const place = placeOfCue(props.show, cue)
-  const picture = cuePicture(props.show, cue)
-  const stands = picture.get(fixture)
-  const rigged = rigOf(props.show).get(fixture)
-  if (!stands || !rigged || !to) return
-  const link = { kind: 'link', palette: to.palette } as const
-  const state = place && stateAt(props.show, place.list, cue)
-  const linked = pictureOf(
-    props.show,
-    rigged,
-    (id, attribute) =>
-      stored.some((one) => one.attribute === attribute) ? link : givenBy(state?.get(`${id} ${attribute}`)),
-    poseInCue(props.show, fixture, cue),
-  )
-  const name = props.show.all.palette.get(to.palette)?.name ?? ''
-  compared.pair = {
-    title: `Dashed: as stored. Solid: ${name}`,
-    before: [stands],
-    after: [linked],
-    around: [],
-  }
+function look(value: LooseValue) {
+  compared.pair = value.near && comparedLink(props.show, value, value.near.palette)
 }
 watch(loose, () => (compared.pair = null))
 onUnmounted(() => (compared.pair = null))

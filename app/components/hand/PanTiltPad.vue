@@ -5,11 +5,14 @@
  */
 import { computed, ref } from 'vue'
 import { floorBand } from '#core/hand/floorBand'
+import { surfacesOf } from '#core/venue/surfaces'
 import { steady } from '../../composables/hand/steady'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
 
 const desk = useDesk()
+const store = useShow()
 const selection = useSelection()
 const fixtures = computed(() => {
   const { seen } = desk
@@ -45,8 +48,9 @@ const up = (tilt: number) =>
 
 const mount = computed(() => fixtures.value[0]?.rigged.mount)
 const floor = computed(() => {
-  if (!mount.value) return ''
-  return floorBand(mount.value)
+  const show = store.view
+  if (!mount.value || !show) return ''
+  return floorBand(mount.value, surfacesOf(show).levels)
     .map(({ pan, from, to }) => {
       const [left, right] = [across(pan - 5), across(pan + 5)]
       return `M${left} ${up(from)}H${right}V${up(to)}H${left}Z`

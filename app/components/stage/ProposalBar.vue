@@ -34,20 +34,20 @@ const named = computed(() => {
       palette ? (show.all.palette.get(palette)?.name ?? '') : `cue ${show.all.cue.get(cue ?? '')?.number ?? ''}`,
     ),
   )
-  const furthest = Math.max(0, ...looks.map(({ shiftMetres }) => shiftMetres))
+  const furthest = Math.max(0, ...looks.map(({ shiftMetres }) => shiftMetres ?? 0))
   const lookers = new Set(looks.flatMap(({ fixtures }) => fixtures)).size
   return {
     title: current.title.charAt(0).toUpperCase() + current.title.slice(1),
     words: effectsInWords(current.effects),
     moving: palettes
-      .filter((palette) => palette.shiftMetres >= SAME_PLACE)
-      .map(
-        (palette) =>
-          `${nameOf(palette.palette)} moves ${metresInWords(palette.shiftMetres)}, turns ${furthestTurn(palette).toFixed(1)}°`,
-      )
+      .flatMap((palette) => {
+        const { shiftMetres } = palette
+        if (shiftMetres === null || shiftMetres < SAME_PLACE) return []
+        return `${nameOf(palette.palette)} moves ${metresInWords(shiftMetres)}, turns ${furthestTurn(palette).toFixed(1)}°`
+      })
       .join(', '),
     inPlace: palettes
-      .filter((palette) => palette.shiftMetres < SAME_PLACE)
+      .filter(({ shiftMetres }) => shiftMetres === null || shiftMetres < SAME_PLACE)
       .map((palette) => nameOf(palette.palette))
       .join(', '),
     changed: changed

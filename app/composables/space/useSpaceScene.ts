@@ -4,14 +4,15 @@ import { Raycaster, Vector2, type Object3D } from 'three'
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch, type Ref } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
-import { landingOf } from '#core/venue/landing'
-import { groundOf, litFaces, type LitFace } from '#core/venue/litFaces'
+import { landingOn } from '#core/venue/landing'
+import { litFaces, type LitFace } from '#core/venue/litFaces'
+import { surfacesOf } from '#core/venue/surfaces'
 import { beamModel } from '../../space/beamModel'
 import { headModel, type HeadModel } from '../../space/headModel'
 import { spaceLights, type SpaceLight } from '../../space/lights'
 import { poolModel } from '../../space/poolModel'
 import { SpaceView } from '../../space/spaceView'
-import { disposeModel, shownPrisms, stageModel } from '../../space/stageModel'
+import { disposeModel, shownFaces, stageModel } from '../../space/stageModel'
 import { viewFromFixture, viewOf, type SetView } from '../../space/viewPoints'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
@@ -68,13 +69,13 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
     const key = JSON.stringify([light.beam, light.field])
     const before = known.get(light.id)
     if (before?.key === key) return before.faces
-    const faces = litFaces(light.beam, light.field, groundOf(venue.value), shownPrisms(show()))
+    const faces = shownFaces(show(), litFaces(light.beam, light.field, surfacesOf(show())))
     known.set(light.id, { key, faces })
     return faces
   }
 
   function drawLights() {
-    const reach = (light: SpaceLight) => landingOf(show(), light.beam)?.distance ?? FURTHEST
+    const reach = (light: SpaceLight) => landingOn(surfacesOf(show()), light.beam)?.distance ?? FURTHEST
     put('pools', poolModel(lights.value.map((light) => ({ light, faces: facesOf(light) }))))
     put('beams', isHazy.value ? beamModel(lights.value, reach) : null)
   }

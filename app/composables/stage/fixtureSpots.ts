@@ -7,7 +7,14 @@ import { add, scale, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId } from '#core/show/ids'
 import { derived } from '#core/show/derived'
 import type { FixtureType } from '#core/show/entities'
-import { hangsOf, RIG_KINDS, untypedOf, type RiggedFixture, type RiggedHang, type UntypedFixture } from '#core/show/rig'
+import {
+  HANG_KINDS,
+  hangsOf,
+  untypedOf,
+  type RiggedFixture,
+  type RiggedHang,
+  type UntypedFixture,
+} from '#core/show/rig'
 
 export interface DrawnFixture {
   readonly id: FixtureId
@@ -33,7 +40,7 @@ const UPRIGHT_RISE = 45
 const APART = 1.6
 
 /** The hangs of the venue in play as a plan draws them; the same ones as long as the rig is. */
-export const drawnHangs = derived(RIG_KINDS, (show): readonly DrawnHang[] =>
+export const drawnHangs = derived(HANG_KINDS, (show): readonly DrawnHang[] =>
   hangsOf(show).map((hang) => {
     const isUpright = Math.abs(hang.place.rise) >= UPRIGHT_RISE
     const { origin, length } = hang.place
@@ -76,7 +83,7 @@ export function isStanding(roll: number): boolean {
 
 /** The drawn spot of every fixture. */
 export const drawnSpots = derived(
-  RIG_KINDS,
+  HANG_KINDS,
   (show): ReadonlyMap<FixtureId, Vec3> =>
     new Map(drawnHangs(show).flatMap(({ fixtures }) => fixtures.map(({ id, at }) => [id, at] as const))),
 )

@@ -6,8 +6,8 @@ import { hangDirection } from '#core/geometry/frame'
 import { add, scale } from '#core/geometry/vector'
 import { derived } from '#core/show/derived'
 import type { FixtureId } from '#core/show/ids'
-import { hangsOf, RIG_KINDS, untypedOf, type RiggedFixture, type RiggedHang } from '#core/show/rig'
-import type { Show } from '#core/show/show'
+import { HANG_KINDS, hangsOf, untypedOf, type HangKind, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import type { ShowPart } from '#core/show/show'
 import { isStanding, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
 import { FRONT, SIDE, type Projection } from './projections'
 
@@ -16,11 +16,11 @@ const ONE_SPOT = 0.2
 
 /** The hangs of the venue in play from either side; the same ones as long as the rig is. */
 export const SECTION_HANGS = {
-  side: derived(RIG_KINDS, (show) => hangsSeen(show, SIDE)),
-  front: derived(RIG_KINDS, (show) => hangsSeen(show, FRONT)),
+  side: derived(HANG_KINDS, (show) => hangsSeen(show, SIDE)),
+  front: derived(HANG_KINDS, (show) => hangsSeen(show, FRONT)),
 } as const
 
-function hangsSeen(show: Show, { project }: Projection): readonly DrawnHang[] {
+function hangsSeen(show: ShowPart<HangKind>, { project }: Projection): readonly DrawnHang[] {
   return hangsOf(show).map((hang) => {
     const { origin, length } = hang.place
     const half = scale(hangDirection(hang.place), length / 2)

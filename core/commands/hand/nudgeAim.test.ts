@@ -28,9 +28,10 @@ describe('nudgeAim', () => {
     desk.do('turnHeads', {
       fixtures: desk.fixtures('12'),
       pan: { how: 'to', degrees: 10 },
-      tilt: { how: 'to', degrees: 30 },
+      tilt: { how: 'to', degrees: -30 },
     })
     const before = desk.seen(12).position.point
+    expect(before?.z).toBe(0)
     desk.do('nudgeAim', { fixtures: desk.fixtures('11, 12'), by: vec3(1, 0, 0) })
     const after = desk.seen(12).position.point
     expect((after?.x ?? 0) - (before?.x ?? 0)).toBeCloseTo(1)

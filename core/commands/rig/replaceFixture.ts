@@ -9,17 +9,17 @@ import { Draft } from '../../show/draft'
 import { fixtureId, type FixtureId } from '../../show/ids'
 import { rigOf, type RiggedFixture } from '../../show/rig'
 import type { Show } from '../../show/show'
-import { targetsOf } from '../../show/targets'
 import type { AimValue, CueContent } from '../../show/values'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
+import { stageOf } from '../../venue/stage'
 
 /** An aim keeps its place and is solved anew for another head; everything else is taken as it is. */
 function forFixture<V extends CueContent>(show: Show, value: V, to: RiggedFixture): V | AimValue {
   const aim: CueContent = value
   if (aim.kind !== 'aim') return value
   const free: AimValue = { ...aim, choice: null }
-  const solved = solvePosition(to.mount, targetsOf(show), free, HOME)
+  const solved = solvePosition(to.mount, stageOf(show), free, HOME)
   return solved.point === null ? free : { ...free, choice: { side: solved.side, pan: solved.pose.pan } }
 }
 
