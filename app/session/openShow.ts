@@ -2,15 +2,14 @@
  * Opens a show: joins it and fetches the whole of it. What was fetched is read here while a worker
  * checks every value of it, so that a large show can be worked on as soon as it is read.
  */
-import { releaseProxy, transfer, wrap } from 'comlink'
 import type { Refusal } from '#core/commands/command'
 import { applyChanges } from '#core/show/changes'
 import type { ShowId } from '#core/show/ids'
-import { framePainted } from './afterNextFrame'
 import { joined, type Joined } from './access'
 import { fetchSnapshot, type Fetched } from './fetchSnapshot'
 import { request } from './request'
-import { entryList, isSnapshotSound, readSnapshot, type Snapshot } from './responses'
+import { entryList, readSnapshot, type Snapshot } from './responses'
+import { besideShow, type Beside } from './showWorker'
 
 export interface Opened {
   readonly ok: true
@@ -18,8 +17,8 @@ export interface Opened {
   /** How long joining took, milliseconds: how fresh what it said of the clock is. */
   readonly tookMilliseconds: number
   readonly opened: Snapshot
-  /** Whether every value of it is what it should be: told when all are checked. */
-  readonly isSound: Promise<boolean>
+  /** Checks it, and works beside it. */
+  readonly beside: Beside
 }
 
 /** Why a show is not there, and what leads on. */
@@ -61,14 +60,13 @@ async function join(id: ShowId) {
   return { answered, tookMilliseconds: performance.now() - asked }
 }
 
-type Read = Pick<Opened, 'ok' | 'opened' | 'isSound'>
+type Read = Pick<Opened, 'ok' | 'opened' | 'beside'>
 
 function readOrFault(fetched: Fetched): Read | Fault {
   if (fetched.kind === 'away') return AWAY
   const opened = fetched.kind === 'fetched' && readOrNull(fetched.bytes)
   if (!opened) return UNREADABLE
-  // Checking keeps a processor busy: what was read is shown first.
-  return { ok: true, opened, isSound: framePainted().then(() => checkedElsewhere(fetched.bytes)) }
+  return { ok: true, opened, beside: besideShow(fetched.bytes, opened.show) }
 }
 
 /** Takes in what was done since; where that is much, the show is fetched again. */
@@ -76,7 +74,10 @@ async function broughtUpToDate(id: ShowId, read: Read): Promise<Read | Fault> {
   const { show, revision } = read.opened
   const missed = await request(`/api/shows/${id}/entries?since=${revision}`, entryList)
   const entries = missed.ok ? missed.body.entries : null
-  if (!entries) return readOrFault(await fetchSnapshot(id))
+  if (!entries) {
+    read.beside.close()
+    return readOrFault(await fetchSnapshot(id))
+  }
   const now = entries.reduce((before, { changes }) => applyChanges(before, changes), show)
   return { ...read, opened: { show: now, revision: entries.at(-1)?.seq ?? revision } }
 }
@@ -86,18 +87,5 @@ function readOrNull(bytes: ArrayBuffer): Snapshot | null {
     return readSnapshot(new TextDecoder().decode(bytes))
   } catch {
     return null
-  }
-}
-
-/** Checks a snapshot in a worker, to which its bytes go over, where there are such: tests outside a browser have none. */
-async function checkedElsewhere(bytes: ArrayBuffer): Promise<boolean> {
-  if (typeof Worker === 'undefined') return isSnapshotSound(bytes)
-  const worker = new Worker(new URL('../workers/snapshot.worker.ts', import.meta.url), { type: 'module' })
-  const remote = wrap<{ isSnapshotSound: typeof isSnapshotSound }>(worker)
-  try {
-    return await remote.isSnapshotSound(transfer(bytes, [bytes]))
-  } finally {
-    remote[releaseProxy]()
-    worker.terminate()
   }
 }

@@ -49,7 +49,7 @@ class Server {
     const isRefused = (id: string) => id === this.refuses
     for (const id of ids) if (!isRefused(id) && !this.done.includes(id)) this.done.push(id)
     if (fault) return Promise.resolve({ kind: 'away', why: null })
-    const refusals = ids.map((id) => (isRefused(id) ? { code: 'clash', message: `${id} clashes.` } : null))
+    const refusals = ids.map((id) => (isRefused(id) ? { code: 'unsound' as const, message: `${id} clashes.` } : null))
     return Promise.resolve({ kind: 'answered', refusals })
   }
 }
@@ -93,7 +93,7 @@ describe('what a window wants done', () => {
     expect(second.waiting.map(({ id }) => id)).toEqual(['a', 'b', 'c'])
     await vi.advanceTimersByTimeAsync(1000)
     expect(server.done).toEqual(['a', 'c'])
-    expect(server.told).toEqual([{ code: 'clash', message: 'b clashes.' }])
+    expect(server.told).toEqual([{ code: 'unsound' as const, message: 'b clashes.' }])
     expect(server.shelf.size).toBe(0)
   })
 

@@ -1,5 +1,6 @@
 /** What the server sends, checked at the border. */
 import { z } from 'zod'
+import { isRefusalCode, type RefusalCode } from '#core/commands/refusals'
 import { checkColumns, compactCollections, expandedAll } from '#core/history/compact'
 import { journalEntrySchema } from '#core/journal/entry'
 import { undoState } from '#core/journal/undoState'
@@ -7,7 +8,14 @@ import { KINDS } from '#core/show/kinds'
 import { showId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 
-const refusal = z.object({ code: z.string(), message: z.string(), field: z.string().optional() })
+/** A code nobody here knows is as good as none. */
+const refusalCode = z.string().transform((code): RefusalCode => (isRefusalCode(code) ? code : 'internal'))
+const refusal = z.object({
+  code: refusalCode,
+  about: z.unknown().optional(),
+  message: z.string(),
+  field: z.string().optional(),
+})
 const done = z.object({ entry: journalEntrySchema.nullable(), note: z.string().nullable() })
 export type Done = z.infer<typeof done>
 export const answer = done.extend({ undo: undoState })

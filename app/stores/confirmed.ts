@@ -9,6 +9,8 @@ import type { JournalEntry } from '#core/journal/entry'
 import type { CommandId, PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
+import { consequencesOf, type Consequences } from '../session/showCopy'
+import type { Beside } from '../session/showWorker'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
 import type { UndoState } from '#core/journal/undoState'
@@ -28,6 +30,7 @@ export const useConfirmed = defineStore('confirmed', () => {
   /** Entries that came before the one that is next. */
   const early = new Map<number, JournalEntry>()
   let gap: ReturnType<typeof setTimeout> | undefined
+  let beside: Beside | null = null
 
   /** The show with our own unconfirmed commands on top. */
   const view = computed<Show | null>(() => {
@@ -37,7 +40,9 @@ export const useConfirmed = defineStore('confirmed', () => {
     return withPending(ground, who, pending.value)
   })
 
-  function takeWhole({ opened, joined, tookMilliseconds }: Opened) {
+  function takeWhole({ opened, joined, tookMilliseconds, beside: next }: Opened) {
+    beside?.close()
+    beside = next
     clock.set(joined.now, tookMilliseconds)
     confirmed.value = opened.show
     revision.value = opened.revision
@@ -50,8 +55,10 @@ export const useConfirmed = defineStore('confirmed', () => {
     const show = confirmed.value
     if (!show) return
     const fetched = await openShow(show.id)
-    if (!fetched.ok || !(await fetched.isSound)) return
-    if (confirmed.value?.id !== show.id || fetched.opened.revision < revision.value) return
+    if (!fetched.ok) return
+    const isSound = await fetched.beside.isSound
+    const isOld = confirmed.value?.id !== show.id || fetched.opened.revision < revision.value
+    if (!isSound || isOld) return fetched.beside.close()
     takeWhole(fetched)
     early.clear()
   }
@@ -94,7 +101,14 @@ export const useConfirmed = defineStore('confirmed', () => {
     pending.value = [...pending.value, command]
   }
 
+  /** What a change from `before` to `after` carries along, worked out beside the page where that can be. */
+  function consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences {
+    return beside ? beside.consequences(before, after, isSettled) : consequencesOf(before, after, isSettled)
+  }
+
   function clear() {
+    beside?.close()
+    beside = null
     clearTimeout(gap)
     early.clear()
     confirmed.value = null
@@ -114,6 +128,7 @@ export const useConfirmed = defineStore('confirmed', () => {
     begin,
     answered,
     forget,
+    consequences,
     clear,
   }
 })

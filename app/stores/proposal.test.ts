@@ -1,15 +1,20 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { vec3 } from '#core/geometry/vector'
 import { openStores } from '../../tests/support/openStores'
 import { Desk } from '../../tests/support/smallShow'
 import { useCompared } from './compared'
 import { useMessages } from './messages'
 import { useProposal } from './proposal'
+import { targetsOf } from '#core/show/targets'
 import { useShow } from './show'
 
 let desk: Desk
-const moveMark = (settled = true) =>
+const moveMark = async (settled = true) => {
   useProposal().propose('moveTarget', { target: desk.choose.target('Mark'), position: vec3(1, 3, 0) }, settled)
+  await told()
+}
+/** What the newest proposal carries along is worked out beside the page. */
+const told = () => vi.waitUntil(() => useProposal().current?.isReckoned)
 const cue = (number: number) => desk.choose.cue(1, number)
 
 /** Palette 1 on the mark, set in cue 1 for 11 and 12, in cue 2 for 13; dark in none. */
@@ -31,9 +36,9 @@ beforeEach(() => {
 })
 
 describe('a proposed change', () => {
-  it('is drawn and told without being done, until it is put back', () => {
+  it('is drawn and told without being done, until it is put back', async () => {
     const proposal = useProposal()
-    moveMark()
+    await moveMark()
     expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1), cue(2)])
     expect(proposal.drawn).not.toBe(desk.show)
     expect(useShow().view?.all).toBe(desk.show.all)
@@ -41,10 +46,11 @@ describe('a proposed change', () => {
     expect([proposal.current, proposal.drawn?.all]).toEqual([null, desk.show.all])
   })
 
-  it('leaves out what is kept out of it, as it was, and lets it in again', () => {
+  it('leaves out what is kept out of it, as it was, and lets it in again', async () => {
     const proposal = useProposal()
-    moveMark()
+    await moveMark()
     proposal.keepOut({ cues: [cue(2)] })
+    await told()
     expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1)])
     // What is carried into it from cue 1 stays too.
     const held = proposal.current?.effects.held.map((value) => [
@@ -53,12 +59,13 @@ describe('a proposed change', () => {
     ])
     expect(held?.sort()).toEqual([11, 12, 13].map((number) => [cue(2), number]))
     proposal.keepOut({ cues: [] })
+    await told()
     expect(proposal.current?.effects.held).toEqual([])
   })
 
-  it('shows a cue before and after, until it is looked at once more', () => {
+  it('shows a cue before and after, until it is looked at once more', async () => {
     const proposal = useProposal()
-    moveMark()
+    await moveMark()
     proposal.look(cue(1))
     const { before = [], after = [], around = [] } = useCompared().pictures ?? {}
     const numbers = (fixtures: typeof before) => fixtures.map(({ rigged }) => rigged.fixture.number)
@@ -69,10 +76,11 @@ describe('a proposed change', () => {
     expect(useCompared().pictures).toBeNull()
   })
 
-  it('follows what others do meanwhile', () => {
-    moveMark()
+  it('follows what others do meanwhile', async () => {
+    await moveMark()
     desk.do('deleteCues', { cues: [cue(2)], later: 'change' })
     useShow().confirmed = desk.show
+    await told()
     expect(useProposal().current?.effects.cues).toHaveLength(1)
   })
 
@@ -80,5 +88,23 @@ describe('a proposed change', () => {
     await useProposal().offerOrSay('deleteCues', { cues: [], later: 'change' })
     expect(useProposal().current).toBeNull()
     expect(useMessages().list.at(-1)).toMatchObject({ tone: 'trouble' })
+  })
+
+  it('runs its command once for each step of a drag, and tells of the newest', async () => {
+    const attempts = vi.spyOn(useShow(), 'attempt')
+    const proposal = useProposal()
+    const to = (x: number) =>
+      proposal.propose('moveTarget', { target: desk.choose.target('Mark'), position: vec3(x, 3, 0) }, false)
+    for (const x of [1, 2, 3]) to(x)
+    await told()
+    expect(attempts).toHaveBeenCalledTimes(3)
+    expect(proposal.current?.effects.palettes[0]?.shiftMetres).toBeCloseTo(Math.hypot(3, 1), 9)
+    expect(proposal.drawn && targetsOf(proposal.drawn).get(desk.choose.target('Mark'))?.position.x).toBe(3)
+  })
+
+  it('does at once what nothing leans on, and shows nothing of it', async () => {
+    const ask = vi.spyOn(useShow(), 'ask').mockResolvedValue(null)
+    await useProposal().offer('moveTarget', { target: desk.choose.target('Shore'), position: vec3(0, 5, 0) })
+    expect([useProposal().current, ask.mock.calls.length]).toEqual([null, 1])
   })
 })

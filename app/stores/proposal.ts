@@ -3,13 +3,17 @@
  * what it carries along, and with what is kept out of it, until the person keeps it or puts it back.
  */
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
-import { effectsOf, type Effects } from '#core/refocus/effects'
+import type { Effects } from '#core/refocus/effects'
 import { keepsAnything, NOTHING_KEPT, type KeptOut } from '#core/refocus/keepOut'
+import type { LooseValue } from '#core/refocus/looseValues'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { LatestOnly } from '../session/latestOnly'
+import type { Consequences } from '../session/showCopy'
+import { useConfirmed } from './confirmed'
 import { useMessages } from './messages'
 import { useShow } from './show'
 
@@ -46,7 +50,11 @@ export type StageChange = Extract<
 export interface Proposal {
   readonly title: string
   readonly after: Show
+  /** What it carries along; of an earlier moment of the drag while `isReckoned` is false. */
   readonly effects: Effects
+  /** Loose values that a settled change leaves beside what moves. */
+  readonly leftBehind: readonly LooseValue[]
+  readonly isReckoned: boolean
   /** False while the pointer still drags. */
   readonly settled: boolean
 }
@@ -57,6 +65,25 @@ interface Asked {
   readonly settled: boolean
 }
 
+interface Reckoned extends Consequences {
+  readonly of: Outcome
+}
+
+/** A change nothing is known of yet is shown after so long, milliseconds. */
+const PATIENCE = 200
+
+const NO_EFFECTS: Effects = {
+  palettes: [],
+  changed: [],
+  members: [],
+  cues: [],
+  losingReach: [],
+  absent: [],
+  staysBehind: [],
+  looks: [],
+  held: [],
+}
+
 function isEmpty({ palettes, changed, cues, losingReach, absent, staysBehind, looks }: Effects): boolean {
   const parts = [palettes, changed, cues, losingReach, absent, staysBehind, looks]
   return parts.every(({ length }) => length === 0)
@@ -65,22 +92,48 @@ function isEmpty({ palettes, changed, cues, losingReach, absent, staysBehind, lo
 export const useProposal = defineStore('proposal', () => {
   const show = useShow()
   const messages = useMessages()
+  const ground = useConfirmed()
   const asked = shallowRef<Asked | null>(null)
   /** What is held as it was instead of following. */
   const kept = shallowRef<KeptOut>(NOTHING_KEPT)
   /** The cue that is seen on both sides of the change. */
   const lookedCue = ref<CueId | null>(null)
 
-  /** What is proposed, on the show as it is now: when someone else changes it, so does what follows. */
+  /** What is proposed does, on the show as it is now: when someone else changes it, so does what follows. */
+  const outcome = computed(() => asked.value?.attempt(kept.value) ?? null)
+  const after = computed(() => (outcome.value?.ok && outcome.value.changes.length > 0 ? outcome.value.after() : null))
+  const reckoned = shallowRef<Reckoned | null>(null)
+  const newest = new LatestOnly<Consequences>()
+  /** Whether what is proposed is told: not before something is known of it, or that takes its time. */
+  const isShown = ref(false)
+  let patience: ReturnType<typeof setTimeout> | undefined
+
   const current = computed<Proposal | null>(() => {
-    const outcome = asked.value?.attempt(kept.value)
-    if (!asked.value || !show.view || !outcome?.ok || outcome.changes.length === 0) return null
-    const after = outcome.after()
-    return { title: outcome.label, after, effects: effectsOf(show.view, after), settled: asked.value.settled }
+    if (!isShown.value || !asked.value || !outcome.value?.ok || !after.value) return null
+    return {
+      title: outcome.value.label,
+      after: after.value,
+      effects: reckoned.value?.effects ?? NO_EFFECTS,
+      leftBehind: reckoned.value?.leftBehind ?? [],
+      isReckoned: reckoned.value?.of === outcome.value,
+      settled: asked.value.settled,
+    }
   })
 
   /** The show to draw: with the proposed change, if there is one. */
-  const drawn = computed(() => current.value?.after ?? show.view)
+  const drawn = computed(() => after.value ?? show.view)
+
+  /** Works out what the newest proposal carries along; resolves to null where it was overtaken. */
+  async function reckon(): Promise<Consequences | null> {
+    const [of, one, before, changed] = [outcome.value, asked.value, show.view, after.value]
+    if (!of || !one || !before || !changed) return null
+    const found = await newest.ask(() => ground.consequences(before, changed, one.settled))
+    if (found === null || !asked.value) return null
+    reckoned.value = { ...found, of }
+    isShown.value = true
+    return found
+  }
+  watch(outcome, () => void reckon(), { flush: 'sync' })
 
   const keeping = <N extends StageChange>(name: N, input: CommandInput<N>, { fixtures, cues, families }: KeptOut) => ({
     name,
@@ -88,16 +141,27 @@ export const useProposal = defineStore('proposal', () => {
     keepOut: { fixtures: [...fixtures], cues: [...cues], families: [...families] },
   })
 
+  const asking = <N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean): Asked => ({
+    attempt: (out) =>
+      keepsAnything(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input),
+    send: (out) => (keepsAnything(out) ? show.send('keepingOut', keeping(name, input, out)) : show.send(name, input)),
+    settled,
+  })
+
+  /** Begins to ask for something; what was asked under the same drag goes on. */
+  function begin(one: Asked) {
+    if (!one.settled || !asked.value) forget()
+    if (!asked.value) {
+      clearTimeout(patience)
+      patience = setTimeout(() => (isShown.value = asked.value !== null), PATIENCE)
+    }
+    asked.value = one
+  }
+
   /** Shows what a change does. A refused one is told and shows nothing. */
   function propose<N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean) {
-    if (!settled || !asked.value) forget()
-    const attempt = (out: KeptOut) =>
-      keepsAnything(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input)
-    const outcome = attempt(NOTHING_KEPT)
-    if (!outcome.ok) messages.say(outcome.refusal.message, 'trouble')
-    const send = (out: KeptOut) =>
-      keepsAnything(out) ? show.send('keepingOut', keeping(name, input, out)) : show.send(name, input)
-    asked.value = { attempt, send, settled }
+    begin(asking(name, input, settled))
+    if (outcome.value?.ok === false) messages.say(outcome.value.refusal.message, 'trouble')
   }
 
   /**
@@ -105,12 +169,18 @@ export const useProposal = defineStore('proposal', () => {
    * Resolves to the refusal, if there was one, for whoever asked to show it.
    */
   async function offer<N extends StageChange>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
-    const outcome = show.attempt(name, input)
-    if (!outcome.ok) return outcome.refusal
+    const before = asked.value
+    const mine = asking(name, input, true)
+    begin(mine)
     forget()
-    propose(name, input, true)
-    const effects = current.value?.effects
-    if (effects && !isEmpty(effects)) return null
+    if (outcome.value?.ok === false) {
+      const { refusal } = outcome.value
+      asked.value = before
+      return refusal
+    }
+    const known = after.value && (await reckon())
+    if (asked.value !== mine) return null
+    if (known && !isEmpty(known.effects)) return null
     putBack()
     return show.ask(name, input)
   }
@@ -131,7 +201,10 @@ export const useProposal = defineStore('proposal', () => {
   }
 
   function putBack() {
+    clearTimeout(patience)
     asked.value = null
+    reckoned.value = null
+    isShown.value = false
     forget()
   }
 

@@ -44,14 +44,14 @@ export const useShow = defineStore('show', () => {
     close(id)
     const [thisWindow, answered] = await Promise.all([claimWindow(), openShow(id)])
     // Another show was asked for meanwhile, or none.
-    if (wanted !== id) return
+    if (wanted !== id) return answered.ok ? answered.beside.close() : undefined
     opening = null
     trouble.value = answered.ok ? null : answered.trouble
     if (!answered.ok) return
     role.value = answered.joined.role
     isByLink.value = answered.joined.isByLink
     ground.takeWhole(answered)
-    void answered.isSound.then((isSound) => isSound || shutOut(id, UNREADABLE.trouble))
+    void answered.beside.isSound.then((isSound) => isSound || shutOut(id, UNREADABLE.trouble))
     sending.begin(id, thisWindow)
     stopListening = listenToShow(id, () => revision.value, {
       entry: (entry, undo) => {

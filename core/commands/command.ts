@@ -9,6 +9,7 @@ import type { ChangeSet } from '../show/changes'
 import type { Draft } from '../show/draft'
 import type { CommandId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
+import { refusalInWords, type CommandRefusalCode, type RefusalAbout, type RefusalCode } from './refusals'
 
 export interface Environment {
   readonly person: PersonId
@@ -20,7 +21,9 @@ export interface Environment {
 
 /** What a person asked for and cannot have, with the remedy in its message. */
 export interface Refusal {
-  readonly code: string
+  readonly code: RefusalCode
+  /** The ids, names and numbers it is about. */
+  readonly about?: unknown
   readonly message: string
   /** The argument it is about, where there is one. */
   readonly field?: string | undefined
@@ -61,11 +64,7 @@ export function command<Input>(definition: CommandDefinition<Input>): Command<In
       if (checked.success) return definition.run(show, checked.data, environment)
       const issue = checked.error.issues[0]
       const field = issue?.path.join('.') ?? ''
-      return refuse(
-        'bad input',
-        `${field || 'The arguments'}: ${issue ? issueInWords(issue) : 'not understood'}.`,
-        field || undefined,
-      )
+      return refuse('bad input', { field, why: issue ? issueInWords(issue) : 'not understood' }, field || undefined)
     },
   }
 }
@@ -74,8 +73,13 @@ export function done(draft: Draft, label: string, mergeKey?: string): Done {
   return { ok: true, changes: draft.changes(), after: () => draft.result(), label, mergeKey }
 }
 
-export function refuse(code: string, message: string, field?: string): Outcome {
-  return { ok: false, refusal: { code, message, field } }
+/** What a command may not do; its words are made from its code and what it is about. */
+export function refuse<C extends CommandRefusalCode>(
+  code: C,
+  about: RefusalAbout[C],
+  field?: string,
+): { readonly ok: false; readonly refusal: Refusal } {
+  return { ok: false, refusal: { code, about, message: refusalInWords(code, about), field } }
 }
 
 export function environmentFor(commandId: CommandId, person: PersonId, now: number): Environment {

@@ -27,7 +27,7 @@ export function keepingOutOf(
     undoable: true,
     run(show, { name, input: own, keepOut }, environment) {
       const inner = changing(name)
-      if (!inner) return refuse('unknown change', 'Nothing can be kept out of this change.', 'name')
+      if (!inner) return refuse('unknown change', {}, 'name')
       const outcome = inner.attempt(show, own, environment)
       if (!outcome.ok || !keepsAnything(keepOut)) return outcome
       const draft = new Draft(show)

@@ -91,7 +91,7 @@ describe('changing values', () => {
     expect(held(desk, 41, 'edge')).toBeUndefined()
     expect(
       desk.refused('changeValues', { fixtures: desk.fixtures('41'), attribute: 'edge', change: { how: 'max' } }),
-    ).toContain('None of the selected fixtures has edge')
+    ).toContain('None of these fixtures has edge')
     expect(
       desk.refused('changeValues', {
         fixtures: desk.fixtures('11'),

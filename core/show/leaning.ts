@@ -3,6 +3,7 @@ import type { CueId, FixtureId, GroupId, PaletteId } from './ids'
 import type { Show } from './show'
 import type { CueContent } from './values'
 import { counted } from './counted'
+import { listInWords } from './listInWords'
 
 export interface Leaning {
   readonly groups: readonly GroupId[]
@@ -48,7 +49,7 @@ export function leaningInWords({ groups, palettes, cues, inHand }: Leaning): str
     ...count(cues.length, 'cue', 'cues'),
     ...count(inHand, 'value in hand', 'values in hand'),
   ]
-  return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
+  return listInWords(parts)
 }
 
 /** Names the cues for a warning: "1, 2, 14.5 and 9 more". */

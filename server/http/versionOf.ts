@@ -1,4 +1,5 @@
 /** The version a route speaks of. */
+import type { Refusal } from '#core/commands/command'
 import type { H3Event } from 'h3'
 import { z } from 'zod'
 import type { Show } from '#core/show/show'
@@ -12,7 +13,7 @@ export function versionOf(event: H3Event): string {
   return paramOf(event, 'version', versionId)
 }
 
-const GONE = { code: 'unknown version', message: 'This version is no longer kept.' }
+const GONE: Refusal = { code: 'unknown version', message: 'This version is no longer kept.' }
 
 /** A version of a show; throws for one that is not kept. */
 export async function keptVersionOf(show: Show, id: string): Promise<KeptVersion> {

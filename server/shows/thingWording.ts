@@ -1,7 +1,9 @@
 /** Things of a show and what is wrong between them, in words. */
+import type { Refusal } from '#core/commands/command'
 import { registerParts, type ChangeSet } from '#core/show/changes'
 import { declarationOf, type Kind } from '#core/show/kinds'
 import { plural } from '#core/show/counted'
+import { listInWords } from '#core/show/listInWords'
 import { issueInWords } from '#core/show/faults'
 import type { Checked, Fault } from '#core/show/soundness'
 import type { Show } from '#core/show/show'
@@ -76,7 +78,7 @@ export function faultInWords(show: Show, fault: Fault): string {
 }
 
 /** The refusal of a change that would leave the show unsound. */
-export function unsoundRefusal(show: Show, { after, faults }: Extract<Checked, { ok: false }>) {
+export function unsoundRefusal(show: Show, { after, faults }: Extract<Checked, { ok: false }>): Refusal {
   const [fault] = faults
   const words = fault ? faultInWords(fault.code === 'missing' ? show : (after ?? show), fault) : 'it does not fit'
   return { code: 'unsound', message: `This cannot be done: ${words}.` }
@@ -92,5 +94,5 @@ export function touchedInWords(changes: ChangeSet): string {
     ids.set(kind, (ids.get(kind) ?? new Set()).add(id))
   }
   const parts = [...ids].map(([kind, { size }]) => `${size} ${kindInWords(kind, size)}`)
-  return parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1) ?? ''}`
+  return listInWords(parts)
 }

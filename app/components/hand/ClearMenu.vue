@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Clears in steps, and says of each what goes. */
 import { computed } from 'vue'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
 import { useHand } from '../../composables/hand/useHand'
 import { useSelection } from '../../stores/selection'

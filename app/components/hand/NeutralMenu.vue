@@ -2,7 +2,7 @@
 /** Goes neutral, and shows which families that sets: once, or until changed. */
 import { ChevronDown } from '@lucide/vue'
 import { computed } from 'vue'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { FAMILIES, FIRST_NEUTRAL, type Family } from '#core/show/families'
 import { useMessages } from '../../stores/messages'
 import { useSelection } from '../../stores/selection'

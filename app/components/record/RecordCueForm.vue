@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Records a cue: a new one, or into one that is there; of what is in hand or what is on stage. */
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { refusalInWords } from '#core/commands/refusals'
 import { recordable, RECORD_FROM } from '#core/commands/shared/recordable'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import type { CommandInput } from '#core/commands/registry'
 import { changedLooks } from '#core/refocus/cueLooks'
 import { listsInOrder } from '#core/cues/tracking'
@@ -52,7 +53,8 @@ const taken = computed(() =>
 )
 const isEmpty = computed(() => !taken.value?.values.length)
 const words = computed(() => {
-  if (!taken.value || isEmpty.value) return taken.value?.nothing ?? ''
+  if (!taken.value || !list.value) return ''
+  if (isEmpty.value) return refusalInWords('nothing to record', { from: from.value, list: list.value.list.name })
   const { fixtures, families, heldBack, values } = taken.value
   const loose = values.filter(({ value }) => value.kind !== 'link').length
   const held = heldBack.length ? ` Held back: ${listInWords(heldBack)}.` : ''

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** The record button, which says in words what it stores; updating what was changed; letting go. */
 import { computed, ref } from 'vue'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { maskInWords } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { useRecording } from '../../composables/hand/useRecording'

@@ -2,7 +2,7 @@
 /** A palette on the shelf: a picture of its light, its name, whom it serves, where it is in use. */
 import { useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { cueCounts, glanceAt, servedBy, servesInWords } from '#core/palettes/use'
 import type { Palette } from '#core/show/entities'
 import type { FixtureId, PaletteId } from '#core/show/ids'

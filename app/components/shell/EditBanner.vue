@@ -2,14 +2,17 @@
 /** Says on every room that a palette is open in the hand, and what keeping it would do. */
 import { PenLine } from '@lucide/vue'
 import { computed, shallowRef, watch } from 'vue'
-import { effectsOf } from '#core/refocus/effects'
 import { effectsInWords } from '#core/refocus/words'
+import { LatestOnly } from '../../session/latestOnly'
+import type { Consequences } from '../../session/showCopy'
+import { useConfirmed } from '../../stores/confirmed'
 import { useDesk } from '../../stores/desk'
 import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useShow } from '../../stores/show'
 import { useProposal } from '../../stores/proposal'
 
 const store = useShow()
+const ground = useConfirmed()
 const desk = useDesk()
 const shelves = usePaletteDesk()
 const proposal = useProposal()
@@ -17,14 +20,18 @@ const proposal = useProposal()
 const palette = computed(() => (shelves.editing ? store.view?.all.palette.get(shelves.editing) : undefined))
 /** What keeping it would do; told after the light, which it would keep waiting. */
 const words = shallowRef('')
-watch([() => desk.reading.show, palette], () => (words.value = keepingInWords()), { immediate: true })
+const newest = new LatestOnly<Consequences>()
+watch([() => desk.reading.show, palette], () => void tell(), { immediate: true })
 
-function keepingInWords(): string {
-  if (!palette.value || !store.view) return ''
-  const after = store.preview('keepPalette', {})
-  return after && after.all.paletteValue !== store.view.all.paletteValue
-    ? `When it is kept: ${effectsInWords(effectsOf(store.view, after))}.`
-    : 'Nothing is changed yet.'
+async function tell() {
+  const before = store.view
+  const after = palette.value && store.preview('keepPalette', {})
+  if (!before || !after) words.value = ''
+  else if (after.all.paletteValue === before.all.paletteValue) words.value = 'Nothing is changed yet.'
+  else {
+    const found = await newest.ask(() => ground.consequences(before, after, false))
+    if (found) words.value = `When it is kept: ${effectsInWords(found.effects)}.`
+  }
 }
 </script>
 

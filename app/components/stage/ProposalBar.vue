@@ -2,11 +2,10 @@
 /** Says what a change of the stage carries along, before it is done. Never covers the plan. */
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { absentInWords } from '#core/refocus/absent'
 import type { Effects } from '#core/refocus/effects'
 import { keepsAnything } from '#core/refocus/keepOut'
-import { looseLeftBehind } from '#core/refocus/looseBehind'
 import { ATTRIBUTE_NAMES } from '#core/show/families'
 import { furthestTurn } from '#core/refocus/poolMoves'
 import { metresInWords } from '#core/geometry/lengthInWords'
@@ -28,6 +27,7 @@ const named = computed(() => {
   const show = store.view
   if (!current || !show) return null
   const { palettes, changed, members, cues, losingReach, absent, staysBehind, looks, held } = current.effects
+  const isWorking = current.settled && !current.isReckoned
   const nameOf = (palette: string) => show.all.palette.get(palette)?.name ?? ''
   const behind = new Set(
     staysBehind.map(({ palette, cue }) =>
@@ -38,7 +38,7 @@ const named = computed(() => {
   const lookers = new Set(looks.flatMap(({ fixtures }) => fixtures)).size
   return {
     title: current.title.charAt(0).toUpperCase() + current.title.slice(1),
-    words: effectsInWords(current.effects),
+    words: isWorking ? 'Working out what follows…' : effectsInWords(current.effects),
     moving: palettes
       .flatMap((palette) => {
         const { shiftMetres } = palette
@@ -68,11 +68,8 @@ const named = computed(() => {
     held: heldInWords(show, held),
   }
 })
-/** What was stored by hand beside palettes that move; asked once the pointer rests. */
-const left = computed(() => {
-  const { current } = proposal
-  return current?.settled && store.view ? looseLeftBehind(store.view, current.after, current.effects) : []
-})
+/** What was stored by hand beside palettes that move. */
+const left = computed(() => proposal.current?.leftBehind ?? [])
 /** "14.5 (37, 38), 33 (17)". */
 const leftWords = computed(() => {
   const byCue = new Map<string, number[]>()

@@ -1,6 +1,6 @@
 /** What the person has in hand, by family, as the hand panel and the record button say it. */
 import { computed } from 'vue'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
 import { useDesk } from '../../stores/desk'
 import { useShow } from '../../stores/show'

@@ -1,7 +1,7 @@
 /** What recording would take from the hand now, in words. */
 import { computed } from 'vue'
 import { takenFromHand } from '#core/commands/shared/takenFromHand'
-import { listInWords } from '#core/commands/shared/wording'
+import { listInWords } from '#core/show/listInWords'
 import { FAMILIES } from '#core/show/families'
 import { TAKE_ALL, type Mask } from '#core/show/masks'
 import { useDesk } from '../../stores/desk'

@@ -7,7 +7,6 @@ import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useProposal } from '../../stores/proposal'
 import { useRigDesk } from '../../stores/rigDesk'
-import { useShow } from '../../stores/show'
 import { useStageKeys, type StageKeys } from './useStageKeys'
 
 /** Metres an arrow key moves by, and with Shift. */
@@ -15,7 +14,6 @@ const COARSE = 0.1
 const FINE = 0.01
 
 export function useRigKeys(stage: () => StageKeys | null) {
-  const store = useShow()
   const chosen = useChosen()
   const desk = useDesk()
   const rigDesk = useRigDesk()
@@ -24,7 +22,7 @@ export function useRigKeys(stage: () => StageKeys | null) {
   /** Moves what is looked at; steps add up while they are only proposed. */
   function nudge(by: { readonly x: number; readonly y: number }, isFine: boolean): boolean {
     const { thing } = chosen
-    const show = proposal.current?.after ?? store.view
+    const show = proposal.drawn
     if (!thing || !show) return false
     const step = isFine ? FINE : COARSE
     const way = desk.view === 'section' ? upright(by.x * step, by.y * step) : vec3(by.x * step, by.y * step, 0)

@@ -24,7 +24,7 @@ export const addCueList = command({
   run(show, input, { newId }) {
     for (const known of show.all.cueList.values())
       if (known.number === input.number)
-        return refuse('number taken', `Number ${input.number} is the list ${known.name}. Choose another.`, 'number')
+        return refuse('number taken', { kind: 'cueList', number: input.number, by: known.name }, 'number')
     const draft = new Draft(show).put('cueList', cueListId.parse(newId()), {
       ...PLAIN_LIST,
       ...input,

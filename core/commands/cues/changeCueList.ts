@@ -17,9 +17,8 @@ export const changeCueList = command({
     if (!list) return noList()
     for (const [other, known] of show.all.cueList)
       if (other !== id && known.number === fields.number)
-        return refuse('number taken', `Number ${known.number} is the list ${known.name}. Choose another.`, 'number')
-    if (fields.take?.length === 0)
-      return refuse('takes nothing', `${list.list.name} would take nothing any more. Leave one family on.`, 'take')
+        return refuse('number taken', { kind: 'cueList', number: known.number, by: known.name }, 'number')
+    if (fields.take?.length === 0) return refuse('takes nothing', { name: list.list.name }, 'take')
     const draft = new Draft(show).put('cueList', id, { ...list.list, ...definedFields(fields) })
     return done(draft, `change the list ${list.list.name}`)
   },

@@ -4,7 +4,7 @@ import { cue as cueSchema } from '../../show/entities'
 import { command, done } from '../command'
 import { noCue } from '../shared/cueListOf'
 import { definedFields } from '../shared/definedFields'
-import { listInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 import { cues, cuesInWords, cuesOf } from '../shared/chosenCues'
 
 const FIELDS = ['name', 'note', 'rise', 'fall', 'move', 'delay', 'follow', 'travel'] as const

@@ -1,7 +1,7 @@
 /** Takes out values that only repeat what is carried; blocked ones stay. */
 import { z } from 'zod'
 import { repeatsWithin } from '../../cues/editing'
-import { command } from '../command'
+import { command, refuse } from '../command'
 import { cells, onCells, takeAll } from '../shared/cells'
 
 export const cleanUpCues = command({
@@ -13,6 +13,6 @@ export const cleanUpCues = command({
       choice,
       (draft) => takeAll(draft, repeatsWithin(show, choice)),
       'clean up',
-      'Nothing here only repeats what is carried.',
+      refuse('nothing repeats', {}, 'cues'),
     ),
 })

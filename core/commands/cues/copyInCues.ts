@@ -6,7 +6,6 @@ import { Draft } from '../../show/draft'
 import { cueId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { noCue } from '../shared/cueListOf'
-import { listInWords } from '../shared/wording'
 import { counted } from '../../show/counted'
 import { cells } from '../shared/cells'
 import { areCuesGone, cues, cuesInWords } from '../shared/chosenCues'
@@ -26,12 +25,7 @@ export const copyInCues = command({
     const within = { ...choice, cues: [from] }
     const carried = what === 'all it shows' ? carriedWithin(show, within).map(({ stored }) => stored) : []
     const values = [...setWithin(show, within), ...carried]
-    if (values.length === 0)
-      return refuse(
-        'nothing there',
-        `Cue ${source.number} has no ${listInWords(choice.families)} of these fixtures.`,
-        'from',
-      )
+    if (values.length === 0) return refuse('cue shows none', { cue: source.number, families: choice.families }, 'from')
     const draft = new Draft(show)
     for (const cue of to) if (cue !== from) for (const stored of values) putCueValue(draft, { ...stored, cue })
     return done(draft, `copy ${counted(values.length, 'value')} of cue ${source.number} into ${cuesInWords(show, to)}`)

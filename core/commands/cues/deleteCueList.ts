@@ -11,8 +11,7 @@ export const deleteCueList = command({
   run(show, { list: id }) {
     const list = cueListOf(show, id)
     if (!list) return noList()
-    if (show.all.cueList.size === 1)
-      return refuse('the only list', 'A show keeps one cue list: this is the last one.', 'list')
+    if (show.all.cueList.size === 1) return refuse('the only list', {}, 'list')
     const draft = removeWithDependents(new Draft(show), 'cueList', [id])
     const count = list.cues.length
     return done(draft, `take out the list ${list.list.name} (${counted(count, 'cue')})`)

@@ -18,12 +18,7 @@ export const followAgain = command({
       if (stored && palette !== null) putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
     }
     const { length } = draft.changes()
-    if (length === 0)
-      return refuse(
-        'nothing to follow',
-        'These values were not held away from a palette that is still there.',
-        'values',
-      )
+    if (length === 0) return refuse('nothing held', {}, 'values')
     return done(draft, `let ${length} held ${plural(length, 'value')} follow again`)
   },
 })

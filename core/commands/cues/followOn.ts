@@ -14,7 +14,7 @@ export const followOn = command({
     if (!list) return noList()
     const follower = followerOf(show, list)
     if (!follower || list.list.onStage !== after || follower.at > now)
-      return refuse('nothing due', `Nothing follows in ${list.list.name} now.`, 'after')
+      return refuse('nothing due', { list: list.list.name }, 'after')
     const draft = new Draft(show)
     startCue(show, draft, list, follower.cue, { now: follower.at, seconds: null, newId })
     return done(draft, `follow: cue ${show.all.cue.get(follower.cue)?.number ?? ''}`)

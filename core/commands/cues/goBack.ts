@@ -15,7 +15,7 @@ export const goBack = command({
     const together = startedTogether(show, list)
     const [first] = together
     const before = first && list.cues[(placeOfCue(show, first.id)?.at ?? 0) - 1]
-    if (!before) return refuse('at the start', `${list.list.name} is at its first cue.`, 'list')
+    if (!before) return refuse('at the start', { list: list.list.name }, 'list')
     const draft = new Draft(show)
     const seconds = Math.max(...together.map((cue) => lengthOf(show, cue.id)))
     startCue(show, draft, list, before.id, { now, seconds, newId })

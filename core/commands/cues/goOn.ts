@@ -18,7 +18,7 @@ export const goOn = command({
       return done(draft, `run ${name} on`)
     }
     const next = list.cues[onStage === null ? 0 : (placeOfCue(show, onStage)?.at ?? -1) + 1]
-    if (!next) return refuse('at the end', `${name} is at its last cue.`, 'list')
+    if (!next) return refuse('at the end', { list: name }, 'list')
     startCue(show, draft, list, next.id, { now, seconds: null, newId })
     return done(draft, `go: cue ${next.cue.number}`)
   },

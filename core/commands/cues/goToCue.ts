@@ -18,7 +18,7 @@ export const goToCue = command({
     const target = cue === null ? null : show.all.cue.get(cue)
     const list = cueListOf(show, listId)
     if (!list || target === undefined) return noCue()
-    if (target && target.list !== listId) return refuse('other list', 'This cue stands in another list.', 'cue')
+    if (target && target.list !== listId) return refuse('other list', {}, 'cue')
     const draft = new Draft(show)
     startCue(show, draft, list, cue, { now, seconds, newId })
     return done(draft, target ? `go to cue ${target.number}` : `take ${list.list.name} off the stage`)

@@ -25,15 +25,11 @@ export const linkLoose = command({
       const rigged = rigOf(show).get(fixture)
       if (!stored || !rigged) continue
       if (paletteValueFor(show, palette, rigged, attribute) === null)
-        return refuse(
-          'serves none',
-          `${known.name} holds no ${attribute} for fixture ${rigged.fixture.number}.`,
-          'links',
-        )
+        return refuse('lacks attribute', { name: known.name, attribute, fixture: rigged.fixture.number }, 'links')
       putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
     }
     const { length } = draft.changes()
-    if (length === 0) return refuse('nothing loose', 'These values are linked already, or gone.', 'links')
+    if (length === 0) return refuse('nothing loose', {}, 'links')
     const names = new Set(links.map(({ palette }) => show.all.palette.get(palette)?.name ?? ''))
     const to = names.size === 1 ? [...names].join('') : `${names.size} palettes`
     return done(draft, `link ${counted(length, 'value')} to ${to}`)

@@ -35,8 +35,8 @@ export const recordCue = command({
     if (!list) return noList()
     const refusal = cueNumberTaken(list, input.number)
     if (refusal) return refusal
-    const { values, fixtures, nothing } = recordable(show, person, list.list, from, workingSet)
-    if (values.length === 0) return refuse('nothing to take', nothing)
+    const { values, fixtures } = recordable(show, person, list.list, from, workingSet)
+    if (values.length === 0) return refuse('nothing to record', { from, list: list.list.name })
     const id = cueId.parse(newId())
     const draft = new Draft(show)
     draft.put('cue', id, { ...input, delay, follow, note: '' })

@@ -23,7 +23,7 @@ export const replacePaletteInCues = command({
     const [before, after] = [show.all.palette.get(from), show.all.palette.get(to)]
     if (!before) return gone('palette', 'from')
     if (!after) return gone('palette', 'to')
-    if (from === to) return refuse('same palette', 'Choose two different palettes.', 'to')
+    if (from === to) return refuse('same palette', {}, 'to')
     const draft = new Draft(show)
     let replaced = 0
     let left = 0
@@ -37,13 +37,9 @@ export const replacePaletteInCues = command({
       } else left += 1
     }
     if (replaced === 0)
-      return refuse(
-        'nothing replaced',
-        left > 0
-          ? `${after.name} holds nothing for the fixtures that ${before.name} stands for there.`
-          : `${before.name} does not stand in these cues.`,
-        'to',
-      )
+      return left > 0
+        ? refuse('heir serves none', { heir: after.name, name: before.name }, 'to')
+        : refuse('does not stand there', { name: before.name }, 'to')
     const stay = left > 0 ? `; ${left} stay, for which ${after.name} holds nothing` : ''
     return done(draft, `put ${after.name} where ${before.name} stood (${counted(replaced, 'value')})${stay}`)
   },

@@ -19,8 +19,7 @@ export const setCueTimes = command({
   undoable: true,
   run(show, { cues: ids, fixtures, family, seconds, delay }) {
     if (!cuesOf(show, ids)) return noCue()
-    if (fixtures === null && family === null)
-      return refuse('of whom', 'Choose a family or fixtures: the times of all are the cue’s own.', 'family')
+    if (fixtures === null && family === null) return refuse('of whom', {}, 'family')
     const draft = new Draft(show)
     for (const cue of ids)
       for (const fixture of fixtures ?? [null]) {

@@ -24,16 +24,12 @@ export const setNumberInCues = command({
   run(show, { cues: into, fixtures: whose, attribute, number, where }) {
     if (areCuesGone(show, into)) return noCue()
     const able = whose.filter((id) => rigOf(show).get(id)?.type.has.includes(attribute))
-    if (able.length === 0) return refuse('not able', `None of these fixtures has ${attribute}.`, 'fixtures')
+    if (able.length === 0) return refuse('not able', { attribute }, 'fixtures')
     for (const id of able) {
       const type = rigOf(show).get(id)?.type
       const limits = type && rangeOf(type, attribute)
       if (limits && (number < limits.min || number > limits.max))
-        return refuse(
-          'beyond range',
-          `${type.name} takes ${attribute} from ${limits.min} to ${limits.max}, not ${number}.`,
-          'number',
-        )
+        return refuse('beyond range', { type: type.name, attribute, ...limits, number }, 'number')
     }
     const value = { kind: 'number', number } as const
     const settings = into.flatMap((cue) => able.map((fixture): Setting => ({ cue, fixture, attribute, value })))

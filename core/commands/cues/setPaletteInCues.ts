@@ -26,8 +26,7 @@ export const setPaletteInCues = command({
       const served = rigged ? attributesServed(show, palette, rigged) : []
       return into.flatMap((cue) => served.map((attribute): Setting => ({ cue, fixture, attribute, value })))
     })
-    if (settings.length === 0)
-      return refuse('serves none', `${known.name} holds nothing for these fixtures.`, 'palette')
+    if (settings.length === 0) return refuse('serves none', { name: known.name }, 'palette')
     const draft = new Draft(show)
     setInCues(show, draft, settings, where)
     return done(draft, `${known.name} for ${fixturesInWords(show, whose)} in ${cuesInWords(show, into)}`)

@@ -1,8 +1,7 @@
 /** Lets go of what cues hold, set or carried: what lies under the list comes through, in the end the state at rest. */
 import { z } from 'zod'
 import { lettingGo, setInCues, WHERE } from '../../cues/editing'
-import { command } from '../command'
-import { listInWords } from '../shared/wording'
+import { command, refuse } from '../command'
 import { cells, onCells } from '../shared/cells'
 
 export const setRestInCues = command({
@@ -18,6 +17,6 @@ export const setRestInCues = command({
         return settings.length
       },
       'back to rest:',
-      `These cues hold no ${listInWords(choice.families)} of these fixtures: it rests already.`,
+      refuse('rests already', { families: choice.families }, 'cues'),
     ),
 })

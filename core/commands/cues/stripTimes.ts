@@ -10,7 +10,7 @@ export const stripTimes = command({
   run(show, { palettes }) {
     const timed = palettes.filter((id) => (show.all.palette.get(id)?.time ?? null) !== null)
     const [only] = timed
-    if (!only) return refuse('no times', 'None of these palettes holds a time.', 'palettes')
+    if (!only) return refuse('no times', {}, 'palettes')
     const draft = new Draft(show)
     for (const id of timed) draft.set('palette', id, 'time', null)
     const what = timed.length === 1 ? (show.all.palette.get(only)?.name ?? '') : `${timed.length} palettes`

@@ -1,8 +1,7 @@
 /** Takes out what cues set, which is not to set it to nothing: what is carried comes through. */
 import { z } from 'zod'
 import { setWithin } from '../../cues/editing'
-import { command } from '../command'
-import { listInWords } from '../shared/wording'
+import { command, refuse } from '../command'
 import { cells, onCells, takeAll } from '../shared/cells'
 
 export const takeOutOfCues = command({
@@ -14,6 +13,6 @@ export const takeOutOfCues = command({
       choice,
       (draft) => takeAll(draft, setWithin(show, choice)),
       'take out',
-      `These cues set no ${listInWords(choice.families)} of these fixtures; what is seen is carried.`,
+      refuse('cues set none', { families: choice.families }, 'cues'),
     ),
 })

@@ -30,22 +30,16 @@ export const aimAtTarget = command({
   undoable: true,
   run(show, { fixtures, target, offset, along }, { person }) {
     const placed = target === null ? null : targetsOf(show).get(target)
-    if (placed === undefined)
-      return refuse(
-        'unknown target',
-        'This target has no place in this venue. Choose another, or place it first.',
-        'target',
-      )
+    if (placed === undefined) return refuse('no place here', { kind: 'target' }, 'target')
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const [i, id] of fixtures.entries()) {
       const rigged = rigOf(show).get(id)
-      if (!rigged)
-        return refuse('unknown fixture', 'One of the fixtures no longer hangs in this venue. Select again.', 'fixtures')
+      if (!rigged) return refuse('hangs elsewhere', {}, 'fixtures')
       const at = placeAlong(along, placed, i, fixtures.length)
       const aim: AimValue = { kind: 'aim', target, at, offset, choice: null }
       const place = aimPoint(targetsOf(show), aim)
-      if (!place) return refuse('unknown target', 'This target has no place in this venue.', 'target')
+      if (!place) return refuse('no place here', { kind: 'target' }, 'target')
       const { pose } = pictureOf(show, rigged, lookup).position
       const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
       const value: AimValue = { ...aim, choice: { side, pan } }

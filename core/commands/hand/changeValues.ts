@@ -21,7 +21,7 @@ export const changeValues = command({
   run(show, { fixtures, attribute, change }, { person }) {
     const name = ATTRIBUTE_NAMES[attribute]
     const able = fixtures.flatMap((id) => rigOf(show).get(id) ?? []).filter(({ type }) => type.has.includes(attribute))
-    if (able.length === 0) return refuse('not able', `None of the selected fixtures has ${name}.`, 'fixtures')
+    if (able.length === 0) return refuse('not able', { attribute: name }, 'fixtures')
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const rigged of able) {
@@ -29,7 +29,7 @@ export const changeValues = command({
       const { throwMetres } = pictureOf(show, rigged, lookup).position
       const number = changedNumber(numberShown(show, lookup, rigged, attribute, throwMetres), change, range)
       if (number === null)
-        return refuse('beyond range', `${rigged.type.name} takes ${name} from ${range.min} to ${range.max}.`, 'change')
+        return refuse('beyond range', { type: rigged.type.name, attribute: name, ...range, number: null }, 'change')
       putInHand(draft, person, rigged.id, attribute, { kind: 'number', number })
     }
     const who = fixturesInWords(

@@ -4,7 +4,7 @@ import { FAMILIES, familyOf } from '../../show/families'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { listInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const clearHand = command({
   input: z.strictObject({
@@ -23,7 +23,7 @@ export const clearHand = command({
       draft.remove('handValue', id)
       cleared.add(family)
     }
-    if (cleared.size === 0) return refuse('nothing in hand', 'There is nothing in hand to clear.')
+    if (cleared.size === 0) return refuse('nothing in hand', {})
     const what = FAMILIES.filter((family) => cleared.has(family))
     return done(draft, `clear ${listInWords(what)} in hand`)
   },

@@ -9,7 +9,8 @@ import { ATTRIBUTES, FAMILIES, familyOf } from '../../show/families'
 import { fixtureId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
 import { command, done, refuse } from '../command'
-import { fixturesInWords, listInWords } from '../shared/wording'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const copyValues = command({
   input: z.strictObject({
@@ -21,7 +22,7 @@ export const copyValues = command({
   undoable: true,
   run(show, { from, to, families, as }, { person }) {
     const source = rigOf(show).get(from)
-    if (!source) return refuse('unknown fixture', 'The fixture to copy from no longer hangs here.', 'from')
+    if (!source) return refuse('source hangs elsewhere', {}, 'from')
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const attribute of ATTRIBUTES) {
@@ -35,11 +36,7 @@ export const copyValues = command({
       }
     }
     if (draft.changes().length === 0)
-      return refuse(
-        'nothing to copy',
-        `Fixture ${source.fixture.number} shows no ${listInWords(families)} that these fixtures could take.`,
-        'families',
-      )
+      return refuse('nothing to copy', { fixture: source.fixture.number, families }, 'families')
     const label = `copy ${listInWords(families)} of fixture ${source.fixture.number} to ${fixturesInWords(show, to)}`
     return done(draft, label)
   },

@@ -53,13 +53,12 @@ type Found = { readonly ok: true; readonly spread: Spread } | { readonly ok: fal
 function spreadOver(show: Show, line: z.infer<typeof over>): Found {
   if (line.kind === 'line') return { ok: true, spread: spreadOverLine(line.from, line.to) }
   const placed = targetsOf(show).get(line.target)
-  if (!placed)
-    return { ok: false, refusal: refuse('unknown target', 'This target has no place in this venue.', 'over') }
+  if (!placed) return { ok: false, refusal: refuse('no place here', { kind: 'target' }, 'over') }
   const spread = spreadOverTarget(line.target, placed)
   if (spread) return { ok: true, spread }
   const { name } = placed.target
   return {
     ok: false,
-    refusal: refuse('a point', `${name} is a point. Choose a line or a ring, or draw a line on the stage.`, 'over'),
+    refusal: refuse('a point to fan over', { name }, 'over'),
   }
 }

@@ -28,7 +28,7 @@ export const fanValues = command({
       const rigged = rigOf(show).get(fixture)
       return rigged && canFan(rigged, of) ? [{ rigged, t }] : []
     })
-    if (fanned.length === 0) return refuse('not able', `None of the selected fixtures has ${nameOf(of)}.`, 'of')
+    if (fanned.length === 0) return refuse('not able', { attribute: nameOf(of) }, 'of')
     for (const { rigged, t } of fanned) {
       const wanted = (now: number) =>
         wish.how === 'by' ? now + wish.amount * fanWeight(t, keep) : rangeValue(t, keep, wish.from, wish.to)

@@ -5,7 +5,8 @@ import { Draft } from '../../show/draft'
 import { FAMILIES } from '../../show/families'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { fixturesInWords, listInWords } from '../shared/wording'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const goHome = command({
   input: z.strictObject({ fixtures: z.array(fixtureId).min(1), families: z.array(z.enum(FAMILIES)).min(1) }),
@@ -14,8 +15,7 @@ export const goHome = command({
     const draft = new Draft(show)
     putEvery(show, draft, person, fixtures, families, homeValue)
     const what = listInWords(families)
-    if (draft.changes().length === 0)
-      return refuse('home already', `There is no ${what} to bring home: these fixtures have none, or are there.`)
+    if (draft.changes().length === 0) return refuse('home already', { families })
     return done(draft, `${what} of ${fixturesInWords(show, fixtures)} home`)
   },
 })

@@ -5,8 +5,8 @@ import { Draft } from '../../show/draft'
 import { FIRST_NEUTRAL } from '../../show/families'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { fixturesInWords, listInWords } from '../shared/wording'
-import { plural } from '../../show/counted'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const goNeutral = command({
   input: z.strictObject({
@@ -19,13 +19,9 @@ export const goNeutral = command({
     const draft = new Draft(show)
     putEvery(show, draft, person, fixtures, taken, neutralValue)
     if (draft.changes().length === 0)
-      return refuse(
-        'nothing to do',
-        taken.length === 0
-          ? 'Neutral does nothing: its mask holds every family back. Switch one on beside the button.'
-          : `Neutral does nothing: ${listInWords(taken)} of these fixtures ${plural(taken.length, 'is', 'are')} neutral already, and the rest is held back.`,
-        'families',
-      )
+      return taken.length === 0
+        ? refuse('neutral takes nothing', {}, 'families')
+        : refuse('neutral already', { families: taken }, 'families')
     if (known) draft.set('person', person, 'usualNeutral', null)
     if (known?.neutralOnce)
       draft

@@ -37,7 +37,7 @@ describe('the hand', () => {
     expect(desk.recall('11-13', 1)).toBe('recall Bow for 2 fixtures')
     expect(desk.held(13, 'position')).toBeUndefined()
     expect(desk.refused('recallPalette', { palette: desk.choose.palette(1), fixtures: desk.fixtures('41') })).toBe(
-      'Bow holds nothing for the selected fixtures.',
+      'Bow holds nothing for these fixtures.',
     )
   })
 

@@ -34,8 +34,7 @@ export const nudgeAim = command({
       const { side, pan } = solveAim(rigged.mount, place, { reference: position.pose, side: position.side })
       putInHand(draft, person, id, 'position', { ...moved, choice: { side, pan } })
     }
-    if (draft.changes().length === 0)
-      return refuse('no aim', 'None of these fixtures is aimed at a place. Drop them on a target first.', 'fixtures')
+    if (draft.changes().length === 0) return refuse('no aim', {}, 'fixtures')
     return done(draft, `nudge ${fixturesInWords(show, fixtures)} ${offsetInWords(by)}`, 'nudge aim')
   },
 })

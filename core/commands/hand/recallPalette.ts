@@ -23,7 +23,7 @@ export const recallPalette = command({
   undoable: true,
   run(show, { palette, fixtures, as = 'link', seconds: wish }, { person, now }) {
     const stored = show.all.palette.get(palette)
-    if (!stored) return refuse('unknown palette', 'This palette is no longer in the show.', 'palette')
+    if (!stored) return refuse('gone', { kind: 'palette' }, 'palette')
     const seconds = wish ?? stored.time ?? 0
     const standing = standingAt(show, person, now)
     const arrivalOf = (rigged: RiggedFixture, attribute: Attribute) => {
@@ -52,8 +52,7 @@ export const recallPalette = command({
       }
       return attributes.length > 0
     })
-    if (served.length === 0)
-      return refuse('serves none', `${stored.name} holds nothing for the selected fixtures.`, 'fixtures')
+    if (served.length === 0) return refuse('serves none', { name: stored.name }, 'fixtures')
     const loosely = as === 'loose' ? ', loose' : ''
     return done(draft, `recall ${stored.name} for ${fixturesInWords(show, served)}${loosely}`)
   },

@@ -7,7 +7,7 @@ export const setBlind = command({
   input: z.strictObject({ blind: z.boolean() }),
   undoable: false,
   run(show, { blind }, { person }) {
-    if (!show.all.person.has(person)) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    if (!show.all.person.has(person)) return refuse('not in it', {})
     const draft = new Draft(show).set('person', person, 'blind', blind)
     return done(draft, blind ? 'work blind' : 'show the hand on stage')
   },

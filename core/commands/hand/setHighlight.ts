@@ -10,7 +10,7 @@ export const setHighlight = command({
   input: z.strictObject({ highlight: z.enum(HIGHLIGHTS), fixtures: z.array(fixtureId) }),
   undoable: false,
   run(show, { highlight, fixtures }, { person }) {
-    if (!show.all.person.has(person)) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    if (!show.all.person.has(person)) return refuse('not in it', {})
     const draft = new Draft(show).set('person', person, 'highlight', highlight)
     const wanted = new Set(highlight === 'off' ? [] : fixtures.filter((id) => show.all.fixture.has(id)))
     for (const [id, { person: whose, fixture }] of show.all.highlighted)

@@ -4,14 +4,14 @@ import { z } from 'zod'
 import { Draft } from '../../show/draft'
 import { FAMILIES } from '../../show/families'
 import { command, done, refuse } from '../command'
-import { listInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const setNeutral = command({
   input: z.strictObject({ families: z.array(z.enum(FAMILIES)), once: z.boolean() }),
   undoable: true,
   run(show, { families, once }, { person }) {
     const known = show.all.person.get(person)
-    if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    if (!known) return refuse('not in it', {})
     const isKept = !once && equal(families, known.neutral)
     const draft = new Draft(show)
       .set(

@@ -17,7 +17,7 @@ export const setTake = command({
   undoable: true,
   run(show, input, { person }) {
     const known = show.all.person.get(person)
-    if (!known) return refuse('unknown person', 'Open the show again: you are not in it yet.')
+    if (!known) return refuse('not in it', {})
     const usual = known.usual ?? { take: [...known.take], heldBack: [...known.heldBack] }
     const draft = new Draft(show)
     if ('once' in input) {

@@ -20,20 +20,15 @@ export const setValue = command({
   }),
   undoable: true,
   run(show, { fixtures, attribute, value }, { person }) {
-    if (value.kind === 'pool' && attribute !== 'zoom')
-      return refuse('not a pool', `A pool diameter sets the zoom; ${attribute} takes a number.`, 'value')
+    if (value.kind === 'pool' && attribute !== 'zoom') return refuse('not a pool', { attribute }, 'value')
     const able = fixtures.filter((id) => rigOf(show).get(id)?.type.has.includes(attribute))
-    if (able.length === 0) return refuse('not able', `None of the selected fixtures has ${attribute}.`, 'fixtures')
+    if (able.length === 0) return refuse('not able', { attribute }, 'fixtures')
     const draft = new Draft(show)
     for (const id of able) {
       const type = rigOf(show).get(id)?.type
       const limits = type && rangeOf(type, attribute)
       if (value.kind === 'number' && limits && (value.number < limits.min || value.number > limits.max))
-        return refuse(
-          'beyond range',
-          `${type.name} takes ${attribute} from ${limits.min} to ${limits.max}, not ${value.number}.`,
-          'value',
-        )
+        return refuse('beyond range', { type: type.name, attribute, ...limits, number: value.number }, 'value')
       putInHand(draft, person, id, attribute, value)
     }
     const shown = value.kind === 'pool' ? `pool ${value.diameter.toFixed(2)} m` : attribute

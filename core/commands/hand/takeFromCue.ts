@@ -6,7 +6,8 @@ import { cueId } from '../../show/ids'
 import { givenBy } from '../../show/values'
 import { command, done, refuse } from '../command'
 import { putTaken, takeChoice } from '../shared/takeValues'
-import { fixturesInWords, listInWords } from '../shared/wording'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const takeFromCue = command({
   input: z.strictObject({ ...takeChoice, cue: cueId }),
@@ -14,7 +15,7 @@ export const takeFromCue = command({
   run(show, { cue: id, ...choice }, { person }) {
     const cue = show.all.cue.get(id)
     const list = cue && listsInOrder(show).find((other) => other.id === cue.list)
-    if (!cue || !list) return refuse('unknown cue', 'This cue is no longer in the show.', 'cue')
+    if (!cue || !list) return refuse('gone', { kind: 'cue' }, 'cue')
     const values = [...stateAt(show, list, id).values()].flatMap((stored) => {
       const value = givenBy(stored)
       return value ? [{ ...stored, value }] : []
@@ -23,7 +24,7 @@ export const takeFromCue = command({
     const fixtures = putTaken(show, draft, person, values, choice)
     const what = listInWords(choice.families)
     if (fixtures.length === 0)
-      return refuse('nothing there', `Cue ${cue.number} holds no ${what} of these fixtures.`, 'families')
+      return refuse('cue holds none', { cue: cue.number, families: choice.families }, 'families')
     return done(draft, `take ${what} of ${fixturesInWords(show, fixtures)} from cue ${cue.number}`)
   },
 })

@@ -4,7 +4,8 @@ import { playedBack } from '../../cues/playback'
 import { Draft } from '../../show/draft'
 import { command, done, refuse } from '../command'
 import { eachOf, putTaken, takeChoice } from '../shared/takeValues'
-import { fixturesInWords, listInWords } from '../shared/wording'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const takeFromStage = command({
   input: z.strictObject(takeChoice),
@@ -12,8 +13,7 @@ export const takeFromStage = command({
   run(show, choice, { person }) {
     const draft = new Draft(show)
     const fixtures = putTaken(show, draft, person, eachOf(playedBack(show)), choice)
-    if (fixtures.length === 0)
-      return refuse('nothing there', `The cues show no ${listInWords(choice.families)} of these fixtures.`, 'families')
+    if (fixtures.length === 0) return refuse('cues show none', { families: choice.families }, 'families')
     return done(draft, `take ${listInWords(choice.families)} of ${fixturesInWords(show, fixtures)} from stage`)
   },
 })

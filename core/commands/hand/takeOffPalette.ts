@@ -11,7 +11,7 @@ export const takeOffPalette = command({
   undoable: true,
   run(show, { palette, fixtures }, { person }) {
     const stored = show.all.palette.get(palette)
-    if (!stored) return refuse('unknown palette', 'This palette is no longer in the show.', 'palette')
+    if (!stored) return refuse('gone', { kind: 'palette' }, 'palette')
     const draft = new Draft(show)
     const off = new Set<FixtureId>()
     for (const [id, held] of show.all.handValue) {
@@ -20,7 +20,7 @@ export const takeOffPalette = command({
       draft.remove('handValue', id)
       off.add(held.fixture)
     }
-    if (off.size === 0) return refuse('not in hand', `${stored.name} is not in hand for these fixtures.`, 'fixtures')
+    if (off.size === 0) return refuse('not in hand', { name: stored.name }, 'fixtures')
     return done(draft, `take ${stored.name} off ${fixturesInWords(show, [...off])}`)
   },
 })

@@ -50,6 +50,6 @@ function changed(now: number, change: AxisChange | null, axis: Axis): number | n
   return change.degrees < axis.min || change.degrees > axis.max ? null : change.degrees
 }
 
-function beyond(number: number, axis: string, change: AxisChange | null, range: Axis): string {
-  return `Fixture ${number} cannot: ${axis} ${change?.degrees ?? 0}° is beyond its stops, ${range.min}° to ${range.max}°.`
+function beyond(fixture: number, axis: string, change: AxisChange | null, { min, max }: Axis) {
+  return { fixture, axis, degrees: change?.degrees ?? 0, min, max }
 }

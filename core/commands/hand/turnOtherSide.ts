@@ -24,13 +24,7 @@ export const turnOtherSide = command({
       if (way) putInHand(draft, person, id, 'position', turned(picture, way))
     }
     if (draft.changes().length === 0)
-      return refuse(
-        'no other side',
-        how === 'other'
-          ? 'The stops of these fixtures allow no other way to their place.'
-          : 'All of these fixtures go the quickest way already.',
-        'fixtures',
-      )
+      return refuse(how === 'other' ? 'no other side' : 'quickest already', {}, 'fixtures')
     const who = fixturesInWords(show, fixtures)
     return done(draft, how === 'other' ? `${who} to the other side` : `${who} the quickest way round`)
   },

@@ -6,7 +6,7 @@ import { command, done, refuse } from '../command'
 import { paletteNumberTaken } from '../shared/paletteNumbers'
 import { definedFields } from '../shared/definedFields'
 import { gone } from '../shared/refusals'
-import { listInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 const FIELDS = ['number', 'name', 'colour', 'symbol', 'shelf', 'take', 'heldBack', 'note', 'time'] as const
 const IN_WORDS: Readonly<Partial<Record<(typeof FIELDS)[number], string>>> = { take: 'mask', heldBack: 'mask' }
@@ -19,8 +19,7 @@ export const changePalette = command({
     if (!known) return gone('palette', 'palette')
     const refusal = fields.number === undefined ? null : paletteNumberTaken(show, fields.number, palette)
     if (refusal) return refusal
-    if (fields.take?.length === 0)
-      return refuse('takes nothing', `${known.name} would take nothing any more. Leave one family on.`, 'take')
+    if (fields.take?.length === 0) return refuse('takes nothing', { name: known.name }, 'take')
     const draft = new Draft(show).put('palette', palette, { ...known, ...definedFields(fields) })
     const what = FIELDS.filter((field) => fields[field] !== undefined).map((field) => IN_WORDS[field] ?? field)
     return done(draft, `change the ${listInWords([...new Set(what)])} of ${known.name}`)

@@ -23,13 +23,9 @@ export const deletePalettes = command({
     const names = palettesInWords(show, [...ids])
     const leaning = leaningInWords(leaningOnPalettes(show, ids))
     if (links.how === 'refuse' && leaning)
-      return refuse(
-        'leaned on',
-        `${leaning} lean on ${names}. Turn the links into loose values, or hand them to another palette.`,
-        'links',
-      )
+      return refuse('palettes leaned on', { name: names, dependents: leaning }, 'links')
     if (links.how === 'links' && (ids.has(links.to) || !show.all.palette.has(links.to)))
-      return refuse('no heir', 'Choose a palette that stays for the links to go to.', 'links')
+      return refuse('no heir', {}, 'links')
     const draft = new Draft(show)
     removePalettes(show, draft, ids, links.how === 'links' ? links : { how: 'loose' })
     const trouble = links.how === 'links' ? linkTrouble(draft.result(), draft.result().all.palette.keys()) : null

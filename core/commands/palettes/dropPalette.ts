@@ -9,7 +9,7 @@ export const dropPalette = command({
   undoable: true,
   run(show, _, { person }) {
     const palette = show.all.person.get(person)?.editing ?? null
-    if (!palette) return refuse('none open', 'No palette is open in the hand.')
+    if (!palette) return refuse('none open', {})
     const draft = new Draft(show).set('person', person, 'editing', null)
     for (const [id] of handOfPerson(show, person)) draft.remove('handValue', id)
     return done(draft, `drop the changes to ${show.all.palette.get(palette)?.name ?? 'a palette'}`)

@@ -12,7 +12,7 @@ export const extendToGroup = command({
   undoable: true,
   run(show, { group, palettes, cues }) {
     const known = show.all.group.get(group)
-    if (!known) return refuse('unknown group', 'This group is no longer in the show.', 'group')
+    if (!known) return refuse('gone', { kind: 'group' }, 'group')
     const wanted = new Set<string>([...palettes, ...cues])
     const draft = new Draft(show)
     for (const { holder, values } of extensionsOf(show, group)) {
@@ -29,8 +29,7 @@ export const extendToGroup = command({
           })
       }
     }
-    if (draft.changes().length === 0)
-      return refuse('nothing to extend', `Everything chosen holds something for all of ${known.name} already.`)
+    if (draft.changes().length === 0) return refuse('nothing to extend', { name: known.name })
     return done(draft, `extend to all of ${known.name}`)
   },
 })

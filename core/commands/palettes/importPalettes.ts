@@ -38,15 +38,10 @@ export const importPalettes = command({
   run(show, { palettes, taken }, { newId }) {
     const seen = new Set<number>()
     const twice = palettes.find(({ palette: { number } }) => seen.size === seen.add(number).size)
-    if (twice)
-      return refuse(
-        'number taken',
-        `Number ${twice.palette.number} stands twice in the sheet. Change one of them.`,
-        'palettes',
-      )
+    if (twice) return refuse('number twice', { number: twice.palette.number, where: 'in the sheet' }, 'palettes')
     const byNumber = new Map([...show.all.palette].map(([id, { number }]) => [number, asPaletteId(id)]))
     const coming = palettes.filter(({ palette }) => taken !== 'leave out' || !byNumber.has(palette.number))
-    if (coming.length === 0) return refuse('nothing new', 'Every palette of the sheet is in the show already.', 'taken')
+    if (coming.length === 0) return refuse('nothing new in sheet', {}, 'taken')
     const clashing = taken === 'renumber' ? coming.filter(({ palette }) => byNumber.has(palette.number)).length : 0
     const highest = Math.max(...byNumber.keys(), ...coming.map(({ palette }) => palette.number), 0)
     const free = freeNumbers(show.all.palette.values(), highest + 1, clashing)

@@ -22,7 +22,7 @@ export const keepPalette = command({
   run(show, _, { person }) {
     const palette = show.all.person.get(person)?.editing ?? null
     const known = palette && show.all.palette.get(palette)
-    if (!palette || !known) return refuse('none open', 'No palette is open in the hand.')
+    if (!palette || !known) return refuse('none open', {})
     const held = handOfPerson(show, person).filter(([, { attribute }]) => lets(known, attribute))
     const changed = held.flatMap(([, { fixture, attribute, value }]) =>
       changedValue(show, palette, known.shelf, { fixture, attribute, value }),

@@ -22,14 +22,9 @@ export const makePalettesFromType = command({
   undoable: true,
   run(show, { type, part, numberFrom, only }, { newId }) {
     const known = show.all.fixtureType.get(type)
-    if (!known) return gone('type', 'type')
+    if (!known) return gone('fixtureType', 'type')
     const offered = palettesOfType(show, type, part).filter((_, i) => only === null || only.includes(i))
-    if (offered.length === 0)
-      return refuse(
-        'nothing there',
-        `${known.name} has nothing to make such palettes from. Look at its wheels.`,
-        'part',
-      )
+    if (offered.length === 0) return refuse('nothing to make from', { name: known.name }, 'part')
     const numbers = freeNumbers(show.all.palette.values(), numberFrom, offered.length)
     const draft = new Draft(show)
     for (const [i, { name, shelf, colour, values }] of offered.entries()) {

@@ -16,8 +16,7 @@ export const mergePalettes = command({
     if (!kept) return gone('palette', 'keep')
     const alike = duplicatePalettes(show).find((group) => group.includes(keep)) ?? []
     const unlike = others.find((id) => id === keep || !alike.includes(id))
-    if (unlike)
-      return refuse('not alike', `${palettesInWords(show, [unlike])} does not hold the same as ${kept.name}.`, 'others')
+    if (unlike) return refuse('not alike', { name: palettesInWords(show, [unlike]), other: kept.name }, 'others')
     const draft = new Draft(show)
     removePalettes(show, draft, new Set(others), { how: 'links', to: keep })
     const trouble = linkTrouble(draft.result(), [keep])

@@ -16,9 +16,8 @@ export const openPalette = command({
     const known = show.all.palette.get(palette)
     if (!known) return gone('palette', 'palette')
     const open = show.all.palette.get(show.all.person.get(person)?.editing ?? '')
-    if (open) return refuse('another open', `${open.name} is open in the hand. Keep or drop it first.`)
-    if (handOfPerson(show, person).length > 0)
-      return refuse('hand full', `The hand holds other values. Record or clear them, then edit ${known.name}.`)
+    if (open) return refuse('another open', { name: open.name })
+    if (handOfPerson(show, person).length > 0) return refuse('hand full', { name: known.name })
     const draft = new Draft(show).set('person', person, 'editing', palette)
     for (const rigged of servedBy(show, palette))
       for (const attribute of attributesServed(show, palette, rigged)) {

@@ -17,7 +17,8 @@ import { command, done, refuse } from '../command'
 import { paletteNumberTaken } from '../shared/paletteNumbers'
 import { linkTrouble } from '../shared/refusals'
 import { spendMask, takenFromHand, taking } from '../shared/takenFromHand'
-import { fixturesInWords, listInWords } from '../shared/wording'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 import type { FixtureValue } from '../../show/fixtureValue'
 
 export const recordPalette = command({
@@ -34,12 +35,7 @@ export const recordPalette = command({
     if (refusal) return refusal
     const mask = shelfMaskOf(show, shelf)
     const { values, families, fixtures } = takenFromHand(show, person, mask, workingSet)
-    if (values.length === 0)
-      return refuse(
-        'nothing to take',
-        `Nothing in hand belongs in a ${shelf} palette: it takes ${maskInWords(mask)}. Check the take switches.`,
-        'shelf',
-      )
+    if (values.length === 0) return refuse('nothing for shelf', { shelf, mask: maskInWords(mask) }, 'shelf')
     const id = paletteId.parse(newId())
     const draft = new Draft(show)
     draft.put('palette', id, {

@@ -9,7 +9,8 @@ import { paletteId } from '../../show/ids'
 import { fixtureChoice } from '../shared/fixtureChoice'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
-import { fixturesInWords, listInWords, looseInWords } from '../shared/wording'
+import { fixturesInWords, looseInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const removeFromPalette = command({
   input: z.strictObject({
@@ -32,16 +33,10 @@ export const removeFromPalette = command({
     if (removed === 0) {
       const served = servedBy(show, palette).map(({ id }) => id)
       const isWide = fixtures?.some((fixture) => served.includes(fixture))
-      return refuse(
-        'nothing to remove',
-        isWide
-          ? `${known.name} serves these fixtures by a value for their type or for any: one of them cannot be left out alone.`
-          : `${known.name} holds nothing of that.`,
-        'fixtures',
-      )
+      return refuse(isWide ? 'serves more widely' : 'holds nothing of that', { name: known.name }, 'fixtures')
     }
     const isEmptied = removed === [...show.all.paletteValue.values()].filter((v) => v.palette === palette).length
-    if (isEmptied) return refuse('emptied', `${known.name} would hold nothing. Delete the palette instead.`)
+    if (isEmptied) return refuse('emptied', { name: known.name })
     if (fixtures && !attributes) forgetRecorded(show, draft, palette, (fixture) => fixtures.includes(fixture))
     const loose = keepUnserved(draft, palette)
     const what = attributes ? listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute])) : 'everything'

@@ -10,8 +10,7 @@ export const setShelfMask = command({
   input: shelfMask.extend({ shelf: z.enum(SHELVES) }),
   undoable: true,
   run(show, { shelf, take, heldBack }) {
-    if (take.length === 0)
-      return refuse('takes nothing', `The ${shelf} shelf would take nothing. Leave one family on.`, 'take')
+    if (take.length === 0) return refuse('takes nothing', { name: `The ${shelf} shelf` }, 'take')
     const draft = new Draft(show).put('shelfMask', shelf, { take, heldBack })
     return done(draft, `the ${shelf} shelf takes ${maskInWords({ take, heldBack })}`)
   },

@@ -49,7 +49,7 @@ export const splitPalette = command({
         }
       }
     }
-    if (moved.size === 0) return refuse('nobody there', `${known.name} holds nothing for these groups.`, 'groups')
+    if (moved.size === 0) return refuse('serves no group', { name: known.name }, 'groups')
     forgetRecorded(show, draft, palette, (fixture) => moved.has(fixture))
     redirect(show, draft, palette, moved)
     if (isEmptied(draft, palette)) removeWithDependents(draft, 'palette', [palette])

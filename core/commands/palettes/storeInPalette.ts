@@ -19,7 +19,8 @@ import type { Show } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { gone, linkTrouble } from '../shared/refusals'
 import { spendMask, takenFromHand, taking } from '../shared/takenFromHand'
-import { fixturesInWords, listInWords, looseInWords } from '../shared/wording'
+import { fixturesInWords, looseInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 import type { FixtureValue } from '../../show/fixtureValue'
 
 /** What a palette holds that was recorded from fixtures it concerns, and not only worked out from others. */
@@ -52,11 +53,7 @@ export const storeInPalette = command({
       const value = isItself ? null : storable(show, known.shelf, held)
       return value ? [{ fixture: held.fixture, attribute: held.attribute, value }] : []
     })
-    if (stored.length === 0)
-      return refuse(
-        'nothing to take',
-        `Nothing in hand is new to ${known.name}: it takes ${maskInWords(known)}. Check the take switches.`,
-      )
+    if (stored.length === 0) return refuse('nothing new to it', { name: known.name, mask: maskInWords(known) })
     const draft = new Draft(show)
     const placed = reach === 'where it stands' ? updating(show, palette, stored) : reaching(show, stored, reach)
     const takes = taking(show, person, known)

@@ -22,12 +22,7 @@ export const updatePalettes = command({
   run(show, { palettes }, { person }) {
     const adjusted = [...adjustedInHand(show, person)].filter(([id]) => palettes === null || palettes.includes(id))
     const [first] = adjusted
-    if (!first)
-      return refuse(
-        'nothing changed',
-        'Nothing in hand was changed away from a palette, or the take switches hold it back.',
-        'palettes',
-      )
+    if (!first) return refuse('nothing changed', {}, 'palettes')
     const draft = new Draft(show)
     for (const [palette, values] of adjusted) {
       putReaching(show, draft, palette, updating(show, palette, values), { merge: [] })

@@ -8,7 +8,8 @@ import { firstMode } from '../../show/modes'
 import { showRecordOf, type Show } from '../../show/show'
 import { command, done, refuse, type Outcome } from '../command'
 import { gone } from '../shared/refusals'
-import { fixturesInWords, listInWords } from '../shared/wording'
+import { fixturesInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 const placing = fixturePlace.omit({ venue: true, fixture: true }).partial()
 const fixtureChange = z.strictObject({
@@ -32,8 +33,7 @@ export const changeFixtures = command({
       if (refusal) return refusal
     }
     const twice = numberTwice(show, changes)
-    if (twice !== null)
-      return refuse('number taken', `Number ${twice} would stand twice. Each fixture needs its own.`, 'number')
+    if (twice !== null) return refuse('number twice', { number: twice, where: 'among these' }, 'number')
     const fields = [...FIXTURE_FIELDS, ...PLACE_FIELDS].filter((field) => changes.some((c) => c[field] !== undefined))
     const who = fixturesInWords(
       show,
@@ -48,12 +48,12 @@ function writeFixture(show: Show, draft: Draft, change: FixtureChange): Outcome 
   const { fixture, type } = change
   const known = show.all.fixture.get(fixture)
   if (!known) return gone('fixture', 'fixture')
-  if (type && !show.all.fixtureType.has(type)) return gone('type', 'type')
+  if (type && !show.all.fixtureType.has(type)) return gone('fixtureType', 'type')
   const nextType = type === undefined ? known.type : type
   const ownMode = type !== undefined && type !== known.type ? type && firstMode(show, type) : known.mode
   const mode = change.mode === undefined ? ownMode : change.mode
   if (mode !== null && show.all.fixtureMode.get(mode)?.type !== nextType)
-    return refuse('unknown mode', `Fixture ${known.number}: this mode is not one of its type.`, 'mode')
+    return refuse('other type’s mode', { fixture: known.number }, 'mode')
   draft.put('fixture', fixture, {
     number: change.number ?? known.number,
     name: change.name ?? known.name,
@@ -72,7 +72,7 @@ function writePlace(show: Show, draft: Draft, venue: VenueId, change: FixtureCha
   const now = show.all.fixturePlace.get(id)
   const hang = change.hang ?? now?.hang
   if (hang === undefined || !show.all.hangPlace.has(placeId(venue, hang)))
-    return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
+    return refuse('no place here', { kind: 'hang' }, 'hang')
   const { along, out, drop, yaw, pitch, roll } = { ...STRAIGHT, ...now, ...given(change) }
   draft.put('fixturePlace', id, { venue, fixture: change.fixture, hang, along, out, drop, yaw, pitch, roll })
   return null

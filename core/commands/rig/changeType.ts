@@ -21,22 +21,16 @@ export const changeType = command({
   undoable: true,
   run(show, { type, modes, ...fields }, { newId }) {
     const known = show.all.fixtureType.get(type)
-    if (!known) return gone('type', 'type')
+    if (!known) return gone('fixtureType', 'type')
     const taken = typeTaken(show, fields.maker, fields.name, type)
     if (taken) return taken
-    if (new Set(modes.map((m) => plain(m.name))).size < modes.length)
-      return refuse('name taken', 'Two modes have the same name; each needs its own.', 'modes')
+    if (new Set(modes.map((m) => plain(m.name))).size < modes.length) return refuse('modes alike', {}, 'modes')
     const kept = new Set(modes.map((m) => m.id))
     const draft = new Draft(show).put('fixtureType', type, fields)
     for (const { id, mode } of modesOf(show, type)) {
       if (kept.has(id)) continue
       const users = [...show.all.fixture.values()].filter((f) => f.mode === id)
-      if (users.length > 0)
-        return refuse(
-          'in use',
-          `${users.length} fixtures use the mode ${mode.name}. Change their mode first, then take it out.`,
-          'modes',
-        )
+      if (users.length > 0) return refuse('mode in use', { name: mode.name, fixtures: users.length }, 'modes')
       draft.remove('fixtureMode', id)
     }
     for (const [i, { id, name, channels }] of modes.entries())

@@ -21,8 +21,7 @@ export const copyFixtures = command({
   undoable: true,
   run(show, { fixtures, numberFrom, hang, by }, { newId }) {
     const { venue } = showRecordOf(show)
-    if (!show.all.hangPlace.has(placeId(venue, hang)))
-      return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
+    if (!show.all.hangPlace.has(placeId(venue, hang))) return refuse('no place here', { kind: 'hang' }, 'hang')
     const refusal = numbersTaken(
       show,
       fixtures.map((_, i) => numberFrom + i),

@@ -23,23 +23,14 @@ export const deleteHang = command({
     if (!known) return gone('hang', 'hang')
     const on = [...show.all.fixturePlace].filter(([, place]) => place.hang === hang)
     if (on.length > 0 && fixtures === null)
-      return refuse(
-        'in use',
-        `${on.length} fixture places are on ${known.name}. Move the fixtures to another hang or delete them with it.`,
-        'hang',
-      )
+      return refuse('hang in use', { name: known.name, fixtures: on.length }, 'hang')
     const draft = new Draft(show)
     if (fixtures?.kind === 'move') {
       for (const [id, place] of on) {
         const hangsHere = [...show.all.hangPlace.values()].some(
           (p) => p.venue === place.venue && p.hang === fixtures.to,
         )
-        if (!hangsHere || fixtures.to === hang)
-          return refuse(
-            'unknown hang',
-            'The other hang has no place in every venue these fixtures hang in.',
-            'fixtures',
-          )
+        if (!hangsHere || fixtures.to === hang) return refuse('other hang elsewhere', {}, 'fixtures')
         draft.set('fixturePlace', id, 'hang', fixtures.to)
       }
     } else

@@ -21,16 +21,12 @@ export const deleteType = command({
   undoable: true,
   run(show, { type, fixtures }) {
     const known = show.all.fixtureType.get(type)
-    if (!known) return gone('type', 'type')
+    if (!known) return gone('fixtureType', 'type')
     const users = [...show.all.fixture].filter(([, fixture]) => fixture.type === type)
     if (users.length > 0 && fixtures === null)
-      return refuse(
-        'in use',
-        `${users.length} fixtures are ${known.name}. Give them another type, or leave them without one.`,
-        'type',
-      )
+      return refuse('type in use', { name: known.name, fixtures: users.length }, 'type')
     const to = fixtures?.kind === 'change' ? fixtures.to : null
-    if (to !== null && (to === type || !show.all.fixtureType.has(to))) return gone('type', 'fixtures')
+    if (to !== null && (to === type || !show.all.fixtureType.has(to))) return gone('fixtureType', 'fixtures')
     const draft = new Draft(show)
     if (to !== null)
       for (const [id] of users) draft.set('fixture', id, 'type', to).set('fixture', id, 'mode', firstMode(show, to))

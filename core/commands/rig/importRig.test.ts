@@ -41,7 +41,7 @@ describe('importRig', () => {
   it.each([
     [{ number: 11 }, 'Number 11 is taken.'],
     [{ hang: 'Nowhere' }, 'Fixture 1: there is no hang called Nowhere.'],
-    [{ type: 'Gull' }, 'Fixture 1: there is no type called Gull.'],
+    [{ type: 'Gull' }, 'Fixture 1: there is no fixture type called Gull.'],
   ])('refuses %o and brings nothing of the rest', (wrong, message) => {
     const desk = new Desk()
     expect(desk.refused('importRig', rows([{ ...row, ...wrong }]))).toBe(message)

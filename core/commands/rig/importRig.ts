@@ -33,7 +33,7 @@ export const importRig = command({
     const draft = new Draft(show)
     const hangIds = idsByName(show.all.hang)
     for (const { name, form, origin, yaw, rise, length } of hangs) {
-      if (hangIds.has(plain(name))) return refuse('name taken', `There are two hangs called ${name}.`, 'hangs')
+      if (hangIds.has(plain(name))) return refuse('name twice', { what: 'hangs', name }, 'hangs')
       const id = hangId.parse(newId())
       hangIds.set(plain(name), id)
       draft.put('hang', id, { name, form })
@@ -43,7 +43,7 @@ export const importRig = command({
     if (refusal) return refusal
     const targetNames = idsByName(show.all.target)
     for (const { name, position } of targets) {
-      if (targetNames.has(plain(name))) return refuse('name taken', `There are two targets called ${name}.`, 'targets')
+      if (targetNames.has(plain(name))) return refuse('name twice', { what: 'targets', name }, 'targets')
       const id = targetId.parse(newId())
       targetNames.set(plain(name), id)
       draft.put('target', id, { name, form: { kind: 'point' }, setPiece: null, local: null })
@@ -63,7 +63,7 @@ function addFixtures(
   const names = { hangs, types: idsByName(show.all.fixtureType) }
   const numbers = new Set([...show.all.fixture.values()].map((f) => f.number))
   for (const row of rows) {
-    if (numbers.has(row.number)) return refuse('number taken', `Number ${row.number} is taken.`, 'fixtures')
+    if (numbers.has(row.number)) return refuse('number taken in the rig', { number: row.number }, 'fixtures')
     numbers.add(row.number)
     const refusal = putFixtureRow(show, draft, fixtureId.parse(newId()), row, names)
     if (refusal) return refusal

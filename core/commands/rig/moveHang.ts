@@ -22,7 +22,7 @@ export const moveHang = command({
     const id = placeId(showRecordOf(show).venue, hang)
     const place = show.all.hangPlace.get(id)
     const known = show.all.hang.get(hang)
-    if (!place || !known) return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
+    if (!place || !known) return refuse('no place here', { kind: 'hang' }, 'hang')
     const refusal = belowFloor(known.name, origin)
     if (refusal) return refusal
     const draft = new Draft(show).set('hangPlace', id, 'origin', origin)

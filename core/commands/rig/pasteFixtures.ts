@@ -19,7 +19,7 @@ export const pasteFixtures = command({
     const seen = new Set<number>()
     const draft = new Draft(show)
     for (const row of rows) {
-      if (seen.has(row.number)) return refuse('number taken', `Number ${row.number} stands in two rows.`, 'rows')
+      if (seen.has(row.number)) return refuse('number twice', { number: row.number, where: 'in these rows' }, 'rows')
       seen.add(row.number)
       const refusal = putFixtureRow(show, draft, known.get(row.number) ?? fixtureId.parse(newId()), row, names)
       if (refusal) return refusal

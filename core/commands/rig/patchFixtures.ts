@@ -29,8 +29,7 @@ export const patchFixtures = command({
     }))
     const unknown = wishes.find(({ channels }) => channels === 0)
     if (unknown) {
-      const number = show.all.fixture.get(unknown.fixture)?.number ?? ''
-      return refuse('no mode', `Fixture ${number} has no mode, so nobody knows how many channels it takes.`, 'fixtures')
+      return refuse('no mode', { fixture: show.all.fixture.get(unknown.fixture)?.number ?? 0 }, 'fixtures')
     }
     const chosen = new Set(there)
     const taken = spansOf(show).filter((span) => !chosen.has(span.fixture))

@@ -29,10 +29,10 @@ export const placeFixtures = command({
     const { venue } = showRecordOf(show)
     const place = show.all.hangPlace.get(placeId(venue, hang))
     const of = show.all.fixtureType.get(type)
-    if (!place) return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
-    if (!of) return gone('type', 'type')
+    if (!place) return refuse('no place here', { kind: 'hang' }, 'hang')
+    if (!of) return gone('fixtureType', 'type')
     if (mode !== null && show.all.fixtureMode.get(mode)?.type !== type)
-      return refuse('unknown mode', `${of.name} has no such mode.`, 'mode')
+      return refuse('no such mode', { name: of.name }, 'mode')
     const refusal = numbersTaken(
       show,
       Array.from({ length: count }, (_, i) => numberFrom + i),

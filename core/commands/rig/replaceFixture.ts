@@ -31,7 +31,7 @@ export const replaceFixture = command({
     const rigged = rigOf(show).get(to)
     if (!before) return gone('fixture', 'from')
     if (!after || !rigged) return gone('fixture', 'to')
-    if (from === to) return refuse('same fixture', 'Choose two different fixtures.', 'to')
+    if (from === to) return refuse('same fixture', {}, 'to')
     const draft = new Draft(show)
     const angles = moveValues(show, draft, from, rigged)
     moveMemberships(show, draft, from, to)

@@ -6,7 +6,7 @@ import { group as groupSchema } from '../../show/entities'
 import { fixtureId, groupId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { groupNumberTaken, putGroupMembers } from '../shared/groupMembers'
-import { listInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 import { counted } from '../../show/counted'
 
 export const changeGroup = command({
@@ -14,7 +14,7 @@ export const changeGroup = command({
   undoable: true,
   run(show, { group, fixtures, ...fields }) {
     const known = show.all.group.get(group)
-    if (!known) return refuse('unknown group', 'This group is no longer in the show.', 'group')
+    if (!known) return refuse('gone', { kind: 'group' }, 'group')
     const refusal = fields.number === undefined ? null : groupNumberTaken(show, fields.number, group)
     if (refusal) return refusal
     const draft = new Draft(show)

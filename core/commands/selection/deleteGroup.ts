@@ -10,7 +10,7 @@ export const deleteGroup = command({
   undoable: true,
   run(show, { group }) {
     const known = show.all.group.get(group)
-    if (!known) return refuse('unknown group', 'This group is no longer in the show.', 'group')
+    if (!known) return refuse('gone', { kind: 'group' }, 'group')
     return done(removeWithDependents(new Draft(show), 'group', [group]), `take out group ${known.name}`)
   },
 })

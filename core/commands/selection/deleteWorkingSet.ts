@@ -10,7 +10,7 @@ export const deleteWorkingSet = command({
   undoable: true,
   run(show, { workingSet }) {
     const known = show.all.workingSet.get(workingSet)
-    if (!known) return refuse('unknown working set', 'This working set is no longer in the show.', 'workingSet')
+    if (!known) return refuse('gone', { kind: 'workingSet' }, 'workingSet')
     return done(
       removeWithDependents(new Draft(show), 'workingSet', [workingSet]),
       `take out the working set ${known.name}`,

@@ -15,8 +15,7 @@ export const orderGroups = command({
   undoable: true,
   run(show, { groups }) {
     const numbers = groups.flatMap((id) => show.all.group.get(id)?.number ?? []).sort((a, b) => a - b)
-    if (numbers.length < groups.length)
-      return refuse('unknown group', 'One of these groups is no longer in the show.', 'groups')
+    if (numbers.length < groups.length) return refuse('one gone', { kind: 'group' }, 'groups')
     const draft = new Draft(show)
     for (const [i, id] of groups.entries()) draft.set('group', id, 'number', numbers[i] ?? 0)
     return done(draft, 'reorder groups')

@@ -18,9 +18,9 @@ export const recordWorkingSet = command({
   run(show, { name, fixtures, workingSet }, { newId }) {
     for (const [id, other] of show.all.workingSet)
       if (id !== workingSet && plain(other.name) === plain(name))
-        return refuse('name taken', `There is a working set called ${other.name} already. Choose another name.`, 'name')
+        return refuse('name taken', { kind: 'workingSet', name: other.name }, 'name')
     if (workingSet !== null && !show.all.workingSet.has(workingSet))
-      return refuse('unknown working set', 'This working set is no longer in the show.', 'workingSet')
+      return refuse('gone', { kind: 'workingSet' }, 'workingSet')
     const id: WorkingSetId = workingSet ?? workingSetId.parse(newId())
     const draft = new Draft(show).put('workingSet', id, { name })
     const members = new Set(fixtures)

@@ -7,7 +7,7 @@ import type { CueValue } from '../../show/entities'
 import { FAMILIES } from '../../show/families'
 import type { Show } from '../../show/show'
 import { areCuesGone, cues, cuesInWords } from './chosenCues'
-import { done, refuse, type Outcome } from '../command'
+import { done, type Outcome } from '../command'
 import { noCue } from './cueListOf'
 import { fixtureChoice } from './fixtureChoice'
 import { counted } from '../../show/counted'
@@ -20,12 +20,12 @@ export function onCells(
   choice: CellChoice,
   change: (draft: Draft) => number,
   doing: string,
-  nothing: string,
+  nothing: Outcome,
 ): Outcome {
   if (areCuesGone(show, choice.cues)) return noCue()
   const draft = new Draft(show)
   const changed = change(draft)
-  if (changed === 0) return refuse('nothing there', nothing, 'cues')
+  if (changed === 0) return nothing
   return done(draft, `${doing} ${counted(changed, 'value')} (${cuesInWords(show, choice.cues)})`)
 }
 

@@ -31,7 +31,7 @@ export function copiedHang(show: Show, copy: Copy, images: Images): Outcome {
   const { venue } = showRecordOf(show)
   const place = show.all.hangPlace.get(placeId(venue, copy.hang))
   const known = show.all.hang.get(copy.hang)
-  if (!place || !known) return refuse('unknown hang', 'This hang has no place in this venue.', 'hang')
+  if (!place || !known) return refuse('no place here', { kind: 'hang' }, 'hang')
   const image = images.ofHang(place)
   const fixtures = copy.numberFrom === null ? [] : fixturesOn(show, venue, copy.hang)
   const numbers = fixtures.map((_, i) => (copy.numberFrom ?? 0) + i)

@@ -13,16 +13,12 @@ export function cueListOf(show: Show, id: string): ListInOrder | null {
   return listsInOrder(show).find((list) => list.id === id) ?? null
 }
 
-export const noList = (): Outcome => refuse('unknown list', 'This cue list is no longer in the show.', 'list')
-export const noCue = (): Outcome => refuse('unknown cue', 'This cue is no longer in the show.', 'cue')
+export const noList = (): Outcome => refuse('gone', { kind: 'cueList' }, 'list')
+export const noCue = (): Outcome => refuse('gone', { kind: 'cue' }, 'cue')
 
 /** Why a number cannot be given to a cue of a list; null when it can. `except` are cues that give theirs up. */
 export function cueNumberTaken(list: ListInOrder, number: number, except: readonly string[] = []): Outcome | null {
   const known = list.cues.find(({ id, cue }) => cue.number === number && !except.includes(id))
   if (!known) return null
-  return refuse(
-    'number taken',
-    `Cue ${number} is ${known.cue.name || 'already there'}. Choose another number.`,
-    'number',
-  )
+  return refuse('number taken', { kind: 'cue', number, by: known.cue.name }, 'number')
 }

@@ -18,6 +18,6 @@ export function putGroupMembers(show: Show, draft: Draft, group: GroupId, fixtur
 export function groupNumberTaken(show: Show, number: number, except?: GroupId): Outcome | null {
   for (const [id, existing] of show.all.group)
     if (id !== except && existing.number === number)
-      return refuse('number taken', `Number ${number} is the group ${existing.name}. Choose another.`, 'number')
+      return refuse('number taken', { kind: 'group', number, by: existing.name }, 'number')
   return null
 }

@@ -9,7 +9,7 @@ import { refuse, type Outcome } from '../command'
 export function paletteNumberTaken(show: Show, number: number, except?: PaletteId): Outcome | null {
   for (const [id, existing] of show.all.palette)
     if (id !== except && existing.number === number)
-      return refuse('number taken', `Number ${number} is ${existing.name}. Choose another number.`, 'number')
+      return refuse('number taken', { kind: 'palette', number, by: existing.name }, 'number')
   return null
 }
 

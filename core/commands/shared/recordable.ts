@@ -19,8 +19,6 @@ export interface Recordable {
   readonly fixtures: readonly FixtureId[]
   readonly families: readonly Family[]
   readonly heldBack: readonly Family[]
-  /** Said when there is nothing. */
-  readonly nothing: string
 }
 
 /** What the take switches and the mask of a list let through. Links stay links. */
@@ -31,10 +29,7 @@ export function recordable(
   from: RecordFrom,
   workingSet: WorkingSetId | null = null,
 ): Recordable {
-  if (from === 'hand') {
-    const nothing = `Nothing in hand is being taken into ${list.name}. Aim something, or switch a family on.`
-    return { ...takenFromHand(show, person, list, workingSet), nothing }
-  }
+  if (from === 'hand') return takenFromHand(show, person, list, workingSet)
   const mask = show.all.person.get(person) ?? { take: [], heldBack: [] }
   const within = workingSet === null ? null : workingSetMembersOf(show).get(workingSet)
   const hand = handOf(show, person)
@@ -51,6 +46,5 @@ export function recordable(
     fixtures: [...new Set(values.map(({ fixture }) => fixture))],
     families,
     heldBack: inFamilies(all.filter((value) => !values.includes(value))).filter((f) => !families.includes(f)),
-    nothing: `The stage shows nothing that is being taken into ${list.name}. Put something on it, or switch a family on.`,
   }
 }

@@ -2,43 +2,37 @@
 import type { Vec3 } from '../../geometry/vector'
 import type { FixtureId, LayerId } from '../../show/ids'
 import { DEEPEST_LINK, loopThrough, tooDeep } from '../../show/links'
+import type { Kind } from '../../show/kinds'
 import { plain } from '../../show/names'
 import type { Show } from '../../show/show'
 import { refuse, type Outcome } from '../command'
 
 type Named = 'hang' | 'setPiece' | 'target' | 'venue' | 'layer'
-const NAMED: Readonly<Record<Named, string>> = {
-  hang: 'a hang',
-  setPiece: 'a set piece',
-  target: 'a target',
-  venue: 'a venue',
-  layer: 'a layer',
-}
 
 /** Refuses a name another thing of the kind has; null when it is free. Case and spaces do not matter. */
 export function nameTaken(show: Show, kind: Named, name: string, except?: string): Outcome | null {
   for (const [id, thing] of show.all[kind])
     if (id !== except && plain(thing.name) === plain(name))
-      return refuse('name taken', `There is ${NAMED[kind]} called ${thing.name} already. Choose another name.`, 'name')
+      return refuse('name taken', { kind, name: thing.name }, 'name')
   return null
 }
 
 /** Refuses a hang whose middle lies under the stage floor. */
 export function belowFloor(name: string, origin: Vec3): Outcome | null {
   if (origin.z >= 0) return null
-  return refuse('below floor', `${name} cannot hang ${(-origin.z).toFixed(2)} m below the stage floor.`, 'origin')
+  return refuse('below floor', { name, metres: -origin.z }, 'origin')
 }
 
 /** Refuses what is not there (any more): "This hang is no longer in the show." */
-export function gone(what: string, field: string): Outcome {
-  return refuse(`unknown ${what}`, `This ${what} is no longer in the show.`, field)
+export function gone(kind: Kind, field: string): Outcome {
+  return refuse('gone', { kind }, field)
 }
 
 /** Refuses to touch what stands in a locked layer. */
 export function lockedLayer(show: Show, layer: LayerId | null, name: string): Outcome | null {
   const found = layer === null ? undefined : show.all.layer.get(layer)
   if (!found?.locked) return null
-  return refuse('locked', `${name} stands in the layer ${found.name}, which is locked. Unlock the layer first.`)
+  return refuse('locked', { name, layer: found.name })
 }
 
 /** Numbers for new fixtures: refuses the first one that is taken. */
@@ -46,11 +40,7 @@ export function numbersTaken(show: Show, numbers: readonly number[], except: Rea
   const wanted = new Set(numbers)
   for (const [id, { number, name }] of show.all.fixture)
     if (wanted.has(number) && ![...except].some((other) => other === id))
-      return refuse(
-        'number taken',
-        `Number ${number} is taken${name ? ` by ${name}` : ''}. Number from elsewhere.`,
-        'numberFrom',
-      )
+      return refuse('fixture number taken', { number, by: name }, 'numberFrom')
   return null
 }
 
@@ -59,13 +49,9 @@ export function linkTrouble(after: Show, palettes: Iterable<string>): Outcome | 
   const nameOf = (id: string) => after.all.palette.get(id)?.name ?? ''
   const loop = loopThrough(after, palettes)
   if (loop) {
-    const way = loop.map(nameOf).join(' → ')
-    return refuse('loop', `${nameOf(loop[0] ?? '')} would be made of itself: ${way}. Take that palette off first.`)
+    return refuse('loop', { way: loop.map(nameOf) })
   }
   const deep = tooDeep(after)
   if (deep === null) return null
-  return refuse(
-    'too deep',
-    `${nameOf(deep)} would be linked through more than ${DEEPEST_LINK} palettes. Link to one nearer to the values.`,
-  )
+  return refuse('too deep', { name: nameOf(deep), deepest: DEEPEST_LINK })
 }

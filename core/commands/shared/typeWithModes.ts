@@ -32,6 +32,6 @@ export function putType(draft: Draft, { modes, ...type }: TypeWithModes, newId: 
 export function typeTaken(show: Show, maker: string, name: string, except?: string): Outcome | null {
   for (const [id, type] of show.all.fixtureType)
     if (id !== except && plain(type.name) === plain(name) && plain(type.maker) === plain(maker))
-      return refuse('name taken', `There is a type ${type.maker} ${type.name} already. Choose another name.`, 'name')
+      return refuse('name taken', { kind: 'fixtureType', name: `${type.maker} ${type.name}` }, 'name')
   return null
 }

@@ -11,12 +11,6 @@ export function fixturesInWords(show: Show, fixtures: readonly FixtureId[]): str
   return `fixture ${show.all.fixture.get(only)?.number ?? only}`
 }
 
-/** "position, beam and colour". */
-export function listInWords(words: readonly string[]): string {
-  if (words.length < 2) return words.join('')
-  return `${words.slice(0, -1).join(', ')} and ${words.at(-1) ?? ''}`
-}
-
 /** "; 2 cue values and 1 in hand stay as they are, loose": what a change leaves behind; empty for nothing. */
 export function looseInWords({ inCues, inHand }: StayingLoose): string {
   if (inCues + inHand === 0) return ''

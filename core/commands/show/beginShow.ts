@@ -15,7 +15,7 @@ export const beginShow = command({
   }),
   undoable: false,
   run(show, { name, venue, types }, { newId }) {
-    if (show.all.show.size > 0) return refuse('begun', 'This show has been begun already.')
+    if (show.all.show.size > 0) return refuse('begun', {})
     const venueKey = venueId.parse(newId())
     const draft = new Draft(show)
     draft.put('venue', venueKey, venue)

@@ -10,10 +10,9 @@ export const removePerson = command({
   undoable: false,
   run(show, { person }) {
     const gone = show.all.person.get(person)
-    if (!gone) return refuse('unknown person', 'This person is no longer in the show.', 'person')
+    if (!gone) return refuse('gone', { kind: 'person' }, 'person')
     const hasInHand = [...show.all.handValue.values()].some((value) => value.person === person)
-    if (hasInHand || gone.editing)
-      return refuse('has work', `${gone.name} still has work in hand. Have it recorded or cleared first.`, 'person')
+    if (hasInHand || gone.editing) return refuse('has work', { name: gone.name }, 'person')
     return done(removeWithDependents(new Draft(show), 'person', [person]), `${gone.name} is taken out`)
   },
 })

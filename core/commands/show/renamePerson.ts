@@ -8,7 +8,7 @@ export const renamePerson = command({
   undoable: false,
   run(show, { name }, { person }) {
     const before = show.all.person.get(person)
-    if (!before) return refuse('unknown person', 'Open the show first.', 'name')
+    if (!before) return refuse('not in it', {}, 'name')
     return done(new Draft(show).set('person', person, 'name', name), `${before.name} is called ${name}`, 'name')
   },
 })

@@ -21,7 +21,7 @@ export const restoreShow = command({
   undoable: true,
   run(show, { name, contents }) {
     const read = readCollections(contents, show.id)
-    if (!read.ok) return refuse('not a show', `“${name}” cannot be restored. ${read.message}`, 'contents')
+    if (!read.ok) return refuse('not a show', { name, why: read.message }, 'contents')
     const draft = new Draft(show)
     for (const kind of KINDS) if (!declarationOf(kind).concerns) restoreKind(show, draft, read.all, kind)
     for (const id of show.all.cueRun.keys()) draft.remove('cueRun', id)

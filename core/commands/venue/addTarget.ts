@@ -24,8 +24,7 @@ export const addTarget = command({
     const id = targetId.parse(newId())
     const draft = new Draft(show)
     if (setPiece !== null) {
-      if (!show.all.setPiece.has(setPiece))
-        return refuse('unknown set piece', 'This set piece is no longer in the show.', 'setPiece')
+      if (!show.all.setPiece.has(setPiece)) return refuse('gone', { kind: 'setPiece' }, 'setPiece')
       draft.put('target', id, { name, form, setPiece, local: position })
     } else {
       const { venue } = showRecordOf(show)

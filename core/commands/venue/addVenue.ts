@@ -12,8 +12,7 @@ export const addVenue = command({
   run(show, input, { newId }) {
     const { venue } = showRecordOf(show)
     for (const known of show.all.venue.values())
-      if (known.name === input.name)
-        return refuse('name taken', `There is a venue called ${input.name} already.`, 'name')
+      if (known.name === input.name) return refuse('name taken', { kind: 'venue', name: input.name }, 'name')
     const id = venueId.parse(newId())
     const draft = new Draft(show).put('venue', id, input)
     for (const place of show.all.hangPlace.values())

@@ -10,7 +10,7 @@ export const changeSetPiece = command({
   undoable: true,
   run(show, { setPiece, name, solids, layer }) {
     const known = show.all.setPiece.get(setPiece)
-    if (!known) return gone('set piece', 'setPiece')
+    if (!known) return gone('setPiece', 'setPiece')
     const refusal =
       lockedLayer(show, known.layer, known.name) ??
       (name === undefined ? null : nameTaken(show, 'setPiece', name, setPiece))

@@ -33,7 +33,7 @@ export const changeTarget = command({
       setPiece !== known.setPiece &&
       !tie(show, draft, placed, setPiece, form ?? known.form)
     )
-      return refuse('unknown set piece', 'This set piece has no place in this venue.', 'setPiece')
+      return refuse('no place here', { kind: 'setPiece' }, 'setPiece')
     return done(draft, `change ${name ?? known.name}`)
   },
 })

@@ -15,7 +15,7 @@ export const deleteSetPiece = command({
   undoable: true,
   run(show, { setPiece }) {
     const known = show.all.setPiece.get(setPiece)
-    if (!known) return gone('set piece', 'setPiece')
+    if (!known) return gone('setPiece', 'setPiece')
     const locked = lockedLayer(show, known.layer, known.name)
     if (locked) return locked
     const draft = new Draft(show)

@@ -23,10 +23,7 @@ export const deleteTarget = command({
     const leaning = leaningInWords(leaningOnTarget(show, target))
     const placed = targetsOf(show).get(target)
     if (leaning && (aims === 'refuse' || !placed))
-      return refuse(
-        'leaned on',
-        `${leaning} aim at ${known.name}. Keep their places as free aims, or aim them elsewhere.`,
-      )
+      return refuse('target aimed at', { name: known.name, dependents: leaning })
     const freed = (value: CueContent): Value | null => {
       if (value.kind !== 'aim' || value.target !== target || !placed) return null
       return freedAim(show, value, add(pointOn(placed, value.at), value.offset))

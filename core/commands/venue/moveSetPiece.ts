@@ -17,7 +17,7 @@ export const moveSetPiece = command({
     const id = placeId(showRecordOf(show).venue, setPiece)
     const place = show.all.setPiecePlace.get(id)
     const piece = show.all.setPiece.get(setPiece)
-    if (!place || !piece) return refuse('unknown set piece', 'This set piece has no place in this venue.', 'setPiece')
+    if (!place || !piece) return refuse('no place here', { kind: 'setPiece' }, 'setPiece')
     const locked = lockedLayer(show, piece.layer, piece.name)
     if (locked) return locked
     const draft = new Draft(show).set('setPiecePlace', id, 'position', position).set('setPiecePlace', id, 'yaw', yaw)

@@ -16,14 +16,14 @@ export const moveTarget = command({
   undoable: true,
   run(show, { target, position }) {
     const placed = targetsOf(show).get(target)
-    if (!placed) return refuse('unknown target', 'This target has no place in this venue.', 'target')
+    if (!placed) return refuse('no place here', { kind: 'target' }, 'target')
     const { name, setPiece } = placed.target
     const { venue } = showRecordOf(show)
     const draft = new Draft(show)
     if (setPiece === null) draft.set('targetPlace', placeId(venue, target), 'position', position)
     else {
       const piece = show.all.setPiecePlace.get(placeId(venue, setPiece))
-      if (!piece) return refuse('unknown set piece', 'The set piece of this target has no place here.', 'target')
+      if (!piece) return refuse('tied to what is elsewhere', {}, 'target')
       draft.set('target', target, 'local', turnLevel(subtract(position, piece.position), -piece.yaw))
     }
     const by = offsetInWords(subtract(position, placed.position))

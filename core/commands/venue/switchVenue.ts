@@ -4,14 +4,14 @@ import { absentAfter } from '../../refocus/absent'
 import { Draft } from '../../show/draft'
 import { venueId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { listInWords } from '../shared/wording'
+import { listInWords } from '../../show/listInWords'
 
 export const switchVenue = command({
   input: z.strictObject({ venue: venueId }),
   undoable: true,
   run(show, { venue }) {
     const known = show.all.venue.get(venue)
-    if (!known) return refuse('unknown venue', 'This venue is no longer in the show.', 'venue')
+    if (!known) return refuse('gone', { kind: 'venue' }, 'venue')
     const draft = new Draft(show).set('show', show.id, 'venue', venue)
     const absent = absentAfter(show, draft.result()).map(({ fixture }) => show.all.fixture.get(fixture)?.number ?? '?')
     const without = absent.length > 0 ? ` without ${listInWords(absent.map(String))}, not hung there` : ''

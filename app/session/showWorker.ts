@@ -1,0 +1,53 @@
+/** The worker beside an open show: it checks what was sent, and works out consequences without keeping the page waiting. */
+import { releaseProxy, transfer, wrap, type Remote } from 'comlink'
+import { deltaBetween } from '#core/show/delta'
+import type { Show } from '#core/show/show'
+import { framePainted } from './afterNextFrame'
+import { isSnapshotSound } from './responses'
+import { consequencesOf, type Consequences, type ShowCopy } from './showCopy'
+
+export class ShowWorker {
+  readonly #worker: Worker
+  readonly #copy: Remote<ShowCopy>
+  /** Whether every value of what was sent is what it should be: told when all are checked. */
+  readonly isSound: Promise<boolean>
+  /** The show as the copy has it. */
+  #held: Show
+
+  /** `show` is what was read from `bytes`, which go over to the worker. */
+  constructor(bytes: ArrayBuffer, show: Show) {
+    this.#held = show
+    this.#worker = new Worker(new URL('../workers/show.worker.ts', import.meta.url), { type: 'module' })
+    this.#copy = wrap<ShowCopy>(this.#worker)
+    // Checking keeps a processor busy: what was read is shown first.
+    this.isSound = framePainted().then(() => this.#copy.hold(transfer(bytes, [bytes])))
+  }
+
+  /** What a change from `before` to `after` carries along. */
+  async consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> {
+    await this.isSound
+    const toSeen = deltaBetween(this.#held, before)
+    this.#held = before
+    return this.#copy.consequences(toSeen, deltaBetween(before, after), isSettled)
+  }
+
+  close(): void {
+    this.#copy[releaseProxy]()
+    this.#worker.terminate()
+  }
+}
+
+/** What stands beside an open show. */
+export type Beside = Pick<ShowWorker, 'isSound' | 'close'> & {
+  consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
+}
+
+/** The worker beside a show; where there are no workers, as in tests outside a browser, the same at once. */
+export function besideShow(bytes: ArrayBuffer, show: Show): Beside {
+  return typeof Worker === 'undefined' ? atOnce(bytes) : new ShowWorker(bytes, show)
+}
+
+function atOnce(bytes: ArrayBuffer): Beside {
+  const isSound = framePainted().then(() => isSnapshotSound(bytes))
+  return { isSound, consequences: consequencesOf, close: () => undefined }
+}
