@@ -3,6 +3,7 @@
  * carried from an earlier cue, or not there yet. Cells are looked up one by one: nothing is worked
  * out for cues that are not looked at.
  */
+import { rollup } from 'd3-array'
 import { resolveValue } from '../palettes/resolve'
 import { derivedEach } from '../show/derived'
 import type { CueValue } from '../show/entities'
@@ -12,7 +13,7 @@ import { RIG_KINDS, rigOf } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { givenBy, isLoose } from '../show/values'
 import { atRest } from './atRest'
-import { courseOf } from './tracking'
+import { courseOf, indexAt, type CoursePoint } from './tracking'
 
 /** What one cue sets of a family for a fixture. */
 export interface SheetPoint {
@@ -82,14 +83,7 @@ function sheetOf(show: ShowPart<SheetKind>, list: CueListId, family: Family): Sh
 }
 
 function latest(points: readonly SheetPoint[], at: number): SheetPoint | null {
-  let low = 0
-  let high = points.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((points[middle]?.at ?? Infinity) <= at) low = middle + 1
-    else high = middle
-  }
-  return points[low - 1] ?? null
+  return points[indexAt(points, at)] ?? null
 }
 
 function levelOf(show: ShowPart<SheetKind>, stored: CueValue): number {
@@ -106,18 +100,18 @@ function pointsOf(
   list: CueListId,
   family: Family,
 ): ReadonlyMap<FixtureId, readonly SheetPoint[]> {
-  const set = new Map<FixtureId, Map<number, CueValue[]>>()
-  for (const points of courseOf(show, list).values()) {
-    const [first] = points
-    if (!first || familyOf(first.stored.attribute) !== family) continue
-    const ofFixture = set.get(first.stored.fixture) ?? new Map<number, CueValue[]>()
-    set.set(first.stored.fixture, ofFixture)
-    for (const { at, stored } of points) ofFixture.set(at, [...(ofFixture.get(at) ?? []), stored])
-  }
-  return new Map([...set].map(([fixture, byPlace]) => [fixture, inOrder(byPlace)]))
+  const ofFamily = [...courseOf(show, list).values()].filter(
+    ([first]) => first && familyOf(first.stored.attribute) === family,
+  )
+  return rollup(ofFamily.flat(), inOrder, ({ stored }) => stored.fixture)
 }
 
-function inOrder(byPlace: ReadonlyMap<number, CueValue[]>): SheetPoint[] {
+function inOrder(points: readonly CoursePoint[]): SheetPoint[] {
+  const byPlace = rollup(
+    points,
+    (here) => here.map(({ stored }) => stored),
+    ({ at }) => at,
+  )
   return [...byPlace].map(([at, stored]) => pointOf(at, stored)).sort((a, b) => a.at - b.at)
 }
 

@@ -1,4 +1,5 @@
 /** How long the parts of a cue take: its own times, and those of families and fixtures where they differ. */
+import { group } from 'd3-array'
 import { derived } from '../show/derived'
 import type { Cue, CueTime } from '../show/entities'
 import { familyOf, type Attribute } from '../show/families'
@@ -10,15 +11,9 @@ export interface Timing {
   readonly seconds: number
 }
 
-const timesByCue = derived(['cueTime'], (show): ReadonlyMap<string, readonly CueTime[]> => {
-  const byCue = new Map<string, CueTime[]>()
-  for (const time of show.all.cueTime.values()) {
-    const times = byCue.get(time.cue)
-    if (times) times.push(time)
-    else byCue.set(time.cue, [time])
-  }
-  return byCue
-})
+const timesByCue = derived(['cueTime'], (show): ReadonlyMap<string, readonly CueTime[]> =>
+  group(show.all.cueTime.values(), ({ cue }) => cue),
+)
 
 /** The times of its own that a cue has. */
 export function timesOf(show: ShowPart<'cueTime'>, cue: string): readonly CueTime[] {

@@ -1,4 +1,5 @@
 /** Tracking: a value set in a cue carries on through later cues of its list until one changes it. */
+import { bisector, group } from 'd3-array'
 import { derived } from '../show/derived'
 import type { Cue, CueValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
@@ -18,15 +19,12 @@ export interface ListInOrder {
 
 /** Cue lists by number, each with its cues by number. */
 export const listsInOrder = derived(['cue', 'cueList'], (show): readonly ListInOrder[] => {
-  const cuesOf = new Map<string, CueInOrder[]>()
-  for (const [id, cue] of show.all.cue) {
-    const cues = cuesOf.get(cue.list)
-    if (cues) cues.push({ id: asCueId(id), cue })
-    else cuesOf.set(cue.list, [{ id: asCueId(id), cue }])
-  }
+  const cues = [...show.all.cue].map(([id, cue]): CueInOrder => ({ id: asCueId(id), cue }))
+  const cuesOf = group(cues, ({ cue }) => cue.list)
   return [...show.all.cueList]
+    .map(([key, list]) => [asCueListId(key), list] as const)
     .map(([id, list]) => ({
-      id: asCueListId(id),
+      id,
       list,
       cues: (cuesOf.get(id) ?? []).sort((a, b) => a.cue.number - b.cue.number),
     }))
@@ -34,15 +32,9 @@ export const listsInOrder = derived(['cue', 'cueList'], (show): readonly ListInO
 })
 
 /** The values set in each cue. */
-export const valuesByCue = derived(['cueValue'], (show): ReadonlyMap<string, readonly CueValue[]> => {
-  const byCue = new Map<string, CueValue[]>()
-  for (const value of show.all.cueValue.values()) {
-    const values = byCue.get(value.cue)
-    if (values) values.push(value)
-    else byCue.set(value.cue, [value])
-  }
-  return byCue
-})
+export const valuesByCue = derived(['cueValue'], (show): ReadonlyMap<string, readonly CueValue[]> =>
+  group(show.all.cueValue.values(), ({ cue }) => cue),
+)
 
 /** Where a cue stands: its list, and its place in it from 0. */
 export interface CuePlace {
@@ -109,16 +101,11 @@ export function courseOf(show: ShowPart<'cueValue' | 'cue' | 'cueList'>, list: C
   return courses(show).get(list) ?? NOTHING
 }
 
+const byPlace = bisector(({ at }: { readonly at: number }) => at)
+
 /** Which of some points is the latest at or before a place; -1 where nothing has been set yet. */
-export function indexAt(points: readonly CoursePoint[], at: number): number {
-  let low = 0
-  let high = points.length
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((points[middle]?.at ?? Infinity) <= at) low = middle + 1
-    else high = middle
-  }
-  return low - 1
+export function indexAt(points: ArrayLike<{ readonly at: number }>, at: number): number {
+  return byPlace.right(points, at) - 1
 }
 
 /** The latest of some points at or before a place; null where nothing has been set yet. */

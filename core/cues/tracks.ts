@@ -5,6 +5,7 @@
  * A cue that is started while another still comes in goes from where things were at that moment:
  * `from` is looked at as it was then. No numbers are kept for it; it follows from when each began.
  */
+import { group } from 'd3-array'
 import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { CueRun, CueValue } from '../show/entities'
@@ -73,14 +74,11 @@ interface Run extends CueRun {
 }
 
 const runsByList = derived(['cueRun'], (show): ReadonlyMap<string, readonly Run[]> => {
-  const byList = new Map<string, Run[]>()
-  for (const [id, run] of show.all.cueRun) {
-    const runs = byList.get(run.list)
-    if (runs) runs.push({ id, ...run })
-    else byList.set(run.list, [{ id, ...run }])
-  }
-  for (const runs of byList.values()) runs.sort((a, b) => a.order - b.order || a.startedAt - b.startedAt)
-  return byList
+  const runs = [...show.all.cueRun].map(([id, run]): Run => ({ id, ...run }))
+  return group(
+    runs.sort((a, b) => a.order - b.order || a.startedAt - b.startedAt),
+    ({ list }) => list,
+  )
 })
 
 /** The runs of a list, the first started first. */

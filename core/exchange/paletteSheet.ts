@@ -2,6 +2,7 @@
  * Palettes as they travel between shows: fixtures by number, types and targets by name, links by
  * palette number. Read back against a show, what it does not know is told line by line.
  */
+import { rollup } from 'd3-array'
 import { z } from 'zod'
 import { palettesInOrder } from '../palettes/resolve'
 import type { CommandInput } from '../commands/registry'
@@ -39,12 +40,11 @@ export const paletteDocument = z.strictObject({
 
 /** Palettes of a show in portable form, by number. */
 export function portablePalettes(show: Show, only?: ReadonlySet<PaletteId>): PortablePalette[] {
-  const lines = new Map<string, PortableLine[]>()
-  for (const stored of show.all.paletteValue.values()) {
-    const known = lines.get(stored.palette)
-    if (known) known.push(portableLine(show, stored))
-    else lines.set(stored.palette, [portableLine(show, stored)])
-  }
+  const lines = rollup(
+    show.all.paletteValue.values(),
+    (values) => values.map((stored) => portableLine(show, stored)),
+    ({ palette }) => palette,
+  )
   return palettesInOrder(show)
     .filter(({ id }) => only?.has(id) !== false)
     .map(({ id, palette }) => ({ ...palette, values: (lines.get(id) ?? []).sort(byWhom) }))

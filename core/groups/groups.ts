@@ -1,4 +1,5 @@
 /** Groups in order, and those that make themselves: by type, by hang, and by type on each hang. */
+import { group } from 'd3-array'
 import { derived } from '../show/derived'
 import type { EntityOf } from '../show/kinds'
 import { asGroupId, type FixtureId, type GroupId } from '../show/ids'
@@ -50,11 +51,8 @@ export const rigGroupsOf = derived(HANG_KINDS, (show): readonly RigGroup[] => {
 })
 
 function typesOf(fixtures: Iterable<RiggedFixture>): { name: string; members: FixtureId[] }[] {
-  const members = new Map<string, FixtureId[]>()
-  for (const { id, type } of fixtures) {
-    const known = members.get(type.name)
-    if (known) known.push(id)
-    else members.set(type.name, [id])
-  }
-  return [...members].map(([name, ids]) => ({ name, members: ids }))
+  return [...group(fixtures, ({ type }) => type.name)].map(([name, ofType]) => ({
+    name,
+    members: ofType.map(({ id }) => id),
+  }))
 }

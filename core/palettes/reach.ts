@@ -3,6 +3,7 @@
  * that says the same for a type serves the type, the rest serve the very fixture. What cannot be
  * said so widely falls back to the next narrower reach.
  */
+import { group } from 'd3-array'
 import { paletteValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { HOME } from '../kinematics/head'
@@ -60,20 +61,10 @@ function shared(value: Value): Value {
   return value.kind === 'aim' ? { ...value, choice: null } : value
 }
 
-function groupedBy<K>(values: readonly FixtureValue[], keyOf: (value: FixtureValue) => K): Map<K, FixtureValue[]> {
-  const groups = new Map<K, FixtureValue[]>()
-  for (const value of values) {
-    const group = groups.get(keyOf(value))
-    if (group) group.push(value)
-    else groups.set(keyOf(value), [value])
-  }
-  return groups
-}
-
 /** What a palette would hold for these values. */
 export function reaching(show: Show, values: readonly FixtureValue[], reach: Reach): ReachingValue[] {
   const placed: ReachingValue[] = []
-  for (const ofAttribute of groupedBy(values, ({ attribute }) => attribute).values()) {
+  for (const ofAttribute of group(values, ({ attribute }) => attribute).values()) {
     const [first] = ofAttribute
     if (!first) continue
     placed.push(...reachingOf(show, ofAttribute, reach === 'usual' ? usualWidth(first) : reach))
@@ -85,13 +76,11 @@ function reachingOf(show: Show, values: readonly FixtureValue[], width: Width): 
   if (width === 'own') return values.map(own)
   const common = commonOf(values)
   if (width === 'any' && common) return [{ whom: 'any', ...common }, ...turnedOtherwise(show, values)]
-  return [...groupedBy(values, ({ fixture }) => show.all.fixture.get(fixture)?.type ?? null)].flatMap(
-    ([type, ofType]) => {
-      const alike = type === null ? null : commonOf(ofType)
-      if (type === null || !alike) return ofType.map(own)
-      return [{ whom: { kind: type }, ...alike }, ...turnedOtherwise(show, ofType)]
-    },
-  )
+  return [...group(values, ({ fixture }) => show.all.fixture.get(fixture)?.type ?? null)].flatMap(([type, ofType]) => {
+    const alike = type === null ? null : commonOf(ofType)
+    if (type === null || !alike) return ofType.map(own)
+    return [{ whom: { kind: type }, ...alike }, ...turnedOtherwise(show, ofType)]
+  })
 }
 
 const own = ({ fixture, attribute, value }: FixtureValue): ReachingValue => ({

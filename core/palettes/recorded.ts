@@ -1,4 +1,5 @@
 /** With which fixtures a palette was recorded, however widely its values serve. */
+import { rollup } from 'd3-array'
 import { recordedFixtureId } from '../show/compositeIds'
 import { derived } from '../show/derived'
 import type { Draft } from '../show/draft'
@@ -22,12 +23,13 @@ export function forgetRecorded(
     if (recorded.palette === palette && isMeant(recorded.fixture)) draft.remove('recordedFixture', id)
 }
 
-const recordedByPalette = derived(['recordedFixture'], (show): ReadonlyMap<string, ReadonlySet<FixtureId>> => {
-  const recorded = new Map<string, Set<FixtureId>>()
-  for (const { palette, fixture } of show.all.recordedFixture.values())
-    recorded.set(palette, (recorded.get(palette) ?? new Set()).add(fixture))
-  return recorded
-})
+const recordedByPalette = derived(['recordedFixture'], (show): ReadonlyMap<string, ReadonlySet<FixtureId>> =>
+  rollup(
+    show.all.recordedFixture.values(),
+    (recorded) => new Set(recorded.map(({ fixture }) => fixture)),
+    ({ palette }) => palette,
+  ),
+)
 
 const NOBODY: ReadonlySet<FixtureId> = new Set()
 

@@ -1,4 +1,5 @@
 /** Values in hand that were changed away from a palette, and how the palette would take them in. */
+import { flatGroup } from 'd3-array'
 import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { PaletteId, PersonId } from '../show/ids'
@@ -60,17 +61,16 @@ function heldBy(
  * when all whom it serves change alike; else those changed get one of their own beside it.
  */
 export function updating(show: Show, palette: PaletteId, values: readonly FixtureValue[]): ReachingValue[] {
-  const byWidth = new Map<string, FixtureValue[]>()
-  for (const value of values) {
-    const key = `${value.attribute} ${standingOf(show, palette, value)}`
-    byWidth.set(key, [...(byWidth.get(key) ?? []), value])
-  }
-  return [...byWidth].flatMap(([key, group]) => {
-    const [, standing] = key.split(' ')
-    if (standing === 'own' || standing === undefined) return reaching(show, group, 'own')
-    const wide = reaching(show, group, standing === 'any' ? 'any' : 'kind')
+  const byWidth = flatGroup(
+    values,
+    ({ attribute }) => attribute,
+    (value) => standingOf(show, palette, value),
+  )
+  return byWidth.flatMap(([, standing, alike]) => {
+    if (standing === 'own') return reaching(show, alike, 'own')
+    const wide = reaching(show, alike, standing === 'any' ? 'any' : 'kind')
     const isWhole = wide[0] !== undefined && wide[0].whom !== 'any' && 'own' in wide[0].whom
-    return !isWhole && coversAll(show, palette, group, standing) ? wide : reaching(show, group, 'own')
+    return !isWhole && coversAll(show, palette, alike, standing) ? wide : reaching(show, alike, 'own')
   })
 }
 

@@ -3,6 +3,7 @@
  * when the palette is corrected. The values of one family of a fixture in a cue are looked at
  * together; a palette is near when it holds all of them and none is further off than the limit.
  */
+import { flatGroup } from 'd3-array'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { rangeOf } from '../hand/attributes'
@@ -58,18 +59,13 @@ export function looseValues(show: Show, limits: NearLimits): LooseValue[] {
 }
 
 function looseIn(values: readonly CueValue[]): Omit<LooseValue, 'cue' | 'near'>[] {
-  const together = new Map<string, CueValue[]>()
-  for (const stored of values) {
-    if (!isLoose(stored.value) || stored.mark === 'held') continue
-    const key = `${stored.fixture} ${familyOf(stored.attribute)}`
-    const known = together.get(key)
-    if (known) known.push(stored)
-    else together.set(key, [stored])
-  }
-  return [...together.values()].flatMap((stored) => {
-    const [first] = stored
-    return first ? [{ fixture: first.fixture, family: familyOf(first.attribute), stored }] : []
-  })
+  const loose = values.filter(({ value, mark }) => isLoose(value) && mark !== 'held')
+  const together = flatGroup(
+    loose,
+    ({ fixture }) => fixture,
+    ({ attribute }) => familyOf(attribute),
+  )
+  return together.map(([fixture, family, stored]) => ({ fixture, family, stored }))
 }
 
 class NearFinder {

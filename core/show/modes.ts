@@ -1,4 +1,5 @@
 /** The modes of fixture types, in their order. */
+import { group } from 'd3-array'
 import { derived } from './derived'
 import type { FixtureMode } from './entities'
 import { asFixtureModeId, type FixtureModeId } from './ids'
@@ -11,15 +12,11 @@ export interface OrderedMode {
 
 /** The modes of every type. */
 export const modesByType = derived(['fixtureMode'], (show): ReadonlyMap<string, readonly OrderedMode[]> => {
-  const byType = new Map<string, OrderedMode[]>()
-  for (const [key, mode] of show.all.fixtureMode) {
-    const entry = { id: asFixtureModeId(key), mode }
-    const known = byType.get(mode.type)
-    if (known) known.push(entry)
-    else byType.set(mode.type, [entry])
-  }
-  for (const modes of byType.values()) modes.sort((a, b) => a.mode.order - b.mode.order)
-  return byType
+  const modes = [...show.all.fixtureMode].map(([key, mode]) => ({ id: asFixtureModeId(key), mode }))
+  return group(
+    modes.sort((a, b) => a.mode.order - b.mode.order),
+    ({ mode }) => mode.type,
+  )
 })
 
 export function modesOf(show: Show, type: string): readonly OrderedMode[] {

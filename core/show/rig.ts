@@ -1,4 +1,5 @@
 /** The rig as it hangs in the venue the show plays: a mount for every placed fixture. */
+import { group, rollup } from 'd3-array'
 import { placeId } from './compositeIds'
 import { fixtureFrame, mountingPoint } from '../geometry/frame'
 import type { Vec3 } from '../geometry/vector'
@@ -90,7 +91,7 @@ export interface RiggedHang {
 
 export const hangsOf = derived(HANG_KINDS, (show): readonly RiggedHang[] => {
   const { venue } = showRecordOf(show)
-  const fixturesOn = groupByHang(rigOf(show).values())
+  const fixturesOn = group(rigOf(show).values(), ({ place }) => place.hang)
   const hangs: RiggedHang[] = []
   for (const place of show.all.hangPlace.values()) {
     const hang = show.all.hang.get(place.hang)
@@ -101,23 +102,11 @@ export const hangsOf = derived(HANG_KINDS, (show): readonly RiggedHang[] => {
   return hangs.sort((a, b) => b.place.origin.y - a.place.origin.y)
 })
 
-function groupByHang(fixtures: Iterable<RiggedFixture>): Map<HangId, RiggedFixture[]> {
-  const groups = new Map<HangId, RiggedFixture[]>()
-  for (const fixture of fixtures) {
-    const group = groups.get(fixture.place.hang)
-    if (group) group.push(fixture)
-    else groups.set(fixture.place.hang, [fixture])
-  }
-  return groups
-}
-
 /** Fixtures of a group in their stored order. */
-export const membersOf = derived(['groupMember'], (show): ReadonlyMap<string, readonly FixtureId[]> => {
-  const members = new Map<string, EntityOf['groupMember'][]>()
-  for (const member of show.all.groupMember.values()) {
-    const list = members.get(member.group)
-    if (list) list.push(member)
-    else members.set(member.group, [member])
-  }
-  return new Map([...members].map(([id, list]) => [id, list.sort((a, b) => a.order - b.order).map((m) => m.fixture)]))
-})
+export const membersOf = derived(['groupMember'], (show): ReadonlyMap<string, readonly FixtureId[]> =>
+  rollup(
+    show.all.groupMember.values(),
+    (members) => members.sort((a, b) => a.order - b.order).map(({ fixture }) => fixture),
+    ({ group }) => group,
+  ),
+)

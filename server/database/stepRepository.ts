@@ -1,4 +1,5 @@
 /** Steps of undo in the database: whose is next, and what one is planned by. */
+import { group } from 'd3-array'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { JournalEntry } from '#core/journal/entry'
@@ -132,11 +133,8 @@ function registersOfThings(writes: readonly StoredWrite[]): string[] {
 }
 
 function byRegister(writes: readonly StoredWrite[]): Map<string, RegisterWrite[]> {
-  const known = new Map<string, RegisterWrite[]>()
-  for (const { register, ...write } of [...writes].sort((a, b) => a.seq - b.seq)) {
-    const those = known.get(register)
-    if (those) those.push(write)
-    else known.set(register, [write])
-  }
-  return known
+  return group(
+    [...writes].sort((a, b) => a.seq - b.seq),
+    ({ register }) => register,
+  )
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Says what a change of the stage carries along, before it is done. Never covers the plan. */
+import { rollup } from 'd3-array'
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
 import { listInWords } from '#core/show/listInWords'
@@ -72,14 +73,14 @@ const named = computed(() => {
 const left = computed(() => proposal.current?.leftBehind ?? [])
 /** "14.5 (37, 38), 33 (17)". */
 const leftWords = computed(() => {
-  const byCue = new Map<string, number[]>()
-  for (const { cue, fixture } of left.value) {
-    const number = store.view?.all.fixture.get(fixture)?.number ?? 0
-    byCue.set(cue, [...(byCue.get(cue) ?? []), number])
-  }
-  return [...byCue]
-    .map(([cue, numbers]) => `${store.view?.all.cue.get(cue)?.number ?? ''} (${[...new Set(numbers)].join(', ')})`)
-    .join(', ')
+  const show = store.view
+  const numberOf = (fixture: string) => show?.all.fixture.get(fixture)?.number ?? 0
+  const byCue = rollup(
+    left.value,
+    (values) => [...new Set(values.map(({ fixture }) => numberOf(fixture)))].join(', '),
+    ({ cue }) => cue,
+  )
+  return [...byCue].map(([cue, numbers]) => `${show?.all.cue.get(cue)?.number ?? ''} (${numbers})`).join(', ')
 })
 /** Links them to the palettes they stand beside: then they follow what is proposed as well. */
 function linkLeft() {

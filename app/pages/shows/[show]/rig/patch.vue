@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** Universes and addresses: the maps, the table, and patching by rule. */
+import { group } from 'd3-array'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { patchFaults, spansOf, type Span } from '#core/patch/span'
+import { patchFaults, spansOf } from '#core/patch/span'
 import type { FixtureId } from '#core/show/ids'
 import { useOutput } from '../../../../composables/shell/useOutput'
 import { usePanelSizes } from '../../../../stores/panelSizes'
@@ -19,12 +20,7 @@ const isUnpatching = ref(false)
 const selected = computed(() => new Set<string>(selection.fixtures))
 
 const universes = computed(() => {
-  const byUniverse = new Map<number, Span[]>()
-  for (const span of store.view ? spansOf(store.view) : []) {
-    const known = byUniverse.get(span.universe)
-    if (known) known.push(span)
-    else byUniverse.set(span.universe, [span])
-  }
+  const byUniverse = group(store.view ? spansOf(store.view) : [], ({ universe }) => universe)
   return [...byUniverse].map(([universe, spans]) => ({ universe, spans })).sort((a, b) => a.universe - b.universe)
 })
 const tints = computed(() => {

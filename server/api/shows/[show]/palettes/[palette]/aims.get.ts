@@ -1,9 +1,9 @@
 /** A palette's aims as a CSV file. */
-import { stringify } from 'csv-stringify/sync'
 import { setResponseHeaders } from 'h3'
-import { AIM_COLUMNS, aimsOfPalette, withoutFormula } from '#core/exchange/aimsTable'
+import { AIM_COLUMNS, aimsOfPalette } from '#core/exchange/aimsTable'
 import { paletteId } from '#core/show/ids'
 import { ApiError, defineApi, paramOf } from '../../../../../http/api'
+import { csvOf } from '../../../../../http/csv'
 import { showOf } from '../../../../../http/showOf'
 
 export default defineApi(async (event) => {
@@ -15,9 +15,5 @@ export default defineApi(async (event) => {
     'content-type': 'text/csv; charset=utf-8',
     'content-disposition': `attachment; filename="palette-${palette.number}-aims.csv"`,
   })
-  return stringify(aimsOfPalette(live.show, id), {
-    header: true,
-    columns: [...AIM_COLUMNS],
-    cast: { string: withoutFormula },
-  })
+  return csvOf(AIM_COLUMNS, aimsOfPalette(live.show, id))
 })
