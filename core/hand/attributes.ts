@@ -12,7 +12,7 @@ export interface AttributeRange {
   readonly max: number
   /** What it is worth when nothing sets it. */
   readonly home: number
-  readonly unit: 'level' | 'degrees' | 'slot'
+  readonly unit: 'level' | 'degrees' | 'slot' | 'metres'
 }
 
 /** The range of an attribute for a type that has it. */
@@ -46,3 +46,6 @@ export function wheelOf(type: FixtureType, attribute: NumberAttribute): Wheel | 
 function wheelsOf(type: FixtureType, kind: Wheel['kind']): Wheel[] {
   return type.wheels.filter((wheel) => wheel.kind === kind)
 }
+
+/** What a pool may be across, metres. */
+export const POOL_RANGE: AttributeRange = { min: 0, max: 200, home: 2, unit: 'metres' }

@@ -2,12 +2,12 @@
 /** The cells chosen in the carry sheet: what stands there and where it comes from, and what can be done with it. */
 import { computed, ref } from 'vue'
 import { WHERE } from '#core/cues/editing'
-import { courseOf, latestAt, placeOfCue } from '#core/cues/tracking'
+import { heldInCue } from '#core/cues/heldInCue'
 import { rangeOf } from '#core/hand/attributes'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { servedBy } from '#core/palettes/use'
 import { valueInWords } from '#core/refocus/paletteLines'
-import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Attribute } from '#core/show/families'
+import { ATTRIBUTE_NAMES, familyOf, type Attribute } from '#core/show/families'
 import { asPaletteId } from '#core/show/ids'
 import { attributesOf } from '#core/show/masks'
 import { rigOf } from '#core/show/rig'
@@ -51,32 +51,21 @@ const title = computed(() => {
 
 /** Everything the fixture has in the cue, with where each comes from and how far it goes. */
 const held = computed(() => {
-  const place = one.value && placeOfCue(props.show, one.value.cue)
-  if (!place || !one.value) return []
-  const { fixture } = one.value
+  if (!one.value) return []
+  const { cue, fixture } = one.value
   const type = rigOf(props.show).get(fixture)?.type
-  const course = courseOf(props.show, place.list.id)
-  return ATTRIBUTES.flatMap((attribute) => {
-    const points = course.get(`${fixture} ${attribute}`) ?? []
-    const point = latestAt(points, place.at)
-    if (!point) return []
-    const until = points.find(({ at }) => at > place.at)
-    const last = place.list.cues[until ? until.at - 1 : place.list.cues.length - 1]?.cue.number
-    const { value, mark, cue } = point.stored
-    return [
-      {
-        name: ATTRIBUTE_NAMES[attribute],
-        family: familyOf(attribute),
-        words: valueInWords(props.show, value, attribute, type),
-        palette: value.kind === 'link' ? value.palette : null,
-        from: cue === one.value?.cue ? null : { id: cue, number: props.show.all.cue.get(cue)?.number },
-        goes: last === props.show.all.cue.get(one.value?.cue ?? '')?.number ? 'ends here' : `to cue ${last}`,
-        mark,
-        isLoose: isLoose(value) && attribute !== 'intensity',
-        isOfFamily: familyOf(attribute) === desk.family,
-      },
-    ]
-  })
+  const numberOf = (id: string) => props.show.all.cue.get(id)?.number
+  return heldInCue(props.show, cue, fixture).map(({ attribute, stored: { value, mark }, from, last }) => ({
+    name: ATTRIBUTE_NAMES[attribute],
+    family: familyOf(attribute),
+    words: valueInWords(props.show, value, attribute, type),
+    palette: value.kind === 'link' ? value.palette : null,
+    from: from && { id: from, number: numberOf(from) },
+    goes: last === cue ? 'ends here' : `to cue ${numberOf(last)}`,
+    mark,
+    isLoose: isLoose(value) && attribute !== 'intensity',
+    isOfFamily: familyOf(attribute) === desk.family,
+  }))
 })
 type Held = (typeof held.value)[number]
 /** Attributes of a family that come from one palette and go as far are one line. */
@@ -221,7 +210,8 @@ const copiedWords = computed(() => {
         </label>
         <label class="min-w-0 flex-1"
           ><span class="block text-xs text-haze"
-            >{{ ATTRIBUTE_NAMES[settable] }}, {{ { level: '%', degrees: '°', slot: 'slot' }[unit] }}</span
+            >{{ ATTRIBUTE_NAMES[settable] }},
+            {{ { level: '%', degrees: '°', slot: 'slot', metres: 'metres' }[unit] }}</span
           >
           <input v-model="level" class="field" inputmode="decimal" />
         </label>

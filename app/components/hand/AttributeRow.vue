@@ -32,7 +32,9 @@ interface Drag {
 
 /** How a number reads: levels in per cent. */
 const factor = computed(() => (props.attribute.range.unit === 'level' ? 100 : 1))
-const unit = computed(() => ({ level: 'per cent', degrees: 'degrees', slot: 'slot' })[props.attribute.range.unit])
+const unit = computed(
+  () => ({ level: 'per cent', degrees: 'degrees', slot: 'slot', metres: 'metres' })[props.attribute.range.unit],
+)
 /** What it shows: while it is dragged by the drag itself, ahead of what the panels are told. */
 const span = computed(() => {
   if (!drag.value) return props.attribute

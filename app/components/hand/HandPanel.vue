@@ -2,6 +2,7 @@
 /** Right of the desk: what is in hand, family by family, and what recording it would take. */
 import { EyeOff, Import, Waves } from '@lucide/vue'
 import { computed } from 'vue'
+import { POOL_RANGE } from '#core/hand/attributes'
 import { changedNumber, typedChange, type NumberChange } from '#core/hand/change'
 import { metresInWords } from '#core/geometry/lengthInWords'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
@@ -60,7 +61,7 @@ function readPool(text: string) {
   return change?.how === 'to' || zoom.value.pool !== null ? change : null
 }
 function setPool(change: NumberChange) {
-  const diameter = changedNumber(zoom.value.pool ?? 0, change, { min: 0, max: 200, home: 2, unit: 'degrees' })
+  const diameter = changedNumber(zoom.value.pool ?? 0, change, POOL_RANGE)
   const fixtures = [...selection.fixtures]
   if (diameter) void store.send('setValue', { fixtures, attribute: 'zoom', value: { kind: 'pool', diameter } })
 }

@@ -6,6 +6,7 @@
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import type { CommandInput } from '#core/commands/registry'
 import { palettesInOrder } from '#core/palettes/resolve'
+import { fittingShelf, nextNumberOn } from '#core/palettes/shelfChoice'
 import { REACHES } from '#core/palettes/reach'
 import { comparedLines } from '#core/refocus/paletteLines'
 import { PALETTE_COLOURS } from '#core/show/entities'
@@ -20,7 +21,6 @@ import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import RadioChips from '../fields/RadioChips.vue'
 import PalettePreview from '../palette/PalettePreview.vue'
-import { freeNumberAfter } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -39,7 +39,7 @@ const REACH_NAMES = {
 } as const
 
 const how = ref<(typeof HOW)[number]>('new')
-const shelf = ref<Shelf>(fittingShelf())
+const shelf = ref<Shelf>(fittingShelf(now.families.value))
 const colour = ref<(typeof PALETTE_COLOURS)[number]>('brass')
 const reach = ref<(typeof REACHES)[number]>('usual')
 const number = ref('')
@@ -56,17 +56,8 @@ const mask = computed(() =>
 )
 const { words, isEmpty } = useRecording(() => mask.value)
 
-/** The shelf of what is taken: places with their beam, places alone, or the first family. */
-function fittingShelf(): Shelf {
-  const families = now.families.value
-  if (families.includes('position')) return families.includes('beam') ? 'focus' : 'position'
-  return SHELVES.find((candidate) => candidate === families[0]) ?? 'focus'
-}
-
-/** The next free number on the shelf. */
 function suggest() {
-  const last = palettes.value.findLast(({ palette }) => palette.shelf === shelf.value)
-  number.value = String(freeNumberAfter(props.show.all.palette.values(), last?.palette.number ?? 0))
+  number.value = String(nextNumberOn(props.show, shelf.value))
 }
 watch(shelf, suggest, { immediate: true })
 watch(how, () => {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 /** The channels of one mode, with what is wrong with them at their row. */
 import { computed, shallowRef } from 'vue'
-import { modeFaults, roleInWords } from '#core/patch/modeCheck'
+import { channelAfter, laidOutChannels } from '#core/patch/channelLayout'
 import { footprint } from '#core/patch/span'
+import { modeFaults, roleInWords } from '#core/patch/modeCheck'
 import type { Channel, FixtureType } from '#core/show/entities'
 import { CHANNEL_ROLES } from '#core/show/families'
 import type { GridColumn } from '../../composables/table/gridColumn'
@@ -88,26 +89,10 @@ async function take(ids: readonly string[], column: string, text: string): Promi
 }
 
 function add() {
-  const after = props.channels.length === 0 ? 0 : footprint({ channels: [...props.channels] })
-  const channel: Channel = {
-    name: 'New channel',
-    does: 'other',
-    coarse: after + 1,
-    fine: null,
-    from: 0,
-    to: 1,
-    rest: 0,
-  }
-  void props.keep([...props.channels, channel], props.channels.length)
+  void props.keep([...props.channels, channelAfter(props.channels)], props.channels.length)
 }
-/** One after the other in the order they stand, coarse before fine. */
 function layOut() {
-  let next = 1
-  const laid = props.channels.map((channel) => {
-    const coarse = next++
-    return { ...channel, coarse, fine: channel.fine === null ? null : next++ }
-  })
-  void props.keep(laid, null)
+  void props.keep(laidOutChannels(props.channels), null)
 }
 function remove() {
   void props.keep(
