@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Recorded groups: picked with a press, brought into another order by dragging, changed by their menu. */
 import { GripVertical } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { groupsInOrder, type OrderedGroup } from '#core/groups/groups'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -21,7 +21,9 @@ const workingSet = useWorkingSet()
 
 const groups = computed(() => groupsInOrder(props.show))
 const naming = ref(false)
+const list = useTemplateRef<HTMLElement>('list')
 const reorder = useReorder(
+  list,
   () => groups.value.map(({ id }) => id),
   (order) => void store.send('orderGroups', { groups: order }),
 )
@@ -61,22 +63,15 @@ function record(name: string) {
     </div>
     <NameForm v-if="naming" label="Name of the group" @keep="record" @cancel="naming = false" />
     <p v-if="groups.length === 0 && !naming" class="text-sm text-haze">Select fixtures, then keep them as a group.</p>
-    <ol class="flex flex-col">
+    <ol ref="list" class="flex flex-col">
       <li
         v-for="group in groups"
         :key="group.id"
         class="group flex items-center gap-1 rounded-md border border-transparent"
         :class="[
           isWhole(group.members) ? 'border-coral bg-coral-deep' : 'hover:bg-plank-2',
-          reorder.over.value === group.id ? 'shadow-[inset_0_2px_0_var(--color-shoal)]' : '',
           isOutside(group.members) ? 'text-haze' : '',
         ]"
-        draggable="true"
-        @dragstart="reorder.lift(group.id)"
-        @dragover.prevent="reorder.hover(group.id)"
-        @dragleave="reorder.hover(null)"
-        @drop.prevent="reorder.drop(group.id)"
-        @dragend="reorder.end()"
       >
         <span class="h-4 w-1 shrink-0 rounded-full" :class="COLOUR_GROUND[group.group.colour]" aria-hidden="true" />
         <button

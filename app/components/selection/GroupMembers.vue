@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Who is in a group and in which order: dragged, moved by key, let go of, or joined by the selection. */
 import { GripVertical, X } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import type { OrderedGroup } from '#core/groups/groups'
 import type { FixtureId } from '#core/show/ids'
 import { useReorder } from '../../composables/table/useReorder'
@@ -28,24 +28,14 @@ async function keep(fixtures: FixtureId[]) {
   await proposal.offerOrSay('changeGroup', { group: props.group.id, fixtures })
   if (proposal.current) emit('proposed')
 }
-const reorder = useReorder(() => props.group.members, keep)
+const list = useTemplateRef<HTMLElement>('list')
+const reorder = useReorder(list, () => props.group.members, keep)
 </script>
 
 <template>
   <div class="flex flex-col gap-1.5">
-    <ol class="max-h-64 overflow-y-auto" :aria-label="`Members of ${group.group.name}`">
-      <li
-        v-for="(member, i) in members"
-        :key="member.id"
-        class="flex items-center gap-1.5 rounded hover:bg-plank-2"
-        :class="reorder.over.value === member.id ? 'shadow-[inset_0_2px_0_var(--color-shoal)]' : ''"
-        draggable="true"
-        @dragstart="reorder.lift(member.id)"
-        @dragover.prevent="reorder.hover(member.id)"
-        @dragleave="reorder.hover(null)"
-        @drop.prevent="reorder.drop(member.id)"
-        @dragend="reorder.end()"
-      >
+    <ol ref="list" class="max-h-64 overflow-y-auto" :aria-label="`Members of ${group.group.name}`">
+      <li v-for="(member, i) in members" :key="member.id" class="flex items-center gap-1.5 rounded hover:bg-plank-2">
         <button
           type="button"
           class="flex min-w-0 flex-1 items-baseline gap-2 rounded px-1 py-0.5 text-left"

@@ -1,49 +1,36 @@
-/** Bringing things of a list into another order: by dragging one onto another, or one place at a time by key. */
-import { ref, shallowRef, type Ref } from 'vue'
+/** Bringing things of a list into another order: by dragging, with a mouse or a finger, or one place at a time by key. */
+import { ref, watch, type Ref } from 'vue'
+import { useDraggable } from 'vue-draggable-plus'
 
-export interface Reorder<T> {
-  /** What the dragged thing is over. */
-  readonly over: Readonly<Ref<T | null>>
-  readonly lift: (item: T) => void
-  readonly hover: (item: T | null) => void
-  /** Puts what is dragged where `target` stands. */
-  readonly drop: (target: T) => void
-  readonly end: () => void
-  /** Moves a thing by one place. */
-  readonly shift: (item: T, by: 1 | -1) => void
-}
+/** A finger that rests so long lifts a thing; one that moves on scrolls. Milliseconds. */
+const LIFTS_AFTER = 180
 
-/** `items` are their names (ids) in order; `keep` is given the new order. */
-export function useReorder<T extends string>(items: () => readonly T[], keep: (order: T[]) => void): Reorder<T> {
-  const dragged = shallowRef<T | null>(null)
-  const over: Ref<T | null> = ref(null)
+/** `list` holds the things as its children; `items` are their names (ids) in order; `keep` is given the new order. */
+export function useReorder<T extends string>(
+  list: Readonly<Ref<HTMLElement | null>>,
+  items: () => readonly T[],
+  keep: (order: T[]) => void,
+) {
+  const order: Ref<T[]> = ref([])
+  watch(items, (now) => (order.value = [...now]), { immediate: true })
+  const { start } = useDraggable(list, order, {
+    immediate: false,
+    animation: 120,
+    delay: LIFTS_AFTER,
+    delayOnTouchOnly: true,
+    ghostClass: 'opacity-40',
+    onUpdate: () => keep([...order.value]),
+  })
+  watch(list, (element) => element && start(element), { flush: 'post', immediate: true })
 
-  function place(moved: T, target: T) {
-    const order = [...items()]
-    const to = order.indexOf(target)
-    if (moved === target || to < 0 || !order.includes(moved)) return
-    const others = order.filter((item) => item !== moved)
-    keep([...others.slice(0, to), moved, ...others.slice(to)])
+  /** Moves a thing by one place; not beyond the ends. */
+  function shift(item: T, by: 1 | -1) {
+    const now = items()
+    const from = now.indexOf(item)
+    const other = now[from + by]
+    if (from < 0 || other === undefined) return
+    keep(now.map((one, i) => (i === from ? other : i === from + by ? item : one)))
   }
 
-  function end() {
-    dragged.value = null
-    over.value = null
-  }
-
-  return {
-    over,
-    lift: (item) => (dragged.value = item),
-    hover: (item) => (over.value = dragged.value === null ? null : item),
-    drop(target) {
-      const moved = dragged.value
-      end()
-      if (moved !== null) place(moved, target)
-    },
-    end,
-    shift(item, by) {
-      const target = items()[items().indexOf(item) + by]
-      if (target !== undefined) place(item, target)
-    },
-  }
+  return { shift }
 }
