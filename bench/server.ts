@@ -12,7 +12,7 @@ import { buildThread, THREADS } from '../scripts/buildThread'
 import { throwawayCluster } from '../scripts/database/cluster'
 import { freshDatabase } from '../scripts/database/freshDatabase'
 import { tableName } from '../server/database/tables'
-import { House } from '../server/shows/house'
+import { ShowRegistry } from '../server/shows/showRegistry'
 import { LiveShow } from '../server/shows/liveShow'
 
 const ROUNDS = 300
@@ -51,7 +51,7 @@ class Bench {
   #count = 0
 
   constructor(
-    readonly house: House,
+    readonly house: ShowRegistry,
     readonly live: LiveShow,
   ) {}
 
@@ -125,7 +125,7 @@ async function run(): Promise<void> {
   try {
     for (const rows of [100, 1_000_000]) {
       const database = await freshDatabase(cluster.address)
-      const house = await House.open(database.address, OUTPUT_THREAD)
+      const house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
       await house.loadDemoWhenEmpty()
       await house.knex.raw(`create table bare (id integer primary key, revision integer not null);
         create table bare_entry (id serial primary key, what text not null); insert into bare values (1, 0)`)

@@ -12,7 +12,7 @@ import type { SnappedPoint } from '#core/rig/snap'
 import type { Show } from '#core/show/show'
 import { useClock } from './clock'
 import { useProposal } from './proposal'
-import { useReading } from './reading'
+import { useDeferred } from './deferred'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
@@ -175,7 +175,7 @@ export const useDesk = defineStore('desk', () => {
     dragged: dragged.value,
     standing: standing.value,
   }))
-  const reading = useReading(latest, (now, before) => {
+  const reading = useDeferred(latest, (now, before) => {
     if (before.show?.id !== now.show?.id) return 'at once'
     return isTrying.value || now.standing !== settled.value ? 'now and then' : 'after the light'
   })

@@ -42,14 +42,14 @@ describe('a proposed change', () => {
     expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1), cue(2)])
     expect(proposal.drawn).not.toBe(desk.show)
     expect(useShow().view?.all).toBe(desk.show.all)
-    proposal.putBack()
+    proposal.cancel()
     expect([proposal.current, proposal.drawn?.all]).toEqual([null, desk.show.all])
   })
 
   it('leaves out what is kept out of it, as it was, and lets it in again', async () => {
     const proposal = useProposal()
     await moveMark()
-    proposal.keepOut({ cues: [cue(2)] })
+    proposal.exclude({ cues: [cue(2)] })
     await told()
     expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1)])
     // What is carried into it from cue 1 stays too.
@@ -58,7 +58,7 @@ describe('a proposed change', () => {
       desk.show.all.fixture.get(value.fixture)?.number,
     ])
     expect(held?.sort()).toEqual([11, 12, 13].map((number) => [cue(2), number]))
-    proposal.keepOut({ cues: [] })
+    proposal.exclude({ cues: [] })
     await told()
     expect(proposal.current?.effects.held).toEqual([])
   })

@@ -7,7 +7,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
 import type { Effects } from '#core/refocus/effects'
-import { keepsAnything, NOTHING_KEPT, type KeptOut } from '#core/refocus/keepOut'
+import { hasExclusions, NO_EXCLUSIONS, type Exclusions } from '#core/refocus/exclusions'
 import type { LooseValue } from '#core/refocus/looseValues'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -60,8 +60,8 @@ export interface Proposal {
 }
 
 interface Asked {
-  readonly attempt: (kept: KeptOut) => Outcome
-  readonly send: (kept: KeptOut) => Promise<boolean>
+  readonly attempt: (excluded: Exclusions) => Outcome
+  readonly send: (excluded: Exclusions) => Promise<boolean>
   readonly settled: boolean
 }
 
@@ -95,12 +95,12 @@ export const useProposal = defineStore('proposal', () => {
   const ground = useConfirmed()
   const asked = shallowRef<Asked | null>(null)
   /** What is held as it was instead of following. */
-  const kept = shallowRef<KeptOut>(NOTHING_KEPT)
+  const exclusions = shallowRef<Exclusions>(NO_EXCLUSIONS)
   /** The cue that is seen on both sides of the change. */
   const lookedCue = ref<CueId | null>(null)
 
   /** What is proposed does, on the show as it is now: when someone else changes it, so does what follows. */
-  const outcome = computed(() => asked.value?.attempt(kept.value) ?? null)
+  const outcome = computed(() => asked.value?.attempt(exclusions.value) ?? null)
   const after = computed(() => (outcome.value?.ok && outcome.value.changes.length > 0 ? outcome.value.after() : null))
   const reckoned = shallowRef<Reckoned | null>(null)
   const newest = new LatestOnly<Consequences>()
@@ -135,7 +135,11 @@ export const useProposal = defineStore('proposal', () => {
   }
   watch(outcome, () => void reckon(), { flush: 'sync' })
 
-  const keeping = <N extends StageChange>(name: N, input: CommandInput<N>, { fixtures, cues, families }: KeptOut) => ({
+  const keeping = <N extends StageChange>(
+    name: N,
+    input: CommandInput<N>,
+    { fixtures, cues, families }: Exclusions,
+  ) => ({
     name,
     input,
     keepOut: { fixtures: [...fixtures], cues: [...cues], families: [...families] },
@@ -143,8 +147,8 @@ export const useProposal = defineStore('proposal', () => {
 
   const asking = <N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean): Asked => ({
     attempt: (out) =>
-      keepsAnything(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input),
-    send: (out) => (keepsAnything(out) ? show.send('keepingOut', keeping(name, input, out)) : show.send(name, input)),
+      hasExclusions(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input),
+    send: (out) => (hasExclusions(out) ? show.send('keepingOut', keeping(name, input, out)) : show.send(name, input)),
     settled,
   })
 
@@ -181,7 +185,7 @@ export const useProposal = defineStore('proposal', () => {
     const known = after.value && (await reckon())
     if (asked.value !== mine) return null
     if (known && !isEmpty(known.effects)) return null
-    putBack()
+    cancel()
     return show.ask(name, input)
   }
 
@@ -189,18 +193,18 @@ export const useProposal = defineStore('proposal', () => {
   async function offerOrSay<N extends StageChange>(name: N, input: CommandInput<N>) {
     const refusal = await offer(name, input)
     if (!refusal) return
-    putBack()
+    cancel()
     messages.say(refusal.message, 'trouble')
   }
 
-  async function keep() {
+  async function commit() {
     const one = asked.value
-    const out = kept.value
-    putBack()
+    const out = exclusions.value
+    cancel()
     await one?.send(out)
   }
 
-  function putBack() {
+  function cancel() {
     clearTimeout(patience)
     asked.value = null
     reckoned.value = null
@@ -209,13 +213,13 @@ export const useProposal = defineStore('proposal', () => {
   }
 
   function forget() {
-    kept.value = NOTHING_KEPT
+    exclusions.value = NO_EXCLUSIONS
     lookedCue.value = null
   }
 
   /** Keeps more out of the change, or lets it follow again. */
-  function keepOut(change: Partial<KeptOut>) {
-    kept.value = { ...kept.value, ...change }
+  function exclude(change: Partial<Exclusions>) {
+    exclusions.value = { ...exclusions.value, ...change }
   }
 
   /** Sees a cue before and after; seen once more, lets go of it. */
@@ -223,5 +227,5 @@ export const useProposal = defineStore('proposal', () => {
     lookedCue.value = lookedCue.value === cue ? null : cue
   }
 
-  return { current, drawn, kept, lookedCue, propose, offer, offerOrSay, keep, putBack, keepOut, look }
+  return { current, drawn, exclusions, lookedCue, propose, offer, offerOrSay, commit, cancel, exclude, look }
 })

@@ -1,6 +1,6 @@
 /** Runs a change of the stage or of palettes with some of what would follow it held as it was. */
 import { z } from 'zod'
-import { holdKept, keepsAnything } from '../refocus/keepOut'
+import { holdExclusions, hasExclusions } from '../refocus/exclusions'
 import { Draft } from '../show/draft'
 import { FAMILIES } from '../show/families'
 import { cueId, fixtureId } from '../show/ids'
@@ -29,10 +29,10 @@ export function keepingOutOf(
       const inner = changing(name)
       if (!inner) return refuse('unknown change', {}, 'name')
       const outcome = inner.attempt(show, own, environment)
-      if (!outcome.ok || !keepsAnything(keepOut)) return outcome
+      if (!outcome.ok || !hasExclusions(keepOut)) return outcome
       const draft = new Draft(show)
       for (const { register, after } of outcome.changes) draft.write(register, after)
-      const held = holdKept(draft, outcome.after(), keepOut)
+      const held = holdExclusions(draft, outcome.after(), keepOut)
       const words = held === 0 ? '' : held === 1 ? '; 1 value held as it was' : `; ${held} values held as they were`
       return done(draft, `${outcome.label}${words}`)
     },

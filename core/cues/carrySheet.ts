@@ -13,7 +13,7 @@ import { RIG_KINDS, rigOf } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { givenBy, isLoose } from '../show/values'
 import { atRest } from './atRest'
-import { courseOf, indexAt, type CoursePoint } from './tracking'
+import { timelineOf, indexAt, type TimelinePoint } from './tracking'
 
 /** What one cue sets of a family for a fixture. */
 export interface SheetPoint {
@@ -100,13 +100,13 @@ function pointsOf(
   list: CueListId,
   family: Family,
 ): ReadonlyMap<FixtureId, readonly SheetPoint[]> {
-  const ofFamily = [...courseOf(show, list).values()].filter(
+  const ofFamily = [...timelineOf(show, list).values()].filter(
     ([first]) => first && familyOf(first.stored.attribute) === family,
   )
   return rollup(ofFamily.flat(), inOrder, ({ stored }) => stored.fixture)
 }
 
-function inOrder(points: readonly CoursePoint[]): SheetPoint[] {
+function inOrder(points: readonly TimelinePoint[]): SheetPoint[] {
   const byPlace = rollup(
     points,
     (here) => here.map(({ stored }) => stored),

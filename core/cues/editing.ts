@@ -8,7 +8,7 @@ import type { CueId, FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 import { BACK_TO_REST } from '../show/values'
 import { putCueValue, takeCueValue, UNMARKED, type Setting } from './marks'
-import { courseOf, latestAt, placeOfCue, stateAtPlace, valuesByCue } from './tracking'
+import { timelineOf, latestAt, placeOfCue, stateAtPlace, valuesByCue } from './tracking'
 
 /**
  * How far a change goes: it is set in the cue and carries on; it is set there and the next cue goes
@@ -64,7 +64,7 @@ function giveBack(show: Show, draft: Draft, changed: Omit<Setting, 'value'>, set
 /** What a list holds of an attribute at a cue, set there or carried. */
 function heldAt(show: Show, { cue, fixture, attribute }: Omit<Setting, 'value'>): CueValue | undefined {
   const place = placeOfCue(show, cue)
-  const points = place && courseOf(show, place.list.id).get(`${fixture} ${attribute}`)
+  const points = place && timelineOf(show, place.list.id).get(`${fixture} ${attribute}`)
   return points ? latestAt(points, place.at)?.stored : undefined
 }
 
@@ -123,7 +123,7 @@ export function unblock(show: Show, draft: Draft, choice: CellChoice): number {
 /** Whether a value says only what would be carried to it anyway. */
 export function repeatsCarried(show: Show, stored: CueValue): boolean {
   const place = placeOfCue(show, stored.cue)
-  const points = place && courseOf(show, place.list.id).get(`${stored.fixture} ${stored.attribute}`)
+  const points = place && timelineOf(show, place.list.id).get(`${stored.fixture} ${stored.attribute}`)
   const before = points && latestAt(points, place.at - 1)
   return before ? equal(before.stored.value, stored.value) : stored.value.kind === 'rest'
 }
@@ -143,7 +143,7 @@ export function keepLater(show: Show, draft: Draft, gone: ReadonlySet<string>): 
     for (const [at, { id }] of list.cues.entries()) {
       const isFirstAfter = !gone.has(id) && gone.has(list.cues[at - 1]?.id ?? '')
       if (!isFirstAfter) continue
-      for (const points of courseOf(show, list.id).values()) {
+      for (const points of timelineOf(show, list.id).values()) {
         const stored = latestAt(points, at)?.stored
         if (stored && gone.has(stored.cue)) putCueValue(draft, { ...stored, cue: id }, stored)
       }

@@ -3,7 +3,7 @@ import type { CueValue } from '../show/entities'
 import { ATTRIBUTES, type Attribute } from '../show/families'
 import type { CueId, FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
-import { courseOf, indexAt, placeOfCue } from './tracking'
+import { timelineOf, indexAt, placeOfCue } from './tracking'
 
 export interface HeldInCue {
   readonly attribute: Attribute
@@ -19,7 +19,7 @@ export function heldInCue(show: Show, cue: CueId, fixture: FixtureId): HeldInCue
   const place = placeOfCue(show, cue)
   if (!place) return []
   const { cues, id: list } = place.list
-  const course = courseOf(show, list)
+  const course = timelineOf(show, list)
   return ATTRIBUTES.flatMap((attribute) => {
     const points = course.get(`${fixture} ${attribute}`) ?? []
     const index = indexAt(points, place.at)

@@ -54,20 +54,20 @@ export function placeOfCue(show: ShowPart<'cue' | 'cueList'>, cue: string): CueP
 }
 
 /** A value set down a list, and at which place of the list. */
-export interface CoursePoint {
+export interface TimelinePoint {
   readonly at: number
   readonly stored: CueValue
 }
 
 /** What is set down a list, in order, by `fixture attribute`. */
-export type Course = ReadonlyMap<string, readonly CoursePoint[]>
+export type Timeline = ReadonlyMap<string, readonly TimelinePoint[]>
 
-const NOTHING: Course = new Map()
+const NOTHING: Timeline = new Map()
 
 /** Filed by fixture and attribute apart: tens of thousands of keys put together would take most of the time. */
-type Filed = Map<string, Map<string, CoursePoint[]>>
+type Filed = Map<string, Map<string, TimelinePoint[]>>
 
-const courses = derived(['cueValue', 'cue', 'cueList'], (show): ReadonlyMap<string, Course> => {
+const courses = derived(['cueValue', 'cue', 'cueList'], (show): ReadonlyMap<string, Timeline> => {
   const byList = new Map<string, Filed>()
   for (const stored of show.all.cueValue.values()) {
     const place = placeOfCue(show, stored.cue)
@@ -77,17 +77,17 @@ const courses = derived(['cueValue', 'cue', 'cueList'], (show): ReadonlyMap<stri
 })
 
 function file(byList: Map<string, Filed>, { list, at }: CuePlace, stored: CueValue): void {
-  const filed = byList.get(list.id) ?? new Map<string, Map<string, CoursePoint[]>>()
+  const filed = byList.get(list.id) ?? new Map<string, Map<string, TimelinePoint[]>>()
   byList.set(list.id, filed)
   let ofFixture = filed.get(stored.fixture)
-  if (!ofFixture) filed.set(stored.fixture, (ofFixture = new Map<string, CoursePoint[]>()))
+  if (!ofFixture) filed.set(stored.fixture, (ofFixture = new Map<string, TimelinePoint[]>()))
   const points = ofFixture.get(stored.attribute)
   if (points) points.push({ at, stored })
   else ofFixture.set(stored.attribute, [{ at, stored }])
 }
 
-function courseFrom(filed: Filed): Course {
-  const course = new Map<string, CoursePoint[]>()
+function courseFrom(filed: Filed): Timeline {
+  const course = new Map<string, TimelinePoint[]>()
   for (const [fixture, ofFixture] of filed)
     for (const [attribute, points] of ofFixture)
       course.set(
@@ -97,7 +97,7 @@ function courseFrom(filed: Filed): Course {
   return course
 }
 
-export function courseOf(show: ShowPart<'cueValue' | 'cue' | 'cueList'>, list: CueListId): Course {
+export function timelineOf(show: ShowPart<'cueValue' | 'cue' | 'cueList'>, list: CueListId): Timeline {
   return courses(show).get(list) ?? NOTHING
 }
 
@@ -109,7 +109,7 @@ export function indexAt(points: ArrayLike<{ readonly at: number }>, at: number):
 }
 
 /** The latest of some points at or before a place; null where nothing has been set yet. */
-export function latestAt(points: readonly CoursePoint[], at: number): CoursePoint | null {
+export function latestAt(points: readonly TimelinePoint[], at: number): TimelinePoint | null {
   return points[indexAt(points, at)] ?? null
 }
 
@@ -131,7 +131,7 @@ export function stateAtPlace(
 ): TrackedState {
   const state = new Map<string, CueValue>()
   if (at < 0) return state
-  for (const [key, points] of courseOf(show, list)) {
+  for (const [key, points] of timelineOf(show, list)) {
     const latest = latestAt(points, at)
     if (latest) state.set(key, latest.stored)
   }

@@ -14,7 +14,7 @@ import type { CueId, FixtureId } from '../show/ids'
 import { lets } from '../show/masks'
 import type { ShowPart } from '../show/show'
 import { givenBy, type Value } from '../show/values'
-import { courseOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
+import { timelineOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
 import { poseInCue, WAY_KINDS } from './ways'
 
@@ -197,7 +197,7 @@ export function isPlaying(show: ShowPart<'cueRun'>, list: ListInOrder): boolean 
 export const playing = derived(PLAYING_KINDS, (show): ReadonlyMap<string, readonly ListTrack[]> => {
   const all = new Map<string, ListTrack[]>()
   for (const list of listsInOrder(show)) {
-    if (!isPlaying(show, list) || courseOf(show, list.id).size === 0) continue
+    if (!isPlaying(show, list) || timelineOf(show, list.id).size === 0) continue
     for (const [key, track] of tracksOf(show, list)) {
       const others = all.get(key)
       if (others) others.push(track)

@@ -12,7 +12,7 @@ import type { ShowPart } from '../show/show'
 import { TARGET_KINDS, targetsOf } from '../show/targets'
 import { givenBy, type PlainValue } from '../show/values'
 import { atRest } from './atRest'
-import { courseOf, indexAt, placeOfCue, type CoursePoint } from './tracking'
+import { timelineOf, indexAt, placeOfCue, type TimelinePoint } from './tracking'
 import type { CueListId, FixtureId } from '../show/ids'
 
 /** What the pose of a head in a cue is worked out from. */
@@ -31,7 +31,7 @@ class Solving {
     private readonly rigged: RiggedFixture,
   ) {}
 
-  plainOf({ stored }: CoursePoint): PlainValue | null {
+  plainOf({ stored }: TimelinePoint): PlainValue | null {
     const value = givenBy(stored) ?? atRest(this.show, this.rigged, 'position')
     return value && resolveValue(this.show, this.rigged, 'position', value).value
   }
@@ -56,7 +56,7 @@ function poseDown(
   show: ShowPart<WayKind>,
   rigged: RiggedFixture,
   list: CueListId,
-  points: readonly CoursePoint[],
+  points: readonly TimelinePoint[],
   at: number,
 ): Pose {
   const key = `${list} ${rigged.id}`
@@ -81,7 +81,7 @@ function poseDown(
 
 /** The pose a head has at a place in a list, from 0; home before anything is set. */
 export function poseAt(show: ShowPart<WayKind>, rigged: RiggedFixture, list: CueListId, at: number): Pose {
-  const points = courseOf(show, list).get(`${rigged.id} position`)
+  const points = timelineOf(show, list).get(`${rigged.id} position`)
   const index = points ? indexAt(points, at) : -1
   if (!points || index < 0) return HOME
   return poseDown(show, rigged, list, points, index)

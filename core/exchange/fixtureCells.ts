@@ -8,7 +8,7 @@ import { fixtureRow, type FixtureRow } from '../commands/shared/fixtureRows'
 import { footprint } from '../patch/span'
 import { asFixtureTypeId, asHangId, type FixtureId } from '../show/ids'
 import { modesOf } from '../show/modes'
-import { plain } from '../show/names'
+import { normalisedName } from '../show/names'
 import { showRecordOf, type Show } from '../show/show'
 import { headerName, numberIn, readRigTable, type KnownNames } from './rigTable'
 import { issueInWords } from '../show/faults'
@@ -77,7 +77,8 @@ function checked(fixture: FixtureId, column: FixtureColumn, value: string | numb
 }
 
 function readName(show: Show, fixture: FixtureId, column: 'hang' | 'type' | 'mode', name: string): CellReading {
-  const called = ([, thing]: readonly [string, { readonly name: string }]) => plain(thing.name) === plain(name)
+  const called = ([, thing]: readonly [string, { readonly name: string }]) =>
+    normalisedName(thing.name) === normalisedName(name)
   if (column === 'hang') {
     const hang = [...show.all.hang].find(called)?.[0]
     if (!hang) return { ok: false, message: `There is no hang called “${name}”.` }
@@ -90,7 +91,7 @@ function readName(show: Show, fixture: FixtureId, column: 'hang' | 'type' | 'mod
     return { ok: true, change: { fixture, type: asFixtureTypeId(type) } }
   }
   const type = show.all.fixture.get(fixture)?.type ?? ''
-  const mode = modesOf(show, type).find((known) => plain(known.mode.name) === plain(name))
+  const mode = modesOf(show, type).find((known) => normalisedName(known.mode.name) === normalisedName(name))
   if (mode) return { ok: true, change: { fixture, mode: mode.id } }
   const of = show.all.fixtureType.get(type)?.name ?? 'A fixture without a type'
   return { ok: false, message: `${of} has no mode called “${name}”.` }

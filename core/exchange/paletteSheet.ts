@@ -10,7 +10,7 @@ import type { Whom } from '../palettes/reach'
 import { palette as paletteSchema, type PaletteValue } from '../show/entities'
 import { ATTRIBUTES } from '../show/families'
 import { asFixtureId, asFixtureTypeId, asTargetId, type PaletteId } from '../show/ids'
-import { plain } from '../show/names'
+import { normalisedName } from '../show/names'
 import type { Show } from '../show/show'
 import { aimValue, anglesValue, numberValue, poolValue, type Value } from '../show/values'
 
@@ -107,8 +107,8 @@ type KnownValue = KnownPalette['values'][number]['value']
 /** Finds what a line names; or says in words what the show has not. */
 function finder(show: Show, coming: ReadonlySet<number>) {
   const fixtures = new Map([...show.all.fixture].map(([id, { number }]) => [number, asFixtureId(id)]))
-  const types = new Map([...show.all.fixtureType].map(([id, { name }]) => [plain(name), asFixtureTypeId(id)]))
-  const targets = new Map([...show.all.target].map(([id, { name }]) => [plain(name), asTargetId(id)]))
+  const types = new Map([...show.all.fixtureType].map(([id, { name }]) => [normalisedName(name), asFixtureTypeId(id)]))
+  const targets = new Map([...show.all.target].map(([id, { name }]) => [normalisedName(name), asTargetId(id)]))
   const numbers = new Set([...show.all.palette.values()].map(({ number }) => number))
 
   const whomOf = (whom: PortableLine['serves']): Whom | Missing => {
@@ -117,7 +117,7 @@ function finder(show: Show, coming: ReadonlySet<number>) {
       const own = fixtures.get(whom.fixture)
       return own ? { own } : { missing: `there is no fixture ${whom.fixture}` }
     }
-    const kind = types.get(plain(whom.type))
+    const kind = types.get(normalisedName(whom.type))
     return kind ? { kind } : { missing: `there is no type ${whom.type}` }
   }
   const valueOf = (value: PortableLine['value']): KnownValue | Missing => {
@@ -126,7 +126,7 @@ function finder(show: Show, coming: ReadonlySet<number>) {
         ? { link: value.palette }
         : { missing: `there is no palette ${value.palette} to link to` }
     if (value.kind !== 'aim') return value
-    const target = value.target === null ? null : targets.get(plain(value.target))
+    const target = value.target === null ? null : targets.get(normalisedName(value.target))
     return target === undefined ? { missing: `there is no target ${value.target ?? ''}` } : { ...value, target }
   }
   return ({ serves: whom, attribute, value }: PortableLine): KnownPalette['values'][number] | Missing => {

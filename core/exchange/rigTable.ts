@@ -4,7 +4,7 @@
  */
 import type { z } from 'zod'
 import { issueInWords } from '../show/faults'
-import { plain } from '../show/names'
+import { normalisedName } from '../show/names'
 import { fixtureRow, type FixtureRow } from '../commands/shared/fixtureRows'
 import { hangRow, targetRow, type HangRow, type TargetRow } from '../commands/rig/importRig'
 
@@ -179,7 +179,7 @@ type Read<T> = { rows: T[]; problems: Problem[]; alreadyThere: number; total: nu
 
 function readHangs(reader: RowReader, known: KnownNames): Read<HangRow> {
   const rows: HangRow[] = []
-  const there = new Set(known.hangs.map(plain))
+  const there = new Set(known.hangs.map(normalisedName))
   const lines = new Map<string, number>()
   let alreadyThere = 0
   for (const placed of reader.rows) {
@@ -199,7 +199,7 @@ function readHangs(reader: RowReader, known: KnownNames): Read<HangRow> {
     }
     const row = reader.check(placed.line, hangRow, made, (path) => path.replace('origin.', '').replace('name', 'hang'))
     if (!row) continue
-    if (there.has(plain(name))) alreadyThere += 1
+    if (there.has(normalisedName(name))) alreadyThere += 1
     else rows.push(row)
   }
   return { rows, problems: reader.sorted(), alreadyThere, total: reader.total }
@@ -213,7 +213,7 @@ function formOf(name: string, rise: number, height: number): HangRow['form'] {
 
 function readTargets(reader: RowReader, known: KnownNames): Read<TargetRow> {
   const rows: TargetRow[] = []
-  const there = new Set(known.targets.map(plain))
+  const there = new Set(known.targets.map(normalisedName))
   const lines = new Map<string, number>()
   let alreadyThere = 0
   for (const placed of reader.rows) {
@@ -226,7 +226,7 @@ function readTargets(reader: RowReader, known: KnownNames): Read<TargetRow> {
       path.replace('position.', '').replace('name', 'target'),
     )
     if (!row) continue
-    if (there.has(plain(name))) alreadyThere += 1
+    if (there.has(normalisedName(name))) alreadyThere += 1
     else rows.push(row)
   }
   return { rows, problems: reader.sorted(), alreadyThere, total: reader.total }
@@ -234,7 +234,7 @@ function readTargets(reader: RowReader, known: KnownNames): Read<TargetRow> {
 
 /** Reports a name or number that an earlier line of the same file has. */
 function repeats(reader: RowReader, lines: Map<string, number>, line: number, column: string, name: string): boolean {
-  const key = plain(name)
+  const key = normalisedName(name)
   const first = lines.get(key)
   if (first === undefined) {
     lines.set(key, line)
@@ -248,8 +248,8 @@ const FIXTURE_NUMBERS = ['number', 'along', 'out', 'drop', 'yaw', 'pitch', 'roll
 
 function readFixtures(reader: RowReader, known: KnownNames): Read<FixtureRow> {
   const rows: FixtureRow[] = []
-  const hangs = new Set(known.hangs.map(plain))
-  const types = new Map(known.types.map((type) => [plain(type.name), type]))
+  const hangs = new Set(known.hangs.map(normalisedName))
+  const types = new Map(known.types.map((type) => [normalisedName(type.name), type]))
   const lines = new Map<string, number>()
   const patched: { line: number; row: FixtureRow; last: number }[] = []
   let alreadyThere = 0
@@ -278,10 +278,10 @@ function fixtureIn(
   const text = (name: string) => row.get(name) ?? ''
   const before = reader.problems.length
   const n = numbersIn(reader, placed, FIXTURE_NUMBERS, ['number', 'along'])
-  if (!hangs.has(plain(text('hang')))) reader.refuse(line, 'hang', `there is no hang called “${text('hang')}”`)
-  const type = types.get(plain(text('type')))
+  if (!hangs.has(normalisedName(text('hang')))) reader.refuse(line, 'hang', `there is no hang called “${text('hang')}”`)
+  const type = types.get(normalisedName(text('type')))
   if (!type) reader.refuse(line, 'type', `there is no fixture type called “${text('type')}”`)
-  else if (text('mode') && !type.modes.some((mode) => plain(mode.name) === plain(text('mode'))))
+  else if (text('mode') && !type.modes.some((mode) => normalisedName(mode.name) === normalisedName(text('mode'))))
     reader.refuse(line, 'mode', `${type.name} has no mode called “${text('mode')}”`)
   const isRepeated = n !== null && repeats(reader, lines, line, 'number', text('number'))
   if (!n || isRepeated) return null
@@ -307,8 +307,8 @@ function fixtureIn(
 
 /** How many channels a row takes: by its mode, else by its type's first one. */
 function channelsOf(types: ReadonlyMap<string, KnownType>, { type, mode }: FixtureRow): number {
-  const modes = types.get(plain(type))?.modes ?? []
-  const taken = mode === null ? modes[0] : modes.find(({ name }) => plain(name) === plain(mode))
+  const modes = types.get(normalisedName(type))?.modes ?? []
+  const taken = mode === null ? modes[0] : modes.find(({ name }) => normalisedName(name) === normalisedName(mode))
   return taken?.channels ?? 1
 }
 

@@ -7,7 +7,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
 import { rangeOf } from './attributes'
-import { putInHand } from './put'
+import { setInHand } from './setInHand'
 
 /** Home of an attribute: straight down or as near as the stops allow, dark, open, white. */
 export function homeValue(rigged: RiggedFixture, attribute: Attribute): Value {
@@ -33,6 +33,6 @@ export function putEvery(
     const rigged = rigOf(show).get(id)
     for (const attribute of rigged?.type.has ?? [])
       if (rigged && families.includes(familyOf(attribute)))
-        putInHand(draft, person, id, attribute, valueOf(rigged, attribute))
+        setInHand(draft, person, id, attribute, valueOf(rigged, attribute))
   }
 }

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { KINDS, schemaOf, type EntityOf, type Kind } from '../show/kinds'
 import { issueInWords } from '../show/faults'
-import { unkeepableIn } from '../show/keepable'
+import { unstorableIn } from '../show/storable'
 import { emptyShow, type Collections, type Show } from '../show/show'
 import { faultsIn, type Fault } from '../show/soundness'
 import type { ShowId } from '../show/ids'
@@ -26,7 +26,7 @@ const MOST_OF_A_KIND = 1_000_000
 
 /** Reads a show for the id `show`; the first thing that is wrong with it is told in words. */
 export function readCollections(plain: unknown, show: ShowId): ReadCollections {
-  const unkeepable = unkeepableIn(plain, MOST_OF_A_KIND)
+  const unkeepable = unstorableIn(plain, MOST_OF_A_KIND)
   if (unkeepable) return { ok: false, message: `Its contents cannot be kept: ${unkeepable.path} ${unkeepable.why}.` }
   const columns = compactCollections.safeParse(plain)
   const records = collections.safeParse(columns.success ? {} : plain)

@@ -6,7 +6,7 @@ import { rangeOf } from '../hand/attributes'
 import { UNIVERSE_SIZE } from '../patch/span'
 import { numberAt, numberSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
-import { houseView, type HouseView } from '../cues/houseView'
+import { audienceView, type AudienceView } from '../cues/audienceView'
 import { onItsWay } from '../cues/stageAt'
 import { pictureOf, type StageFixture } from '../cues/onStage'
 import type { Channel } from '../show/entities'
@@ -45,7 +45,7 @@ const settled = new WeakMap<Show, Universes>()
  * blind. Without anything on its way the same levels come back each time.
  */
 export function channelLevels(show: Show, now: number): Universes {
-  const view = houseView(show)
+  const view = audienceView(show)
   const known = settled.get(show) ?? settledLevels(show, view)
   settled.set(show, known)
   const moving = onTheMove(show, view.people, now)
@@ -65,7 +65,7 @@ export function channelLevels(show: Show, now: number): Universes {
   return universes
 }
 
-function settledLevels(show: Show, view: HouseView): Universes {
+function settledLevels(show: Show, view: AudienceView): Universes {
   const universes = new Map<number, Uint8Array>()
   for (const patched of patchedIn(show).values()) {
     const { rigged, universe } = patched

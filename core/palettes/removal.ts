@@ -8,7 +8,7 @@ import { wayTo } from '../show/links'
 import { typedFixtures } from '../show/rig'
 import type { PaletteValue } from '../show/entities'
 import type { Show } from '../show/show'
-import type { Leaning } from '../show/leaning'
+import type { Dependents } from '../show/dependents'
 import type { CueContent, LinkValue, Value } from '../show/values'
 import { resolveValue, servedByValue, type Served } from './resolve'
 
@@ -16,7 +16,7 @@ import { resolveValue, servedByValue, type Served } from './resolve'
 export type LinksBecome = { readonly how: 'loose' } | { readonly how: 'links'; readonly to: PaletteId }
 
 /** The cues, palettes and hands that hold links to some palettes. */
-export function leaningOnPalettes(show: Show, palettes: ReadonlySet<string>): Leaning {
+export function dependentsOfPalettes(show: Show, palettes: ReadonlySet<string>): Dependents {
   const isLinked = ({ value }: { readonly value: CueContent }) => value.kind === 'link' && palettes.has(value.palette)
   const cues = new Set<CueId>()
   for (const held of show.all.cueValue.values()) if (isLinked(held)) cues.add(held.cue)

@@ -5,7 +5,7 @@
  */
 import equal from 'fast-deep-equal'
 import { HOME } from '../kinematics/head'
-import { courseOf, latestAt, listsInOrder, placeOfCue, type CoursePoint, type ListInOrder } from '../cues/tracking'
+import { timelineOf, latestAt, listsInOrder, placeOfCue, type TimelinePoint, type ListInOrder } from '../cues/tracking'
 import { resolveValue } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import type { CueValue } from '../show/entities'
@@ -41,8 +41,8 @@ export function changedLooks(before: Show, after: Show): LookEffect[] {
     const moved = list.cues.filter(({ id, cue }) => isMoved(before, id, cue.number, list))
     const origins = moved.flatMap(({ id }) => placeOfCue(before, id)?.list.id ?? [])
     const keys = new Set([
-      ...[...new Set([list.id, ...origins])].flatMap((from) => [...courseOf(before, from).keys()]),
-      ...courseOf(after, list.id).keys(),
+      ...[...new Set([list.id, ...origins])].flatMap((from) => [...timelineOf(before, from).keys()]),
+      ...timelineOf(after, list.id).keys(),
     ])
     for (const key of keys) compare(before, after, list, key, moved, found)
   }
@@ -61,7 +61,7 @@ function isMoved(before: Show, cue: CueId, number: number, list: ListInOrder): b
   return known !== undefined && (known.number !== number || known.list !== list.id)
 }
 
-const NONE: readonly CoursePoint[] = []
+const NONE: readonly TimelinePoint[] = []
 
 function compare(
   before: Show,
@@ -71,15 +71,15 @@ function compare(
   moved: ListInOrder['cues'],
   found: Map<CueId, Growing>,
 ) {
-  const then = courseOf(before, list.id).get(key) ?? NONE
-  const now = courseOf(after, list.id).get(key) ?? NONE
+  const then = timelineOf(before, list.id).get(key) ?? NONE
+  const now = timelineOf(after, list.id).get(key) ?? NONE
   const isSame = then.length === now.length && then.every(({ stored }, i) => stored === now[i]?.stored)
   const isUntouched = isSame && !now.some(({ stored }) => moved.some(({ id }) => id === stored.cue))
   for (const { id } of isUntouched ? moved : list.cues) {
     const was = placeOfCue(before, id)
     const is = placeOfCue(after, id)
     if (!was || !is) continue
-    const pointsThen = was.list.id === list.id ? then : (courseOf(before, was.list.id).get(key) ?? NONE)
+    const pointsThen = was.list.id === list.id ? then : (timelineOf(before, was.list.id).get(key) ?? NONE)
     note(before, after, id, latestAt(pointsThen, was.at)?.stored, latestAt(now, is.at)?.stored, found)
   }
 }

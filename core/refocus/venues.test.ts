@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { richDesk, venueNamed } from '../../tests/support/richShow'
 import type { Desk } from '../../tests/support/smallShow'
-import { courseOf, placeOfCue, stateAt } from '../cues/tracking'
+import { timelineOf, placeOfCue, stateAt } from '../cues/tracking'
 import { distance, vec3, type Vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
@@ -105,7 +105,7 @@ describe('in every venue', () => {
       input: { palettes: null },
       keepOut: { fixtures: [], cues: [kept], families: [] },
     })
-    const points = courseOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} position`) ?? []
+    const points = timelineOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} position`) ?? []
     const held = points.find(({ stored }) => stored.cue === kept)?.stored
     expect(held).toMatchObject({ mark: 'held', value: { kind: 'aim', target: desk.choose.target('Bow') } })
   })

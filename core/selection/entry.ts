@@ -4,7 +4,7 @@
  * without one the first clause begins anew. Names are those of groups, hangs and types.
  */
 import type { FixtureId } from '../show/ids'
-import { plain } from '../show/names'
+import { normalisedName } from '../show/names'
 
 /** A named set of fixtures one can speak of, in its own order. */
 export interface NamedSet {
@@ -86,8 +86,8 @@ function readClause(part: string, world: EntryWorld): Clause {
 }
 
 function isName(text: string, world: EntryWorld): boolean {
-  const wanted = plain(text.replaceAll('"', ''))
-  return world.named.some(({ name }) => plain(name) === wanted)
+  const wanted = normalisedName(text.replaceAll('"', ''))
+  return world.named.some(({ name }) => normalisedName(name) === wanted)
 }
 
 function fixturesOf(clause: Clause, world: EntryWorld): Found {
@@ -103,8 +103,8 @@ function fixturesOf(clause: Clause, world: EntryWorld): Found {
 }
 
 function subjectOf(subject: string, world: EntryWorld): Found {
-  const wanted = plain(subject)
-  const exact = world.named.find(({ name }) => plain(name) === wanted)
+  const wanted = normalisedName(subject)
+  const exact = world.named.find(({ name }) => normalisedName(name) === wanted)
   if (exact) return some(exact)
   if (wanted === 'all') return { ok: true, fixtures: inOrder(world) }
   if (wanted === 'lit' || wanted === 'dark') return litOrDark(world, wanted)
@@ -156,11 +156,11 @@ function byBeginning(subject: string, world: EntryWorld): Found {
 }
 
 function beginningWith(subject: string, named: readonly NamedSet[]): NamedSet[] {
-  const wanted = plain(subject)
+  const wanted = normalisedName(subject)
   if (wanted === '') return []
   const sorted = [...named].sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
-  const starts = sorted.filter(({ name }) => plain(name).startsWith(wanted))
-  const inside = sorted.filter((set) => !starts.includes(set) && plain(set.name).includes(` ${wanted}`))
+  const starts = sorted.filter(({ name }) => normalisedName(name).startsWith(wanted))
+  const inside = sorted.filter((set) => !starts.includes(set) && normalisedName(set.name).includes(` ${wanted}`))
   return [...starts, ...inside]
 }
 
@@ -196,5 +196,5 @@ export function completionsOf(text: string, world: EntryWorld, most = 8): Comple
     kind: 'word' as const,
     count: null,
   }))
-  return [...names, ...words].filter(({ entry }) => plain(entry) !== plain(text)).slice(0, most)
+  return [...names, ...words].filter(({ entry }) => normalisedName(entry) !== normalisedName(text)).slice(0, most)
 }

@@ -2,7 +2,7 @@
  * An entry that also says how bright: `21-38 lit out`, `12-17 at 30`, `Bar 2 full`. What comes
  * before is a selection; alone it counts for what is selected.
  */
-import { plain } from '../show/names'
+import { normalisedName } from '../show/names'
 import { parseEntry, type EntryResult, type EntryWorld } from './entry'
 
 export interface LevelEntry {
@@ -18,7 +18,10 @@ export function parseLevelEntry(text: string, world: EntryWorld): LevelEntry {
   const whole = parseEntry(text, world)
   const found = LEVEL.exec(text)
   const [, subject = '', percent, word = ''] = found ?? []
-  const isBare = found !== null && subject.trim() === '' && !world.named.some(({ name }) => plain(name) === plain(text))
+  const isBare =
+    found !== null &&
+    subject.trim() === '' &&
+    !world.named.some(({ name }) => normalisedName(name) === normalisedName(text))
   if (!found || (whole.ok && !isBare)) return { selection: whole, level: null }
   const level =
     percent === undefined ? (word.toLowerCase() === 'full' ? 1 : 0) : Number(percent.replace(',', '.')) / 100

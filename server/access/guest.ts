@@ -17,7 +17,7 @@ import {
   type Session,
 } from '../database/accessRepository'
 import { isFromThisMachine } from '../http/origin'
-import { useHouse } from '../shows/useHouse'
+import { useShowRegistry } from '../shows/useShowRegistry'
 import { hashOf, newSecret, secret } from './secrets'
 import { Tries } from './tries'
 
@@ -93,7 +93,7 @@ export async function personOf(event: H3Event): Promise<PersonId> {
 
 /** Lets a browser in by the key of a link; throws AccessError for one that opens nothing. */
 export async function comeIn(event: H3Event, key: string, name: string | null): Promise<Grant> {
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const address = addressOf(event)
   mayTry(address)
   const link = secret.safeParse(key).success ? await linkOf(knex, hashOf(key)) : null
@@ -123,13 +123,13 @@ async function findGuest(event: H3Event): Promise<Guest> {
 
 /** The session whose token a browser sends. */
 async function presented(event: H3Event): Promise<Session | null> {
-  const { knex, installation } = await useHouse()
+  const { knex, installation } = await useShowRegistry()
   const token = secret.safeParse(getCookie(event, cookieName(installation)))
   return token.success ? sessionOf(knex, hashOf(token.data)) : null
 }
 
 async function beginSession(event: H3Event, name: string | null, link: Grant | null): Promise<Session> {
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const session = { id: nanoid(), person: (await earlierPerson(event)) ?? personId.parse(nanoid()), name, link }
   const token = newSecret()
   await addSession(knex, { ...session, tokenHash: hashOf(token), link: link?.id ?? null })
@@ -138,7 +138,7 @@ async function beginSession(event: H3Event, name: string | null, link: Grant | n
 }
 
 async function renewSession(event: H3Event, { id }: Session, name: string | null, link: Grant | null): Promise<void> {
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const token = newSecret()
   await changeSession(knex, id, { tokenHash: hashOf(token), name, link: link?.id ?? null })
   await sendToken(event, token)
@@ -149,12 +149,12 @@ async function earlierPerson(event: H3Event): Promise<PersonId | null> {
   const earlier = personId.safeParse(getCookie(event, EARLIER_COOKIE))
   if (!earlier.success || !isHere(event)) return null
   deleteCookie(event, EARLIER_COOKIE, { path: '/' })
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   return (await isKnownPerson(knex, earlier.data)) ? null : earlier.data
 }
 
 async function sendToken(event: H3Event, token: string): Promise<void> {
-  const { installation } = await useHouse()
+  const { installation } = await useShowRegistry()
   const secure = 'encrypted' in event.node.req.socket
   setCookie(event, cookieName(installation), token, {
     httpOnly: true,

@@ -1,9 +1,9 @@
 import { defineOpenApi } from '../http/api'
-import { useHouse } from '../shows/useHouse'
+import { useShowRegistry } from '../shows/useShowRegistry'
 
 /** `process` tells which server it is that answers. */
 export default defineOpenApi(async () => {
-  const house = await useHouse()
+  const house = await useShowRegistry()
   await house.knex.raw('select 1')
   return { ok: true, process: process.pid }
 })

@@ -1,7 +1,7 @@
 /** The body of a request, read with a limit and checked. */
 import { getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
-import { unkeepableIn } from '#core/show/keepable'
+import { unstorableIn } from '#core/show/storable'
 import { ApiError } from './api'
 
 /** What any request may send, bytes; a back-up may be larger and says so. */
@@ -31,7 +31,7 @@ function tooLarge(largest: number): ApiError {
 /** The JSON body of a request, checked. */
 export async function bodyOf<T>(event: H3Event, schema: z.ZodType<T>): Promise<T> {
   const body = parseJson((await bytesOf(event)).toString('utf8'))
-  const fault = unkeepableIn(body)
+  const fault = unstorableIn(body)
   if (!fault) return schema.parse(body)
   const field = fault.path || undefined
   throw new ApiError(400, { code: 'bad input', message: `${field ?? 'The request'} ${fault.why}.`, field })

@@ -3,7 +3,7 @@ import { createEventStream, type EventStream, type EventStreamMessage, type H3Ev
 import type { PersonId } from '#core/show/ids'
 import { guestOf, personOf } from '../access/guest'
 import { noteSeen, type Session } from '../database/accessRepository'
-import { useHouse } from '../shows/useHouse'
+import { useShowRegistry } from '../shows/useShowRegistry'
 import { ApiError } from './api'
 import { log } from './log'
 
@@ -78,7 +78,7 @@ export async function answerWithLine(event: H3Event, begin: (line: Line) => () =
 
 async function closeWhenEnded(line: Line): Promise<void> {
   try {
-    const { knex } = await useHouse()
+    const { knex } = await useShowRegistry()
     if (!(await noteSeen(knex, line.session))) await line.close()
   } catch (error) {
     log.warn(error, 'who is in could not be noted')

@@ -4,7 +4,7 @@ import type { H3Event } from 'h3'
 import { z } from 'zod'
 import type { Show } from '#core/show/show'
 import { keptVersion, type KeptVersion } from '../database/versionRepository'
-import { useHouse } from '../shows/useHouse'
+import { useShowRegistry } from '../shows/useShowRegistry'
 import { ApiError, paramOf } from './api'
 
 const versionId = z.string().regex(/^[\w-]{1,100}$/)
@@ -17,7 +17,7 @@ const GONE: Refusal = { code: 'unknown version', message: 'This version is no lo
 
 /** A version of a show; throws for one that is not kept. */
 export async function keptVersionOf(show: Show, id: string): Promise<KeptVersion> {
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const kept = await keptVersion(knex, show.id, id)
   if (!kept) throw new ApiError(404, GONE)
   return kept

@@ -1,5 +1,5 @@
-import { closeHouse } from '../shows/useHouse'
+import { closeShowRegistry } from '../shows/useShowRegistry'
 
 export default defineNitroPlugin((nitro) => {
-  nitro.hooks.hook('close', closeHouse)
+  nitro.hooks.hook('close', closeShowRegistry)
 })

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { EVENING, makeLink } from '../access/links'
 import { log } from '../http/log'
-import { useHouse } from '../shows/useHouse'
+import { useShowRegistry } from '../shows/useShowRegistry'
 
 const order = z.union([
   z.object({ workAs: z.object({ uid: z.number().int().positive(), gid: z.number().int().positive() }) }),
@@ -16,7 +16,7 @@ function workAs({ uid, gid }: { uid: number; gid: number }): void {
 }
 
 async function tellEveningKey(): Promise<void> {
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const { key } = await makeLink(knex, EVENING)
   process.send?.({ eveningKey: key })
 }

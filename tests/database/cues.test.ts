@@ -14,7 +14,7 @@ import { choose } from '#demo/choices'
 import { keptVersion, listVersions } from '../../server/database/versionRepository'
 import { compareVersions, outcomeOfRestoring } from '../../server/exchange/versions'
 import { backupOf, heldAs } from '../../server/live/snapshot'
-import { House } from '../../server/shows/house'
+import { ShowRegistry } from '../../server/shows/showRegistry'
 import { documentInRecords } from '../support/showDocument'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
@@ -22,12 +22,12 @@ import { OUTPUT_THREAD, VERSION_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
-let house: House
+let house: ShowRegistry
 let live: LiveShow
 let commands = 0
 const anna = personId.parse('anna')
 
-async function openedShow(of: House): Promise<LiveShow> {
+async function openedShow(of: ShowRegistry): Promise<LiveShow> {
   const opened = await of.show(showId.parse('salt-lantern'))
   if (!opened) throw new Error('the demo was not loaded')
   return opened
@@ -48,7 +48,7 @@ async function run(name: string, input: unknown) {
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await House.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
   await house.loadDemoWhenEmpty()
   live = await openedShow(house)
   await run('joinShow', { name: 'Anna' })
@@ -70,7 +70,7 @@ describe('running', () => {
     const now = Date.now() + 500_000
     const level = (of: LiveShow) =>
       litBy(of.show, playing(of.show).get(`${choose(of.show).fixtures('31')[0] ?? ''} intensity`) ?? [], now)
-    const restarted = await House.open(database.address, OUTPUT_THREAD)
+    const restarted = await ShowRegistry.open(database.address, OUTPUT_THREAD)
     const again = await openedShow(restarted)
     expect(level(again)?.level).toBe(level(live)?.level)
     expect(level(again)?.level).toBeGreaterThan(0.5)
@@ -83,7 +83,7 @@ describe('running', () => {
     await run('recallPalette', { palette: choose(live.show).palette(4), fixtures, seconds: 3000 })
     const seen = (of: LiveShow, at: number) =>
       stagePictureAt(of.show, anna, stagePicture(of.show, anna), at).get(fixtures[0] ?? asFixtureId(''))?.position.pose
-    const restarted = await House.open(database.address, OUTPUT_THREAD)
+    const restarted = await ShowRegistry.open(database.address, OUTPUT_THREAD)
     const again = await openedShow(restarted)
     const now = Date.now() + 1_500_000
     expect(seen(again, now)).toEqual(seen(live, now))
@@ -93,7 +93,7 @@ describe('running', () => {
   })
 
   it('starts what follows by itself, once, whatever the number of servers', async () => {
-    const other = await House.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
     await openedShow(other)
     await run('changeCues', { cues: [cue(18)], follow: 'after' })
     await run('changeCues', { cues: [cue(17)], rise: 0.2, fall: 0.2, move: 0.2 })

@@ -12,7 +12,7 @@ import { commandId, personId, showId, windowId, type CueListId } from '#core/sho
 import { choose } from '#demo/choices'
 import { Announcements } from '../../server/database/announcements'
 import { DatabaseClock } from '../../server/database/databaseClock'
-import { House } from '../../server/shows/house'
+import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { FromThread } from '../../server/output/threadMessages'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
@@ -20,14 +20,14 @@ import { OUTPUT_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
-let house: House
+let house: ShowRegistry
 let live: LiveShow
 let commands = 0
 const id = showId.parse('salt-lantern')
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await House.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
   await house.loadDemoWhenEmpty()
   live = await opened(house)
   await run('joinShow', { name: 'Anna' })
@@ -39,7 +39,7 @@ afterAll(async () => {
 })
 const folders: string[] = []
 
-async function opened(at: House): Promise<LiveShow> {
+async function opened(at: ShowRegistry): Promise<LiveShow> {
   const show = await at.show(id)
   if (!show) throw new Error('the demo is there')
   return show
@@ -71,7 +71,7 @@ async function until(isSo: () => boolean | Promise<boolean>): Promise<void> {
 
 describe('the line to other servers', () => {
   it('is begun again when it breaks, takes in what was missed, and hears on', async () => {
-    const other = await House.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
     const theirs = await opened(other)
     await endConnections()
     // The pools of both lost their connections as well: the first use of each may say so.
@@ -147,7 +147,7 @@ function faultyThread(): URL {
 
 describe('the output thread', () => {
   it('is begun again when it dies, and goes on with every show that is listened to', async () => {
-    const faulty = await House.open(database.address, faultyThread())
+    const faulty = await ShowRegistry.open(database.address, faultyThread())
     const theirs = await opened(faulty)
     const all: number[] = []
     const stop = faulty.outputs.subscribe(theirs, (changed: Universes) => all.push(changed.size))

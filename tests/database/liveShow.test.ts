@@ -4,14 +4,14 @@ import { targetsOf } from '#core/show/targets'
 import { choose } from '#demo/choices'
 import { loadShow } from '../../server/database/showRepository'
 import { entriesSince } from '../../server/database/journalRepository'
-import { House } from '../../server/shows/house'
+import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { LiveShow, ShowListener } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { OUTPUT_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
-let house: House
+let house: ShowRegistry
 let id: ShowId
 let live: LiveShow
 let commands = 0
@@ -40,7 +40,7 @@ const move = (person: string, target: string, y: number, seen?: number) =>
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await House.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
   await house.loadDemoWhenEmpty()
   id = showId.parse('salt-lantern')
   const opened = await house.show(id)
@@ -232,7 +232,7 @@ describe('undo of what hangs from a hang that is gone', () => {
 
 describe('two servers on one database', () => {
   it('see each other’s changes, and neither overwrites the other', async () => {
-    const other = await House.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
     try {
       const theirs = await other.show(id)
       if (!theirs) throw new Error('the second server does not see the show')

@@ -11,7 +11,7 @@ import { FoldedJournal, nextRedo, nextUndo } from '../support/foldedJournal'
 import { COMMAND_NAMES, RandomArguments, randomFrom } from '../support/randomCommands'
 import { richDesk } from '../support/richShow'
 import { seeds, Tally } from '../support/rounds'
-import { House } from '../../server/shows/house'
+import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { loadShow } from '../../server/database/showRepository'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
@@ -25,10 +25,10 @@ const START = richDesk().show
 const PEOPLE = ['anna', 'ben', 'cleo'].map((name) => personId.parse(name))
 
 let database: FreshDatabase
-let house: House
+let house: ShowRegistry
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await House.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
 })
 afterAll(async () => {
   await house.close()

@@ -7,7 +7,7 @@ import { rigOf } from '#core/show/rig'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { cuePicture } from '#core/cues/comparedCue'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import { useShow } from '../../stores/show'
 import StagePicture from '../shelf/StagePicture.vue'
 import { PALETTE_FILL } from '../shelf/paletteColours'
@@ -17,7 +17,7 @@ import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; list: ListInOrder; cue: CueId }>()
 const store = useShow()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 
 const FOLLOW_OPTIONS = FOLLOWS.map((key) => ({
   key,

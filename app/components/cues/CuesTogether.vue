@@ -5,11 +5,11 @@ import type { ListInOrder } from '#core/cues/tracking'
 import { FOLLOWS } from '#core/show/entities'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import CueMoveForm from './CueMoveForm.vue'
 
 const props = defineProps<{ show: Show; list: ListInOrder; cues: readonly CueId[] }>()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 const open = ref<'move' | 'copy' | 'removal' | null>(null)
 
 const cues = computed(() => [...props.cues])

@@ -4,14 +4,14 @@ import { computed, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
 import { INTENSITY_RULES } from '#core/show/entities'
 import { maskInWords, type Mask } from '#core/show/masks'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import { useProposal } from '../../stores/proposal'
 import TakeMask from '../fields/TakeMask.vue'
 import { counted } from '#core/show/counted'
 
 const props = defineProps<{ list: ListInOrder }>()
 const emit = defineEmits<{ close: [] }>()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 const proposal = useProposal()
 const isTaking = ref(false)
 const isRemoving = ref(false)

@@ -3,7 +3,7 @@
 import { computed, useId } from 'vue'
 import type { PlanPoint } from '#core/venue/outline'
 import { outlineInWords, readOutline } from '../../composables/forms/outlineText'
-import { useKept } from '../../composables/forms/useKept'
+import { useEditableField } from '../../composables/forms/useEditableField'
 
 const props = defineProps<{
   label: string
@@ -11,7 +11,7 @@ const props = defineProps<{
   keep: (outline: PlanPoint[]) => Promise<string | null>
 }>()
 const id = useId()
-const { text, trouble, leave, putBack } = useKept(
+const { text, trouble, leave, putBack } = useEditableField(
   () => outlineInWords(props.outline),
   async (typed) => {
     const reading = readOutline(typed)

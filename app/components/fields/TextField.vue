@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Something typed, kept with Enter or by leaving the field. What is refused says why, at the field. */
 import { useId, useTemplateRef } from 'vue'
-import { useKept } from '../../composables/forms/useKept'
+import { useEditableField } from '../../composables/forms/useEditableField'
 
 const props = defineProps<{
   label: string
@@ -14,7 +14,7 @@ const props = defineProps<{
 }>()
 const id = useId()
 const field = useTemplateRef<HTMLInputElement>('field')
-const { text, trouble, leave, putBack } = useKept(
+const { text, trouble, leave, putBack } = useEditableField(
   () => props.shown,
   (typed) => props.keep(typed),
 )

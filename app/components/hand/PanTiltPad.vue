@@ -6,7 +6,7 @@
 import { computed, ref } from 'vue'
 import { floorBand } from '#core/hand/floorBand'
 import { surfacesOf } from '#core/venue/surfaces'
-import { steady } from '../../composables/hand/steady'
+import { computedStable } from '../../composables/hand/computedStable'
 import { useDesk } from '../../stores/desk'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -33,7 +33,7 @@ interface PadRange {
   readonly tilt: { readonly min: number; readonly max: number }
 }
 /** The widest range of the selected heads; the same one while a drag only turns them. */
-const range = steady<PadRange>(() => {
+const range = computedStable<PadRange>(() => {
   const types = [...new Set(fixtures.value.map(({ rigged }) => rigged.type))]
   const of = (axis: 'pan' | 'tilt') => ({
     min: Math.min(...types.map((type) => type[axis].min)),

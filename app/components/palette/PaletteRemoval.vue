@@ -2,9 +2,9 @@
 /** Deletes a palette: says who leans on it, and asks what becomes of the links. */
 import { computed, ref } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
-import { leaningOnPalettes } from '#core/palettes/removal'
+import { dependentsOfPalettes } from '#core/palettes/removal'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
-import { cuesInWords, leaningInWords } from '#core/show/leaning'
+import { cuesInWords, dependentsInWords } from '#core/show/dependents'
 import type { Show } from '#core/show/show'
 import { usePaletteDesk } from '../../stores/paletteDesk'
 import { useShow } from '../../stores/show'
@@ -15,8 +15,8 @@ const store = useShow()
 const shelves = usePaletteDesk()
 const heir = ref('')
 
-const leaning = computed(() => leaningOnPalettes(props.show, new Set([props.id])))
-const words = computed(() => leaningInWords(leaning.value))
+const leaning = computed(() => dependentsOfPalettes(props.show, new Set([props.id])))
+const words = computed(() => dependentsInWords(leaning.value))
 const cues = computed(() => cuesInWords(props.show, leaning.value.cues))
 const heirs = computed(() => {
   const shelf = props.show.all.palette.get(props.id)?.shelf

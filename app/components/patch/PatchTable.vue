@@ -6,7 +6,7 @@ import { faultInWords, footprintOf, patchFaults, spansOf } from '#core/patch/spa
 import { asFixtureId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { GridColumn } from '../../composables/table/gridColumn'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import { useSelection } from '../../stores/selection'
 import GridTable from '../grid/GridTable.vue'
 
@@ -16,7 +16,7 @@ interface Row {
 
 const props = defineProps<{ show: Show }>()
 const selection = useSelection()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 
 const rows = computed<Row[]>(() =>
   [...props.show.all.fixture].sort(([, a], [, b]) => a.number - b.number).map(([id]) => ({ id: asFixtureId(id) })),

@@ -8,13 +8,13 @@ import { modesOf } from '#core/show/modes'
 import { hangsOf } from '#core/show/rig'
 import { showRecordOf, type Show } from '#core/show/show'
 import { MOUNTINGS, mountingOf } from '../../composables/rig/rigWords'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import FixtureCopyForm from './FixtureCopyForm.vue'
 import FixtureRemovalForm from './FixtureRemovalForm.vue'
 import FixtureNumberForm from './FixtureNumberForm.vue'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 const open = ref<'number' | 'copy' | 'removal' | null>(null)
 
 const known = computed(() => props.fixtures.flatMap((id) => props.show.all.fixture.get(id) ?? []))

@@ -2,16 +2,16 @@
 /** Takes fixtures out, after saying which groups, palettes and cues lean on them. */
 import { computed } from 'vue'
 import type { FixtureId } from '#core/show/ids'
-import { cuesInWords, leaningInWords, leaningOnFixtures } from '#core/show/leaning'
+import { cuesInWords, dependentsInWords, dependentsOfFixtures } from '#core/show/dependents'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from './RemovalBox.vue'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()
 const emit = defineEmits<{ back: [] }>()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 
-const leaning = computed(() => leaningOnFixtures(props.show, new Set(props.fixtures)))
+const leaning = computed(() => dependentsOfFixtures(props.show, new Set(props.fixtures)))
 const who = computed(() => {
   const [only] = props.fixtures
   return props.fixtures.length === 1 && only
@@ -19,7 +19,7 @@ const who = computed(() => {
     : `${props.fixtures.length} fixtures`
 })
 const warning = computed(() => {
-  const words = leaningInWords(leaning.value)
+  const words = dependentsInWords(leaning.value)
   return words ? `${words} lean on ${who.value}; what they hold for them goes too.` : `Nothing leans on ${who.value}.`
 })
 const names = computed(() => {

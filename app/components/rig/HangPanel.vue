@@ -6,13 +6,13 @@ import type { RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { withAxis } from '../../composables/rig/axisFields'
 import { HANG_FORMS } from '../../composables/rig/rigWords'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import HangCopyForm from './HangCopyForm.vue'
 import HangRemovalForm from './HangRemovalForm.vue'
 
 const props = defineProps<{ show: Show; hang: RiggedHang }>()
 const emit = defineEmits<{ row: []; select: [] }>()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 const open = ref<'copy' | 'mirror' | 'removal' | null>(null)
 
 const hang = computed<HangId>(() => props.hang.id)

@@ -1,22 +1,22 @@
 <script setup lang="ts">
 /** Takes a hang out: its fixtures move to another hang or go with it, and what leans on them is said first. */
 import { computed, ref } from 'vue'
-import { leaningInWords, leaningOnFixtures } from '#core/show/leaning'
+import { dependentsInWords, dependentsOfFixtures } from '#core/show/dependents'
 import { hangsOf, type RiggedHang } from '#core/show/rig'
 import { asHangId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from './RemovalBox.vue'
 import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; hang: RiggedHang }>()
 const emit = defineEmits<{ back: [] }>()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 
 const on = computed<readonly FixtureId[]>(() => [
   ...new Set([...props.show.all.fixturePlace.values()].filter((p) => p.hang === props.hang.id).map((p) => p.fixture)),
 ])
-const leaning = computed(() => leaningInWords(leaningOnFixtures(props.show, new Set(on.value))))
+const leaning = computed(() => dependentsInWords(dependentsOfFixtures(props.show, new Set(on.value))))
 const others = computed(() => [
   { key: 'delete', name: 'goes with it' },
   ...hangsOf(props.show)

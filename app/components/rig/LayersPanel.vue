@@ -5,13 +5,13 @@ import { computed, reactive } from 'vue'
 import { asLayerId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import { useShow } from '../../stores/show'
 import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 const draft = reactive({ name: '' })
 const { troubleAt, send } = useDraftForm(
   'addLayer',

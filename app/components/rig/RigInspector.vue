@@ -8,7 +8,7 @@ import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import type { HangId } from '#core/show/ids'
-import { plain } from '#core/show/names'
+import { normalisedName } from '#core/show/names'
 import { useChosen } from '../../stores/chosen'
 import { useDesk } from '../../stores/desk'
 import { useRigDesk, type RigForm } from '../../stores/rigDesk'
@@ -71,7 +71,7 @@ function lookAt(kind: 'hang' | 'setPiece' | 'target', name: string) {
   rigDesk.form = null
   const show = store.view
   if (!show) return
-  const isIt = (other: string) => plain(other) === plain(name)
+  const isIt = (other: string) => normalisedName(other) === normalisedName(name)
   const hangs = hangsOf(show).find(({ hang: known }) => isIt(known.name))
   const pieces = setPiecesOf(show).find(({ piece: known }) => isIt(known.name))
   const targets = [...targetsOf(show).values()].find(({ target: known }) => isIt(known.name))

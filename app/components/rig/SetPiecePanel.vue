@@ -8,13 +8,13 @@ import type { PlacedSetPiece } from '#core/show/setPieces'
 import type { Show } from '#core/show/show'
 import { PLACE_FIELDS, withAxis } from '../../composables/rig/axisFields'
 import { FIRST_SOLIDS, SOLID_KINDS } from '../../composables/rig/rigWords'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from './RemovalBox.vue'
 import SolidFields from './SolidFields.vue'
 import { plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; piece: PlacedSetPiece }>()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 const isLeaving = ref(false)
 
 const setPiece = computed(() => props.piece.id)

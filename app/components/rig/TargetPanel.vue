@@ -4,17 +4,17 @@ import { computed, ref } from 'vue'
 import { turnLevel } from '#core/geometry/rotation'
 import { subtract, type Vec3 } from '#core/geometry/vector'
 import type { TargetForm } from '#core/show/entities'
-import { cuesInWords, leaningInWords, leaningOnTarget } from '#core/show/leaning'
+import { cuesInWords, dependentsInWords, dependentsOfTarget } from '#core/show/dependents'
 import { setPiecesOf } from '#core/show/setPieces'
 import type { PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { PLACE_FIELDS, withAxis } from '../../composables/rig/axisFields'
 import { TARGET_KINDS, type TargetKind } from '../../composables/rig/rigWords'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from './RemovalBox.vue'
 
 const props = defineProps<{ show: Show; placed: PlacedTarget }>()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 const isLeaving = ref(false)
 
 const target = computed(() => props.placed.id)
@@ -24,9 +24,9 @@ const stands = computed(() => [
   { key: '', name: 'Free on the stage' },
   ...pieces.value.map(({ id, piece }) => ({ key: `${id}`, name: `On ${piece.name}` })),
 ])
-const leaning = computed(() => leaningOnTarget(props.show, target.value))
+const leaning = computed(() => dependentsOfTarget(props.show, target.value))
 const warning = computed(() => {
-  const words = leaningInWords(leaning.value)
+  const words = dependentsInWords(leaning.value)
   if (!words) return 'Nothing is aimed at it.'
   const cues = cuesInWords(props.show, leaning.value.cues)
   return `${words} aim at it${cues ? ` (cues ${cues})` : ''}. They stay aimed at the place it has now, but will follow nothing any more.`

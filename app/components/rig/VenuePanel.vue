@@ -4,10 +4,10 @@ import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Level, Venue } from '#core/show/entities'
 import { showRecordOf, type Show } from '#core/show/show'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 
 const props = defineProps<{ show: Show; venue: Venue }>()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 const id = computed(() => showRecordOf(props.show).venue)
 
 const change = (fields: Partial<Venue>) => keep('changeVenue', { venue: id.value, ...fields })

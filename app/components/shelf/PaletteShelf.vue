@@ -7,7 +7,7 @@ import { computed, nextTick, onUnmounted, ref, useTemplateRef, watch } from 'vue
 import { palettesInOrder } from '#core/palettes/resolve'
 import { cueCounts, servedBy } from '#core/palettes/use'
 import { SHELVES } from '#core/show/families'
-import { plain } from '#core/show/names'
+import { normalisedName } from '#core/show/names'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useDesk } from '../../stores/desk'
@@ -49,11 +49,11 @@ const isWanted = computed(() => {
   }[filter]
 })
 const palettes = computed(() => {
-  const words = plain(wanted.value)
+  const words = normalisedName(wanted.value)
   return onShelf.value.filter(
     ({ id, palette }) =>
       isWanted.value(id) &&
-      (plain(`${palette.name} ${palette.note}`).includes(words) || String(palette.number).startsWith(words)),
+      (normalisedName(`${palette.name} ${palette.note}`).includes(words) || String(palette.number).startsWith(words)),
   )
 })
 
@@ -172,7 +172,7 @@ function turn(event: WheelEvent) {
           class="absolute inset-y-0 flex flex-col gap-px"
           :style="{ width: `${layout.width - 8}px`, left: `${column.start}px` }"
         >
-          <!-- What is dragged is a plain element: a card is drawn anew only when it changes itself. -->
+          <!-- What is dragged is a normalisedName element: a card is drawn anew only when it changes itself. -->
           <div
             v-for="{ id, palette } in column.palettes"
             :key="id"

@@ -6,7 +6,7 @@ import type { Shelf } from '#core/show/families'
 import { maskInWords, shelfMaskOf } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'
-import { useKept } from '../../composables/forms/useKept'
+import { useEditableField } from '../../composables/forms/useEditableField'
 import { SHELF_FILTERS, SHELF_SIZES, usePaletteDesk } from '../../stores/paletteDesk'
 import { useMessages } from '../../stores/messages'
 import { useSelection } from '../../stores/selection'
@@ -26,7 +26,7 @@ const {
   text: time,
   leave: keepTime,
   putBack,
-} = useKept(shownTime, async (typed) => {
+} = useEditableField(shownTime, async (typed) => {
   const seconds = typed === '' ? null : numberTyped(typed)
   const isUnderstood = typed === '' || (seconds !== null && seconds >= 0 && seconds <= 3600)
   if (isUnderstood) shelves.recallTime = seconds

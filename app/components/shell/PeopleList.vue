@@ -5,14 +5,14 @@ import { computed } from 'vue'
 import type { PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { Presence } from '../../session/access'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import { useShow } from '../../stores/show'
 import TextField from '../fields/TextField.vue'
 
 const props = defineProps<{ show: Show; people: readonly Presence[] }>()
 const emit = defineEmits<{ takeOut: [person: PersonId] }>()
 const store = useShow()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 
 const rows = computed(() =>
   props.people

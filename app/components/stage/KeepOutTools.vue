@@ -14,28 +14,30 @@ const whose = ref('')
 const trouble = ref('')
 
 const kept = computed(() => {
-  const { fixtures, cues, families } = proposal.kept
+  const { fixtures, cues, families } = proposal.exclusions
   return [
     ...cues.map((id) => ({
       key: id,
       words: `cue ${props.show.all.cue.get(id)?.number ?? ''}`,
-      drop: () => proposal.keepOut({ cues: cues.filter((other) => other !== id) }),
+      drop: () => proposal.exclude({ cues: cues.filter((other) => other !== id) }),
     })),
     ...fixtures.map((id) => ({
       key: id,
       words: String(props.show.all.fixture.get(id)?.number ?? ''),
-      drop: () => proposal.keepOut({ fixtures: fixtures.filter((other) => other !== id) }),
+      drop: () => proposal.exclude({ fixtures: fixtures.filter((other) => other !== id) }),
     })),
     ...families.map((family) => ({
       key: family,
       words: family,
-      drop: () => proposal.keepOut({ families: families.filter((other) => other !== family) }),
+      drop: () => proposal.exclude({ families: families.filter((other) => other !== family) }),
     })),
   ]
 })
 const lookedNumber = computed(() => {
   const { lookedCue } = proposal
-  return lookedCue && !proposal.kept.cues.includes(lookedCue) ? props.show.all.cue.get(lookedCue)?.number : undefined
+  return lookedCue && !proposal.exclusions.cues.includes(lookedCue)
+    ? props.show.all.cue.get(lookedCue)?.number
+    : undefined
 })
 
 function keepFixtures() {
@@ -43,18 +45,18 @@ function keepFixtures() {
   const asked = parseEntry(whose.value, world)
   trouble.value = asked.ok ? '' : asked.message
   if (!asked.ok) return
-  proposal.keepOut({ fixtures: [...new Set([...proposal.kept.fixtures, ...asked.fixtures])] })
+  proposal.exclude({ fixtures: [...new Set([...proposal.exclusions.fixtures, ...asked.fixtures])] })
   whose.value = ''
 }
 function keepCue() {
   const { lookedCue } = proposal
-  if (lookedCue) proposal.keepOut({ cues: [...proposal.kept.cues, lookedCue] })
+  if (lookedCue) proposal.exclude({ cues: [...proposal.exclusions.cues, lookedCue] })
 }
 function keepFamily(event: Event) {
   const { target } = event
   if (!(target instanceof HTMLSelectElement)) return
   const family = FAMILIES.find((known) => known === target.value)
-  if (family) proposal.keepOut({ families: [...new Set([...proposal.kept.families, family])] })
+  if (family) proposal.exclude({ families: [...new Set([...proposal.exclusions.families, family])] })
   target.value = ''
 }
 </script>

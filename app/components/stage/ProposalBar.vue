@@ -6,7 +6,7 @@ import { SAME_PLACE } from '#core/geometry/tolerance'
 import { listInWords } from '#core/show/listInWords'
 import { absentInWords } from '#core/refocus/absent'
 import type { Effects } from '#core/refocus/effects'
-import { keepsAnything } from '#core/refocus/keepOut'
+import { hasExclusions } from '#core/refocus/exclusions'
 import { ATTRIBUTE_NAMES } from '#core/show/families'
 import { furthestTurn } from '#core/refocus/poolMoves'
 import { metresInWords } from '#core/geometry/lengthInWords'
@@ -90,7 +90,9 @@ function linkLeft() {
   void store.send('linkLoose', { links })
 }
 /** Keeping something out has a meaning where cues follow. */
-const canKeepOut = computed(() => (proposal.current?.effects.cues.length ?? 0) > 0 || keepsAnything(proposal.kept))
+const canKeepOut = computed(
+  () => (proposal.current?.effects.cues.length ?? 0) > 0 || hasExclusions(proposal.exclusions),
+)
 
 /** "Dory bow: 11, 18; Jetty end: 11". */
 function membersInWords(show: Show, members: Effects['members'], side: 'joining' | 'leaving'): string {
@@ -202,10 +204,10 @@ function heldInWords(show: Show, held: Effects['held']): string {
         :effects="proposal.current.effects"
       />
       <div v-if="proposal.current.settled" class="flex shrink-0 gap-2">
-        <button type="button" class="quiet-button py-1.5" @click="proposal.putBack()">
+        <button type="button" class="quiet-button py-1.5" @click="proposal.cancel()">
           Put back <span class="key">Esc</span>
         </button>
-        <button type="button" class="main-button py-1.5" @click="proposal.keep()">
+        <button type="button" class="main-button py-1.5" @click="proposal.commit()">
           Keep <span class="key border-on-coral/50">Enter</span>
         </button>
       </div>

@@ -6,7 +6,7 @@ import { ATTRIBUTES } from '#core/show/families'
 import { roleInWords } from '#core/patch/modeCheck'
 import type { FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import { useTypeDraft, type DraftMode, type TypeDraft } from '../../composables/rig/useTypeDraft'
 import { newWheel } from '../../composables/rig/wheels'
 import AxisFields from './AxisFields.vue'
@@ -23,7 +23,7 @@ const props = defineProps<{
   stored: TypeDraft
 }>()
 const emit = defineEmits<{ added: [name: string]; copy: [draft: TypeDraft]; leave: [] }>()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 const { draft, isChanged, set, putBack } = useTypeDraft(() => props.stored)
 const trouble = ref<string | null>(null)
 const isLeaving = ref(false)

@@ -3,12 +3,12 @@
 import { computed, ref } from 'vue'
 import { asFixtureTypeId, type FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useKeeper } from '../../composables/forms/useKeeper'
+import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from '../rig/RemovalBox.vue'
 
 const props = defineProps<{ show: Show; type: FixtureTypeId }>()
 const emit = defineEmits<{ back: [] }>()
-const { keep } = useKeeper()
+const { keep } = useCommit()
 const name = computed(() => props.show.all.fixtureType.get(props.type)?.name ?? '')
 const users = computed(() => [...props.show.all.fixture.values()].filter((f) => f.type === props.type).length)
 const palettes = computed(

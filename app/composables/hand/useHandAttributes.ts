@@ -2,7 +2,7 @@
 import equal from 'fast-deep-equal'
 import { computed } from 'vue'
 import { rangeOf, wheelOf, type AttributeRange, type NumberAttribute } from '#core/hand/attributes'
-import { numberShown } from '#core/hand/put'
+import { numberShown } from '#core/hand/setInHand'
 import { handOf, stageLookup } from '#core/cues/onStage'
 import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Family } from '#core/show/families'
 import type { Wheel } from '#core/show/entities'

@@ -2,13 +2,13 @@
 import { useEventListener } from '@vueuse/core'
 import { onUnmounted } from 'vue'
 import { keyOf } from '../../keys/actions'
-import { useAtHand, type Acts } from '../../stores/atHand'
+import { useAvailableActions, type Acts } from '../../stores/availableActions'
 import { useKeyMap } from '../../stores/keys'
 import { isTyping } from './isTyping'
 
 export function useActions(acts: Acts) {
   const map = useKeyMap()
-  onUnmounted(useAtHand().offer(acts))
+  onUnmounted(useAvailableActions().offer(acts))
   useEventListener('keydown', (event) => {
     if (isTyping(event)) return
     // The plus sign needs no Shift on some keyboards, and does on others.

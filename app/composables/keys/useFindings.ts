@@ -7,7 +7,7 @@ import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { ACTIONS } from '../../keys/actions'
 import { RIG_PARTS, ROOMS } from '../../session/rooms'
-import { useAtHand } from '../../stores/atHand'
+import { useAvailableActions } from '../../stores/availableActions'
 import { useChosen, type ChosenThing } from '../../stores/chosen'
 import { useCueDesk } from '../../stores/cueDesk'
 import { useDesk } from '../../stores/desk'
@@ -41,7 +41,7 @@ export function useFindings(show: () => Show, text: () => string) {
   const shelves = usePaletteDesk()
   const cues = useCueDesk()
   const dialogs = useDialogs()
-  const atHand = useAtHand()
+  const atHand = useAvailableActions()
   const keys = useKeyMap()
   const router = useRouter()
 

@@ -4,7 +4,7 @@ import { useDesk } from '../../stores/desk'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { isTyping } from './isTyping'
-import type { Acts } from '../../stores/atHand'
+import type { Acts } from '../../stores/availableActions'
 import { useActions } from './useActions'
 
 export interface StageKeys {
@@ -48,7 +48,7 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
 
   function escape() {
     if (stage()?.cancel()) return
-    if (proposal.current) proposal.putBack()
+    if (proposal.current) proposal.cancel()
     else if (desk.tool !== 'select') desk.tool = 'select'
     else {
       selection.clear()
@@ -77,7 +77,7 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
     } else if (event.key === 'Enter') {
       if (!proposal.current?.settled || answersEnter(event.target)) return
       event.preventDefault()
-      void proposal.keep()
+      void proposal.commit()
     } else if (event.key === 'Escape') {
       event.preventDefault()
       escape()

@@ -7,7 +7,7 @@ import { select } from 'd3-selection'
 import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { computed, onMounted, shallowRef, watch, type Ref } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
-import { steady } from '../hand/steady'
+import { computedStable } from '../hand/computedStable'
 import type { Projection, StagePoint } from './projections'
 
 export interface Extent {
@@ -40,7 +40,7 @@ export function usePlanView(element: Ref<HTMLElement | null>, extent: () => Exte
   const transform = shallowRef<ZoomTransform>(zoomIdentity)
 
   /** Pixels a metre and the pixel of the stage's origin when the whole extent just fits. */
-  const fitted = steady(() => {
+  const fitted = computedStable(() => {
     const { left, right, bottom, top } = extent()
     const usable = { width: width.value - 2 * MARGIN, height: height.value - ABOVE - BELOW }
     const scale = Math.max(4, Math.min(usable.width / (right - left), usable.height / (top - bottom)))

@@ -10,10 +10,10 @@ import { targetsOf } from '#core/show/targets'
 import { useCompared } from '../../stores/compared'
 import { useDesk } from '../../stores/desk'
 import { useProposal } from '../../stores/proposal'
-import { useReading } from '../../stores/reading'
+import { useDeferred } from '../../stores/deferred'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
-import { steady } from '../hand/steady'
+import { computedStable } from '../hand/computedStable'
 
 /** Below this a fixture counts as dark. */
 const DARK = 0.01
@@ -29,7 +29,7 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   const store = useShow()
 
   const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
-  const pieces = steady(() => setPiecesOf(show()).filter(({ piece }) => isSeen(piece.layer)))
+  const pieces = computedStable(() => setPiecesOf(show()).filter(({ piece }) => isSeen(piece.layer)))
   const targets = computed(() => targetsOf(show()))
   const targetsBefore = computed(() => (store.view ? targetsOf(store.view) : targets.value))
   const isStage = () => picture() === 'on stage'
@@ -47,8 +47,8 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     return [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !order.has(rigged.id))
   })
   /** What the marks over the light show, its handle and its targets: with a drag at once, else a frame after the light. */
-  const handled = useReading(chosen, () => (desk.isTrying ? 'at once' : 'after the light'))
-  const litTargets = steady<ReadonlySet<string>>(() => {
+  const handled = useDeferred(chosen, () => (desk.isTrying ? 'at once' : 'after the light'))
+  const litTargets = computedStable<ReadonlySet<string>>(() => {
     const aimedAt = new Set<string>()
     for (const { positionValue } of handled.value)
       if (positionValue?.kind === 'aim' && positionValue.target) aimedAt.add(positionValue.target)

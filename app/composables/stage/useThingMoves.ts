@@ -42,7 +42,7 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
         },
         putBack: () => {
           snapping.release()
-          proposal.putBack()
+          proposal.cancel()
         },
       }),
     )

@@ -30,7 +30,7 @@ watch(
     if (!checked.success) return
     opened = checked.data
     selection.clear()
-    proposal.putBack()
+    proposal.cancel()
     void store.open(checked.data)
   },
   { immediate: true },

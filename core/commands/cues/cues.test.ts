@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { Desk, PLAIN_TIMES } from '../../../tests/support/smallShow'
-import { courseOf, placeOfCue, stateAt, valuesByCue } from '../../cues/tracking'
+import { timelineOf, placeOfCue, stateAt, valuesByCue } from '../../cues/tracking'
 import { effectsOf } from '../../refocus/effects'
 import { FAMILIES } from '../../show/families'
 import type { CueId } from '../../show/ids'
@@ -31,7 +31,7 @@ function levels(desk: Desk, fixture = 11): (number | null)[] {
 
 /** Numbers of the cues that set fixture 11 themselves. */
 const setIn = (desk: Desk) =>
-  (courseOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} intensity`) ?? []).map(
+  (timelineOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} intensity`) ?? []).map(
     ({ stored }) => desk.show.all.cue.get(stored.cue)?.number,
   )
 
@@ -319,7 +319,7 @@ describe('cells linked to a palette', () => {
       palette: desk.choose.palette(1),
     })
     const linked = () =>
-      (courseOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} position`) ?? []).map(({ at }) => at + 1)
+      (timelineOf(desk.show, desk.choose.list(1)).get(`${desk.fixture(11)} position`) ?? []).map(({ at }) => at + 1)
     desk.do('setPaletteInCues', { ...into([2], '11'), where: 'here and on' })
     expect(linked()).toEqual([2])
     desk.do('setPaletteInCues', { ...into([4, 5], '11'), where: 'here and on' })

@@ -1,7 +1,7 @@
 /** Puts an aim in the hand for chosen fixtures; each keeps the way round nearest to where it is. */
 import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { solveAim } from '../../kinematics/inverse'
 import { metresInWords, offsetInWords } from '../../geometry/lengthInWords'
 import { Draft } from '../../show/draft'
@@ -43,7 +43,7 @@ export const aimAtTarget = command({
       const { pose } = pictureOf(show, rigged, lookup).position
       const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
       const value: AimValue = { ...aim, choice: { side, pan } }
-      putInHand(draft, person, id, 'position', value)
+      setInHand(draft, person, id, 'position', value)
     }
     const who = fixturesInWords(show, fixtures)
     if (!placed) return done(draft, `aim ${who} at the stage`)

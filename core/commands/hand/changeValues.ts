@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
 import { changedNumber, numberChange } from '../../hand/change'
 import { rangeOf } from '../../hand/attributes'
-import { numberShown, putInHand } from '../../hand/put'
+import { numberShown, setInHand } from '../../hand/setInHand'
 import { Draft } from '../../show/draft'
 import { ATTRIBUTES, ATTRIBUTE_NAMES } from '../../show/families'
 import { fixtureId } from '../../show/ids'
@@ -30,7 +30,7 @@ export const changeValues = command({
       const number = changedNumber(numberShown(show, lookup, rigged, attribute, throwMetres), change, range)
       if (number === null)
         return refuse('beyond range', { type: rigged.type.name, attribute: name, ...range, number: null }, 'change')
-      putInHand(draft, person, rigged.id, attribute, { kind: 'number', number })
+      setInHand(draft, person, rigged.id, attribute, { kind: 'number', number })
     }
     const who = fixturesInWords(
       show,

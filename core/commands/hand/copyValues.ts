@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { stageLookup } from '../../cues/onStage'
 import { lentValue } from '../../hand/lend'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { resolveValue } from '../../palettes/resolve'
 import { Draft } from '../../show/draft'
 import { ATTRIBUTES, FAMILIES, familyOf } from '../../show/families'
@@ -32,7 +32,7 @@ export const copyValues = command({
       for (const id of to) {
         const rigged = id === from ? undefined : rigOf(show).get(id)
         const lent = rigged && lentValue(show, rigged, source, attribute, shown)
-        if (lent) putInHand(draft, person, id, attribute, lent)
+        if (lent) setInHand(draft, person, id, attribute, lent)
       }
     }
     if (draft.changes().length === 0)

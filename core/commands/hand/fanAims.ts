@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
 import { fanPlaces, fanShape } from '../../hand/fan'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { laidOut, spreadOverLine, spreadOverTarget, type Spread } from '../../hand/spread'
 import { solveAim } from '../../kinematics/inverse'
 import { Draft } from '../../show/draft'
@@ -38,7 +38,7 @@ export const fanAims = command({
       if (!place) continue
       const { pose } = pictureOf(show, rigged, lookup).position
       const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
-      putInHand(draft, person, fixture, 'position', { ...aim, choice: { side, pan } })
+      setInHand(draft, person, fixture, 'position', { ...aim, choice: { side, pan } })
     }
     const who = fixturesInWords(
       show,

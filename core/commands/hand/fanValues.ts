@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { pictureOf, stageLookup, type Lookup } from '../../cues/onStage'
 import { rangeOf, type NumberAttribute } from '../../hand/attributes'
 import { fanPlaces, fanShape, fanWeight, rangeValue } from '../../hand/fan'
-import { numberShown, putInHand } from '../../hand/put'
+import { numberShown, setInHand } from '../../hand/setInHand'
 import { Draft } from '../../show/draft'
 import { ATTRIBUTE_NAMES, ATTRIBUTES } from '../../show/families'
 import { rigOf, type RiggedFixture } from '../../show/rig'
@@ -44,7 +44,7 @@ export const fanValues = command({
 })
 
 type Fanned = z.infer<typeof numbers> | 'pan' | 'tilt'
-type Person = Parameters<typeof putInHand>[1]
+type Person = Parameters<typeof setInHand>[1]
 
 function nameOf(of: Fanned): string {
   return of === 'pan' || of === 'tilt' ? of : ATTRIBUTE_NAMES[of]
@@ -67,7 +67,7 @@ function turn(
   const { pose } = pictureOf(show, rigged, lookup).position
   const { min, max } = rigged.type[axis]
   const angle = Math.min(max, Math.max(min, wanted(pose[axis])))
-  putInHand(draft, person, rigged.id, 'position', { kind: 'angles', pan: pose.pan, tilt: pose.tilt, [axis]: angle })
+  setInHand(draft, person, rigged.id, 'position', { kind: 'angles', pan: pose.pan, tilt: pose.tilt, [axis]: angle })
 }
 
 function setNumber(
@@ -83,7 +83,7 @@ function setNumber(
   const { throwMetres } = pictureOf(show, rigged, lookup).position
   const number = wanted(numberShown(show, lookup, rigged, attribute, throwMetres))
   const inside = Math.min(range.max, Math.max(range.min, number))
-  putInHand(draft, person, rigged.id, attribute, {
+  setInHand(draft, person, rigged.id, attribute, {
     kind: 'number',
     number: range.unit === 'slot' ? Math.round(inside) : inside,
   })

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { add } from '../../geometry/vector'
 import { solveAim } from '../../kinematics/inverse'
 import { pictureOf, stageLookup } from '../../cues/onStage'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { offsetInWords } from '../../geometry/lengthInWords'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
@@ -25,14 +25,14 @@ export const nudgeAim = command({
       const { positionValue: value, position } = pictureOf(show, rigged, lookup)
       if (value?.kind === 'angles' && position.point) {
         const { pan, tilt } = solveAim(rigged.mount, add(position.point, by), { reference: position.pose })
-        putInHand(draft, person, id, 'position', { kind: 'angles', pan, tilt })
+        setInHand(draft, person, id, 'position', { kind: 'angles', pan, tilt })
       }
       if (value?.kind !== 'aim') continue
       const moved = { ...value, offset: add(value.offset, by) }
       const place = aimPoint(targetsOf(show), moved)
       if (!place) continue
       const { side, pan } = solveAim(rigged.mount, place, { reference: position.pose, side: position.side })
-      putInHand(draft, person, id, 'position', { ...moved, choice: { side, pan } })
+      setInHand(draft, person, id, 'position', { ...moved, choice: { side, pan } })
     }
     if (draft.changes().length === 0) return refuse('no aim', {}, 'fixtures')
     return done(draft, `nudge ${fixturesInWords(show, fixtures)} ${offsetInWords(by)}`, 'nudge aim')

@@ -1,7 +1,7 @@
 /** Puts a plain value for one attribute in the hand: a number, or a pool diameter for zoom. */
 import { z } from 'zod'
 import { rangeOf } from '../../hand/attributes'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { Draft } from '../../show/draft'
 import { ATTRIBUTES } from '../../show/families'
 import { fixtureId } from '../../show/ids'
@@ -29,7 +29,7 @@ export const setValue = command({
       const limits = type && rangeOf(type, attribute)
       if (value.kind === 'number' && limits && (value.number < limits.min || value.number > limits.max))
         return refuse('beyond range', { type: type.name, attribute, ...limits, number: value.number }, 'value')
-      putInHand(draft, person, id, attribute, value)
+      setInHand(draft, person, id, attribute, value)
     }
     const shown = value.kind === 'pool' ? `pool ${value.diameter.toFixed(2)} m` : attribute
     return done(draft, `${shown} for ${fixturesInWords(show, able)}`, `set ${attribute}`)

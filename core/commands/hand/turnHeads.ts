@@ -1,7 +1,7 @@
 /** Sets pan, tilt or both in degrees, or turns them by so many. What is not named stays as it is. */
 import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import type { Axis } from '../../kinematics/head'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
@@ -35,7 +35,7 @@ export const turnHeads = command({
       const newTilt = changed(pose.tilt, tilt, rigged.type.tilt)
       if (newPan === null) return refuse('beyond stop', beyond(number, 'pan', pan, rigged.type.pan), 'pan')
       if (newTilt === null) return refuse('beyond stop', beyond(number, 'tilt', tilt, rigged.type.tilt), 'tilt')
-      putInHand(draft, person, id, 'position', { kind: 'angles', pan: newPan, tilt: newTilt })
+      setInHand(draft, person, id, 'position', { kind: 'angles', pan: newPan, tilt: newTilt })
     }
     const axes = pan && tilt ? 'pan and tilt' : pan ? 'pan' : 'tilt'
     const isRelative = pan?.how === 'by' || tilt?.how === 'by'

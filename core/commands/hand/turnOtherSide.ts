@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { pictureOf, stageLookup, type StageFixture } from '../../cues/onStage'
 import { sidesOf, type TimedWay } from '../../hand/otherSide'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
@@ -21,7 +21,7 @@ export const turnOtherSide = command({
       if (!rigged) continue
       const picture = pictureOf(show, rigged, lookup)
       const way = how === 'other' ? sidesOf(show, picture).other : sidesOf(show, picture).quickest
-      if (way) putInHand(draft, person, id, 'position', turned(picture, way))
+      if (way) setInHand(draft, person, id, 'position', turned(picture, way))
     }
     if (draft.changes().length === 0)
       return refuse(how === 'other' ? 'no other side' : 'quickest already', {}, 'fixtures')

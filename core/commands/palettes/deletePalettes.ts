@@ -1,9 +1,9 @@
 /** Takes palettes out. Those that something leans on go only when it is said what becomes of the links. */
 import { z } from 'zod'
-import { leaningOnPalettes, removePalettes } from '../../palettes/removal'
+import { dependentsOfPalettes, removePalettes } from '../../palettes/removal'
 import { Draft } from '../../show/draft'
 import { paletteId } from '../../show/ids'
-import { leaningInWords } from '../../show/leaning'
+import { dependentsInWords } from '../../show/dependents'
 import { command, done, refuse } from '../command'
 import { gone, linkTrouble } from '../shared/refusals'
 import { palettesInWords } from '../shared/palettesInWords'
@@ -21,7 +21,7 @@ export const deletePalettes = command({
     const ids = new Set(palettes.filter((id) => show.all.palette.has(id)))
     if (ids.size === 0) return gone('palette', 'palettes')
     const names = palettesInWords(show, [...ids])
-    const leaning = leaningInWords(leaningOnPalettes(show, ids))
+    const leaning = dependentsInWords(dependentsOfPalettes(show, ids))
     if (links.how === 'refuse' && leaning)
       return refuse('palettes leaned on', { name: names, dependents: leaning }, 'links')
     if (links.how === 'links' && (ids.has(links.to) || !show.all.palette.has(links.to)))

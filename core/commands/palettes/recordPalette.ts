@@ -4,7 +4,7 @@
  * next follows it.
  */
 import { z } from 'zod'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { chosenInWords, completed, EMPTY } from '../../palettes/meanings'
 import { putReaching, reaching, REACHES } from '../../palettes/reach'
 import { noteRecorded } from '../../palettes/recorded'
@@ -63,7 +63,7 @@ export const recordPalette = command({
     const trouble = linkTrouble(draft.result(), [id])
     if (trouble) return trouble
     for (const { fixture, attribute } of stored)
-      putInHand(draft, person, fixture, attribute, { kind: 'link', palette: id })
+      setInHand(draft, person, fixture, attribute, { kind: 'link', palette: id })
     spendMask(show, draft, person)
     const told = chosen.length ? `; ${chosenInWords(show, chosen)}` : ''
     return done(draft, `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)}${told})`)

@@ -3,7 +3,7 @@
  * The palette's own mask and the person's say what is taken.
  */
 import { z } from 'zod'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { completed, EMPTY, type Room } from '../../palettes/meanings'
 import { putReaching, reaching, REACHES } from '../../palettes/reach'
 import { forgetRecorded, noteRecorded, recordedWith } from '../../palettes/recorded'
@@ -66,7 +66,7 @@ export const storeInPalette = command({
     const trouble = linkTrouble(draft.result(), [palette])
     if (trouble) return trouble
     const loose = how === 'replace' ? keepUnserved(draft, palette) : { inCues: 0, inHand: 0 }
-    for (const { fixture, attribute } of stored) putInHand(draft, person, fixture, attribute, { kind: 'link', palette })
+    for (const { fixture, attribute } of stored) setInHand(draft, person, fixture, attribute, { kind: 'link', palette })
     spendMask(show, draft, person)
     const families = FAMILIES.filter((family) => stored.some(({ attribute }) => familyOf(attribute) === family))
     const what = `${listInWords(families)} of ${fixturesInWords(show, [...fixtures])}`

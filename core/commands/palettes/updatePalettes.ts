@@ -3,7 +3,7 @@
  * The hand holds links to them again, and every cue follows.
  */
 import { z } from 'zod'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { putReaching } from '../../palettes/reach'
 import { noteRecorded } from '../../palettes/recorded'
 import { adjustedInHand, updating } from '../../palettes/update'
@@ -28,7 +28,7 @@ export const updatePalettes = command({
       putReaching(show, draft, palette, updating(show, palette, values), { merge: [] })
       noteRecorded(draft, palette, new Set(values.map(({ fixture }) => fixture)))
       for (const { fixture, attribute, through } of values)
-        putInHand(draft, person, fixture, attribute, { kind: 'link', palette: through })
+        setInHand(draft, person, fixture, attribute, { kind: 'link', palette: through })
     }
     spendMask(show, draft, person)
     const fixtures = [...new Set(adjusted.flatMap(([, values]) => values.map(({ fixture }) => fixture)))]

@@ -4,7 +4,7 @@ import { Draft } from '../../show/draft'
 import { fixtureMode, fixtureType } from '../../show/entities'
 import { fixtureModeId, fixtureTypeId } from '../../show/ids'
 import { modesOf } from '../../show/modes'
-import { plain } from '../../show/names'
+import { normalisedName } from '../../show/names'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
 import { typeTaken } from '../shared/typeWithModes'
@@ -24,7 +24,7 @@ export const changeType = command({
     if (!known) return gone('fixtureType', 'type')
     const taken = typeTaken(show, fields.maker, fields.name, type)
     if (taken) return taken
-    if (new Set(modes.map((m) => plain(m.name))).size < modes.length) return refuse('modes alike', {}, 'modes')
+    if (new Set(modes.map((m) => normalisedName(m.name))).size < modes.length) return refuse('modes alike', {}, 'modes')
     const kept = new Set(modes.map((m) => m.id))
     const draft = new Draft(show).put('fixtureType', type, fields)
     for (const { id, mode } of modesOf(show, type)) {

@@ -7,7 +7,7 @@ import { z } from 'zod'
 import { Draft } from '../../show/draft'
 import * as entities from '../../show/entities'
 import { fixtureId, hangId, targetId } from '../../show/ids'
-import { plain } from '../../show/names'
+import { normalisedName } from '../../show/names'
 import { showRecordOf, type Show } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { fixtureRow, idsByName, putFixtureRow, type FixtureRow } from '../shared/fixtureRows'
@@ -33,9 +33,9 @@ export const importRig = command({
     const draft = new Draft(show)
     const hangIds = idsByName(show.all.hang)
     for (const { name, form, origin, yaw, rise, length } of hangs) {
-      if (hangIds.has(plain(name))) return refuse('name twice', { what: 'hangs', name }, 'hangs')
+      if (hangIds.has(normalisedName(name))) return refuse('name twice', { what: 'hangs', name }, 'hangs')
       const id = hangId.parse(newId())
-      hangIds.set(plain(name), id)
+      hangIds.set(normalisedName(name), id)
       draft.put('hang', id, { name, form })
       draft.put('hangPlace', placeId(venue, id), { venue, hang: id, origin, yaw, rise, length })
     }
@@ -43,9 +43,9 @@ export const importRig = command({
     if (refusal) return refusal
     const targetNames = idsByName(show.all.target)
     for (const { name, position } of targets) {
-      if (targetNames.has(plain(name))) return refuse('name twice', { what: 'targets', name }, 'targets')
+      if (targetNames.has(normalisedName(name))) return refuse('name twice', { what: 'targets', name }, 'targets')
       const id = targetId.parse(newId())
-      targetNames.set(plain(name), id)
+      targetNames.set(normalisedName(name), id)
       draft.put('target', id, { name, form: { kind: 'point' }, setPiece: null, local: null })
       draft.put('targetPlace', placeId(venue, id), { venue, target: id, position })
     }

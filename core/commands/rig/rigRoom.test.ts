@@ -3,7 +3,7 @@ import { distance, vec3 } from '../../geometry/vector'
 import { OSTREL_TYPES, tern } from '#demo/types'
 import { fixtureType } from '../../show/entities'
 import { asFixtureTypeId, asLayerId } from '../../show/ids'
-import { leaningInWords, leaningOnFixtures } from '../../show/leaning'
+import { dependentsInWords, dependentsOfFixtures } from '../../show/dependents'
 import { modesOf } from '../../show/modes'
 import { hangsOf, rigOf } from '../../show/rig'
 import { targetsOf } from '../../show/targets'
@@ -91,10 +91,10 @@ describe('fixtures', () => {
     desk.do('copyFixtures', { fixtures: desk.fixtures('11, 12'), numberFrom: 61, hang: bar(desk), by: 0.5 })
     expect(numbersOn(desk, 'Bar')).toContain('62 at -0.5')
     const fixtures = desk.fixtures('11, 12')
-    const leaning = leaningOnFixtures(desk.show, new Set(fixtures))
-    expect(leaningInWords(leaning)).toBe('1 group, 1 palette and 1 cue')
+    const leaning = dependentsOfFixtures(desk.show, new Set(fixtures))
+    expect(dependentsInWords(leaning)).toBe('1 group, 1 palette and 1 cue')
     desk.do('deleteFixtures', { fixtures })
-    expect(leaningInWords(leaningOnFixtures(desk.show, new Set(fixtures)))).toBe('')
+    expect(dependentsInWords(dependentsOfFixtures(desk.show, new Set(fixtures)))).toBe('')
     expect([...desk.show.all.fixture.values()].map((f) => f.number).sort()).toEqual([13, 14, 41, 61, 62])
   })
 })

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { Draft } from '../../show/draft'
 import { workingSet as workingSetSchema } from '../../show/entities'
 import { fixtureId, workingSetId, type WorkingSetId } from '../../show/ids'
-import { plain } from '../../show/names'
+import { normalisedName } from '../../show/names'
 import { command, done, refuse } from '../command'
 import { fixturesInWords } from '../shared/wording'
 
@@ -17,7 +17,7 @@ export const recordWorkingSet = command({
   undoable: true,
   run(show, { name, fixtures, workingSet }, { newId }) {
     for (const [id, other] of show.all.workingSet)
-      if (id !== workingSet && plain(other.name) === plain(name))
+      if (id !== workingSet && normalisedName(other.name) === normalisedName(name))
         return refuse('name taken', { kind: 'workingSet', name: other.name }, 'name')
     if (workingSet !== null && !show.all.workingSet.has(workingSet))
       return refuse('gone', { kind: 'workingSet' }, 'workingSet')

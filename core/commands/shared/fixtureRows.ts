@@ -5,7 +5,7 @@ import type { Draft } from '../../show/draft'
 import * as entities from '../../show/entities'
 import { fixtureTypeId, hangId, type FixtureId } from '../../show/ids'
 import { firstMode, modesOf } from '../../show/modes'
-import { plain } from '../../show/names'
+import { normalisedName } from '../../show/names'
 import { showRecordOf, type Show } from '../../show/show'
 import { refuse, type Outcome } from '../command'
 
@@ -20,14 +20,14 @@ export const fixtureRow = entities.fixturePlace
   })
 export type FixtureRow = z.infer<typeof fixtureRow>
 
-/** Ids by plain name. */
+/** Ids by name, as names are compared. */
 export interface RowNames {
   readonly hangs: ReadonlyMap<string, string>
   readonly types: ReadonlyMap<string, string>
 }
 
 export function idsByName(collection: ReadonlyMap<string, { readonly name: string }>): Map<string, string> {
-  return new Map([...collection].map(([id, { name }]) => [plain(name), id]))
+  return new Map([...collection].map(([id, { name }]) => [normalisedName(name), id]))
 }
 
 /** Writes a row as the fixture `id` with its place in the venue in play; refuses names nothing has. */
@@ -40,11 +40,13 @@ export function putFixtureRow(
 ): Outcome | null {
   const { number, name, universe, address, note, type, mode, hang, ...place } = row
   const { venue } = showRecordOf(show)
-  const onHang = names.hangs.get(plain(hang))
-  const ofType = names.types.get(plain(type))
+  const onHang = names.hangs.get(normalisedName(hang))
+  const ofType = names.types.get(normalisedName(type))
   if (!onHang) return refuse('unknown in a row', { fixture: number, kind: 'hang', name: hang }, 'fixtures')
   if (!ofType) return refuse('unknown in a row', { fixture: number, kind: 'fixtureType', name: type }, 'fixtures')
-  const called = modesOf(show, ofType).find((known) => mode !== null && plain(known.mode.name) === plain(mode))
+  const called = modesOf(show, ofType).find(
+    (known) => mode !== null && normalisedName(known.mode.name) === normalisedName(mode),
+  )
   const inMode = mode === null ? firstMode(show, ofType) : (called?.id ?? null)
   if (mode !== null && inMode === null)
     return refuse('unknown mode in a row', { fixture: number, type, name: mode }, 'fixtures')

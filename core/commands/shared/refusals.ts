@@ -3,7 +3,7 @@ import type { Vec3 } from '../../geometry/vector'
 import type { FixtureId, LayerId } from '../../show/ids'
 import { DEEPEST_LINK, loopThrough, tooDeep } from '../../show/links'
 import type { Kind } from '../../show/kinds'
-import { plain } from '../../show/names'
+import { normalisedName } from '../../show/names'
 import type { Show } from '../../show/show'
 import { refuse, type Outcome } from '../command'
 
@@ -12,7 +12,7 @@ type Named = 'hang' | 'setPiece' | 'target' | 'venue' | 'layer'
 /** Refuses a name another thing of the kind has; null when it is free. Case and spaces do not matter. */
 export function nameTaken(show: Show, kind: Named, name: string, except?: string): Outcome | null {
   for (const [id, thing] of show.all[kind])
-    if (id !== except && plain(thing.name) === plain(name))
+    if (id !== except && normalisedName(thing.name) === normalisedName(name))
       return refuse('name taken', { kind, name: thing.name }, 'name')
   return null
 }

@@ -1,7 +1,7 @@
 /** Values of cues taken into the hand: which, of whom, and as what. */
 import { z } from 'zod'
 import type { ValueMap } from '../../cues/playback'
-import { putInHand } from '../../hand/put'
+import { setInHand } from '../../hand/setInHand'
 import { resolveValue } from '../../palettes/resolve'
 import type { Draft } from '../../show/draft'
 import { FAMILIES, familyOf, type Family } from '../../show/families'
@@ -51,7 +51,7 @@ export function putTaken(
     const rigged = rigOf(show).get(fixture)
     const plain = choice.as === 'loose' && rigged ? resolveValue(show, rigged, attribute, value).value : value
     if (!plain) continue
-    putInHand(draft, person, fixture, attribute, plain)
+    setInHand(draft, person, fixture, attribute, plain)
     taken.add(fixture)
   }
   return [...taken]

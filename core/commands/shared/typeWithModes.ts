@@ -3,7 +3,7 @@ import { z } from 'zod'
 import type { Draft } from '../../show/draft'
 import { fixtureMode, fixtureType } from '../../show/entities'
 import { fixtureModeId, fixtureTypeId, type FixtureTypeId } from '../../show/ids'
-import { plain } from '../../show/names'
+import { normalisedName } from '../../show/names'
 import type { Show } from '../../show/show'
 import { refuse, type Outcome } from '../command'
 
@@ -13,7 +13,7 @@ export const typeWithModes = fixtureType.extend({
     .min(1, 'a type needs at least one mode')
     .max(100)
     .refine(
-      (modes) => new Set(modes.map((m) => plain(m.name))).size === modes.length,
+      (modes) => new Set(modes.map((m) => normalisedName(m.name))).size === modes.length,
       'two modes have the same name; each needs its own',
     ),
 })
@@ -31,7 +31,11 @@ export function putType(draft: Draft, { modes, ...type }: TypeWithModes, newId: 
 /** Refuses a maker's type name that another type has. */
 export function typeTaken(show: Show, maker: string, name: string, except?: string): Outcome | null {
   for (const [id, type] of show.all.fixtureType)
-    if (id !== except && plain(type.name) === plain(name) && plain(type.maker) === plain(maker))
+    if (
+      id !== except &&
+      normalisedName(type.name) === normalisedName(name) &&
+      normalisedName(type.maker) === normalisedName(maker)
+    )
       return refuse('name taken', { kind: 'fixtureType', name: `${type.maker} ${type.name}` }, 'name')
   return null
 }

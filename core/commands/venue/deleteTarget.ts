@@ -4,7 +4,7 @@ import { add } from '../../geometry/vector'
 import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { targetId } from '../../show/ids'
-import { leaningInWords, leaningOnTarget } from '../../show/leaning'
+import { dependentsInWords, dependentsOfTarget } from '../../show/dependents'
 import { freedAim, pointOn, targetsOf } from '../../show/targets'
 import type { CueContent, Value } from '../../show/values'
 import { command, done, refuse } from '../command'
@@ -20,7 +20,7 @@ export const deleteTarget = command({
   run(show, { target, aims }) {
     const known = show.all.target.get(target)
     if (!known) return gone('target', 'target')
-    const leaning = leaningInWords(leaningOnTarget(show, target))
+    const leaning = dependentsInWords(dependentsOfTarget(show, target))
     const placed = targetsOf(show).get(target)
     if (leaning && (aims === 'refuse' || !placed))
       return refuse('target aimed at', { name: known.name, dependents: leaning })

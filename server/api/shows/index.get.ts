@@ -1,10 +1,10 @@
 /** The shows one may open. */
 import { guestOf } from '../../access/guest'
 import { defineApi } from '../../http/api'
-import { useHouse } from '../../shows/useHouse'
+import { useShowRegistry } from '../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const { show } = await guestOf(event)
-  const shows = await (await useHouse()).shows()
+  const shows = await (await useShowRegistry()).shows()
   return { shows: shows.filter(({ id }) => show === null || id === show) }
 })

@@ -3,12 +3,12 @@ import { showRecord } from '#core/show/entities'
 import { mustOwnAll, personOf } from '../../access/guest'
 import { defineApi } from '../../http/api'
 import { bodyOf } from '../../http/body'
-import { useHouse } from '../../shows/useHouse'
+import { useShowRegistry } from '../../shows/useShowRegistry'
 
 const newShow = z.strictObject({ name: showRecord.shape.name })
 
 export default defineApi(async (event) => {
   await mustOwnAll(event)
   const { name } = await bodyOf(event, newShow)
-  return { id: await (await useHouse()).createShow(name, await personOf(event)) }
+  return { id: await (await useShowRegistry()).createShow(name, await personOf(event)) }
 })

@@ -14,7 +14,7 @@ import { modesOf } from '#core/show/modes'
 import { hangsOf, rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import type { GridColumn, GridPaste } from '../../../composables/table/gridColumn'
-import { useKeeper } from '../../../composables/forms/useKeeper'
+import { useCommit } from '../../../composables/forms/useCommit'
 import { useMessages } from '../../../stores/messages'
 import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
@@ -28,7 +28,7 @@ const props = defineProps<{ show: Show }>()
 const selection = useSelection()
 const proposal = useProposal()
 const messages = useMessages()
-const { offer } = useKeeper()
+const { offer } = useCommit()
 
 const rows = computed<Row[]>(() =>
   [...props.show.all.fixture].sort(([, a], [, b]) => a.number - b.number).map(([id]) => ({ id: asFixtureId(id) })),

@@ -7,13 +7,13 @@ import { asHangId } from '#core/show/ids'
 import type { GridColumn } from '../../../composables/table/gridColumn'
 import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../../composables/forms/numbers'
 import { HANG_FORMS } from '../../../composables/rig/rigWords'
-import { useKeeper } from '../../../composables/forms/useKeeper'
+import { useCommit } from '../../../composables/forms/useCommit'
 import { useChosen } from '../../../stores/chosen'
 import GridTable from '../../grid/GridTable.vue'
 
 const props = defineProps<{ show: Show }>()
 const chosen = useChosen()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 
 const rows = computed(() => hangsOf(props.show))
 const selected = computed(() => new Set([chosen.idOf('hang') ?? '']))

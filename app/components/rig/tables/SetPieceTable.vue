@@ -7,13 +7,13 @@ import type { Show } from '#core/show/show'
 import type { GridColumn } from '../../../composables/table/gridColumn'
 import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../../composables/forms/numbers'
 import { SOLID_KINDS } from '../../../composables/rig/rigWords'
-import { useKeeper } from '../../../composables/forms/useKeeper'
+import { useCommit } from '../../../composables/forms/useCommit'
 import { useChosen } from '../../../stores/chosen'
 import GridTable from '../../grid/GridTable.vue'
 
 const props = defineProps<{ show: Show }>()
 const chosen = useChosen()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 
 const NO_LAYER = 'No layer'
 const rows = computed(() => [...setPiecesOf(props.show)].sort((a, b) => a.piece.name.localeCompare(b.piece.name)))

@@ -2,26 +2,26 @@
 /** Targets with their places on the stage. */
 import { computed } from 'vue'
 import { asTargetId } from '#core/show/ids'
-import { leaningOnTarget } from '#core/show/leaning'
+import { dependentsOfTarget } from '#core/show/dependents'
 import { targetsOf, type PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import type { GridColumn } from '../../../composables/table/gridColumn'
 import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../../composables/forms/numbers'
 import { TARGET_KINDS } from '../../../composables/rig/rigWords'
-import { useKeeper } from '../../../composables/forms/useKeeper'
+import { useCommit } from '../../../composables/forms/useCommit'
 import { useChosen } from '../../../stores/chosen'
 import GridTable from '../../grid/GridTable.vue'
 
 const props = defineProps<{ show: Show }>()
 const chosen = useChosen()
-const { keep, offer } = useKeeper()
+const { keep, offer } = useCommit()
 
 const rows = computed(() =>
   [...targetsOf(props.show).values()].sort((a, b) => a.target.name.localeCompare(b.target.name)),
 )
 const selected = computed(() => new Set([chosen.idOf('target') ?? '']))
 const palettes = computed(
-  () => new Map(rows.value.map(({ id }) => [id, leaningOnTarget(props.show, id).palettes.length] as const)),
+  () => new Map(rows.value.map(({ id }) => [id, dependentsOfTarget(props.show, id).palettes.length] as const)),
 )
 
 function measured(key: 'x' | 'y' | 'z', name: string): GridColumn<PlacedTarget> {

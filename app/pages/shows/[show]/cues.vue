@@ -61,7 +61,7 @@ useEventListener('keydown', (event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
   if (event.key === 'Escape') escape()
   if (proposal.current) {
-    if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.keep()
+    if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.commit()
     return
   }
   const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : null
@@ -74,7 +74,7 @@ useEventListener('keydown', (event) => {
 
 /** Lets go of one thing at a time: what is proposed, the cells, the panel. */
 function escape() {
-  if (proposal.current) proposal.putBack()
+  if (proposal.current) proposal.cancel()
   else if (desk.cells) desk.cells = null
   else desk.panel = 'detail'
 }

@@ -11,7 +11,7 @@ import { personOf } from '../../../access/guest'
 import { showOf } from '../../../http/showOf'
 import { answerWithLine } from '../../../http/streams'
 import { EntryFeed } from '../../../live/entryFeed'
-import { useHouse } from '../../../shows/useHouse'
+import { useShowRegistry } from '../../../shows/useShowRegistry'
 
 const revision = z.coerce.number().int().min(0)
 const eventsQuery = z.object({ since: revision })
@@ -21,7 +21,7 @@ export default defineApi(async (event) => {
   const last = revision.safeParse(getRequestHeader(event, 'last-event-id') || undefined)
   const live = await showOf(event)
   const person = await personOf(event)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   return answerWithLine(event, (line) => {
     const feed = new EntryFeed(live, last.success ? last.data : since, {
       entriesSince: (seq, most) => entriesSince(knex, live.show.id, seq, most),

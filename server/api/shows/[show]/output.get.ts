@@ -3,11 +3,11 @@ import type { Universes } from '#core/output/channelLevels'
 import { defineApi } from '../../../http/api'
 import { showOf } from '../../../http/showOf'
 import { answerWithLine } from '../../../http/streams'
-import { useHouse } from '../../../shows/useHouse'
+import { useShowRegistry } from '../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const live = await showOf(event)
-  const { outputs } = await useHouse()
+  const { outputs } = await useShowRegistry()
   return answerWithLine(event, (line) =>
     outputs.subscribe(live, (changed: Universes) => {
       const universes = [...changed].map(([universe, levels]) => [universe, Buffer.from(levels).toString('base64')])

@@ -3,12 +3,12 @@ import { listLinks } from '../../../../database/accessRepository'
 import { guestOf } from '../../../../access/guest'
 import { defineApi } from '../../../../http/api'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const { show } = await showOf(event, 'owns')
   const { show: only } = await guestOf(event)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const addresses = useRuntimeConfig(event).addresses.split(' ').filter(Boolean)
   return { addresses, links: await listLinks(knex, show.id, only === null ? 'those into all' : 'no others') }
 })

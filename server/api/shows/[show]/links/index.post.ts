@@ -5,7 +5,7 @@ import { makeLink } from '../../../../access/links'
 import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 const A_YEAR = 24 * 366
 const newLink = z.strictObject({
@@ -19,6 +19,6 @@ const newLink = z.strictObject({
 export default defineApi(async (event) => {
   const { show } = await showOf(event, 'owns')
   const link = await bodyOf(event, newLink)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   return makeLink(knex, { ...link, show: show.id })
 })

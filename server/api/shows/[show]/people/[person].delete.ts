@@ -5,12 +5,12 @@ import { peopleOf } from '../../../../database/accessRepository'
 import { ApiError, defineApi, paramOf } from '../../../../http/api'
 import { memberOf, SERVER_WINDOW } from '../../../../http/members'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const live = await showOf(event, 'owns')
   const person = paramOf(event, 'person', personId)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const about = (await peopleOf(knex, live.show.id)).find((one) => one.person === person)
   if (about?.isIn) throw refused('This person is in at this moment. End their link first.')
   if (about?.hasWork) throw refused('This person has work in the show, which would lose its name. They stay.')

@@ -2,10 +2,10 @@
 import { peopleOf } from '../../../../database/accessRepository'
 import { defineApi } from '../../../../http/api'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const { show } = await showOf(event)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   return { people: await peopleOf(knex, show.id) }
 })

@@ -6,7 +6,7 @@ import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
 import { memberOf } from '../../../../http/members'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 const joining = z.strictObject({ name: personRecord.shape.name.optional() })
 
@@ -15,7 +15,7 @@ export default defineApi(async (event) => {
   const { name } = await bodyOf(event, joining)
   const person = await memberOf(event, live, name)
   const { role, session } = await guestOf(event)
-  const { clock } = await useHouse()
+  const { clock } = await useShowRegistry()
   const undo = await live.undoState(person)
   return { person, role, isByLink: Boolean(session?.link), undo, now: clock.read() }
 })

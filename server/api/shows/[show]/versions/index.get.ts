@@ -2,11 +2,11 @@
 import { listVersions } from '../../../../database/versionRepository'
 import { defineApi } from '../../../../http/api'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const live = await showOf(event)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const versions = await listVersions(knex, live.show.id)
   return {
     versions: versions.map((version) => ({

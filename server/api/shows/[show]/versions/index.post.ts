@@ -7,14 +7,14 @@ import { bodyOf } from '../../../../http/body'
 import { memberOf } from '../../../../http/members'
 import { versionOf } from '../../../../live/snapshot'
 import { showOf } from '../../../../http/showOf'
-import { useHouse } from '../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
 const versionBody = z.strictObject({ name: z.string().trim().min(1, 'a name is wanted').max(120) })
 
 export default defineApi(async (event) => {
   const live = await showOf(event, 'programs')
   const { name } = await bodyOf(event, versionBody)
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   const id = randomUUID()
   const { show, revision } = live
   const contents = await versionOf(live, show)

@@ -3,11 +3,11 @@ import { dropVersion } from '../../../../../database/versionRepository'
 import { defineApi } from '../../../../../http/api'
 import { showOf } from '../../../../../http/showOf'
 import { versionOf } from '../../../../../http/versionOf'
-import { useHouse } from '../../../../../shows/useHouse'
+import { useShowRegistry } from '../../../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const live = await showOf(event, 'programs')
-  const { knex } = await useHouse()
+  const { knex } = await useShowRegistry()
   await dropVersion(knex, live.show.id, versionOf(event))
   return {}
 })

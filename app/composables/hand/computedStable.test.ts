@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest'
 import { computed, ref } from 'vue'
-import { steady } from './steady'
+import { computedStable } from './computedStable'
 
-describe('a steady value', () => {
+describe('a computedStable value', () => {
   it('stays the same object while it comes to the same, and what hangs on it is not worked out again', () => {
     const source = ref(1)
     let runs = 0
-    const lit = steady(() => new Set([source.value > 0 ? 'bow' : 'mark']))
+    const lit = computedStable(() => new Set([source.value > 0 ? 'bow' : 'mark']))
     const size = computed(() => {
       runs += 1
       return lit.value.size

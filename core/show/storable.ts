@@ -4,7 +4,7 @@
 const LONGEST_LIST = 20_000
 const DEEPEST = 40
 
-export interface Unkeepable {
+export interface Unstorable {
   /** Where it stands, with dots between; empty for the whole. */
   readonly path: string
   readonly why: string
@@ -14,11 +14,11 @@ export interface Unkeepable {
 const UNKEEPABLE_TEXT = /[\0\p{Surrogate}]/u
 
 /** What of a value read from JSON cannot be kept; null where all can. Lists of texts hold none twice. */
-export function unkeepableIn(value: unknown, longest = LONGEST_LIST): Unkeepable | null {
+export function unstorableIn(value: unknown, longest = LONGEST_LIST): Unstorable | null {
   return search(value, longest, [])
 }
 
-function search(value: unknown, longest: number, path: (string | number)[]): Unkeepable | null {
+function search(value: unknown, longest: number, path: (string | number)[]): Unstorable | null {
   if (typeof value === 'string')
     return UNKEEPABLE_TEXT.test(value) ? found(path, 'holds a character that cannot be kept') : null
   if (typeof value !== 'object' || value === null) return null
@@ -48,6 +48,6 @@ function repeatedText(list: readonly unknown[]): string | null {
   return null
 }
 
-function found(path: readonly (string | number)[], why: string): Unkeepable {
+function found(path: readonly (string | number)[], why: string): Unstorable {
   return { path: path.join('.'), why }
 }

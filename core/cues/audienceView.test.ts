@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
-import { houseView } from './houseView'
+import { audienceView } from './audienceView'
 
 /** Two people at one show. */
 let anna: Desk
@@ -13,7 +13,7 @@ beforeEach(() => {
   anna.show = ben.show
 })
 const level = (desk: Desk) => {
-  const value = houseView(desk.show).lookup(desk.fixture(11), 'intensity')
+  const value = audienceView(desk.show).lookup(desk.fixture(11), 'intensity')
   return value?.kind === 'number' ? value.number : null
 }
 
@@ -27,10 +27,10 @@ describe('the stage as the house sees it', () => {
     ben.show = anna.show
     ben.level('11', 'intensity', 0.8)
     expect(level(ben)).toBe(0.8)
-    expect(houseView(ben.show).held(ben.fixture(11), 'intensity')?.value).toEqual({ kind: 'number', number: 0.8 })
+    expect(audienceView(ben.show).held(ben.fixture(11), 'intensity')?.value).toEqual({ kind: 'number', number: 0.8 })
     ben.do('clearHand', { families: ['intensity'], fixtures: null })
     expect(level(ben)).toBe(0.5)
-    expect(houseView(ben.show).held(ben.fixture(12), 'intensity')).toBeNull()
+    expect(audienceView(ben.show).held(ben.fixture(12), 'intensity')).toBeNull()
   })
 
   it('does not have what someone holds who works blind, nor what they bring out', () => {
@@ -38,11 +38,11 @@ describe('the stage as the house sees it', () => {
     anna.do('setHighlight', { highlight: 'brighter', fixtures: anna.fixtures('11') })
     const seen = () => {
       const plain = anna.seen(11)
-      return houseView(anna.show).see({ ...plain, seen: plain.intensity }).seen
+      return audienceView(anna.show).see({ ...plain, seen: plain.intensity }).seen
     }
     expect(seen()).toBe(1)
     anna.do('setBlind', { blind: true })
     expect(level(anna)).toBeNull()
-    expect(houseView(anna.show).people).toEqual(['ben'])
+    expect(audienceView(anna.show).people).toEqual(['ben'])
   })
 })

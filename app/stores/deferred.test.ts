@@ -2,14 +2,14 @@
 import { describe, expect, it, vi } from 'vitest'
 import { computed, nextTick, ref } from 'vue'
 import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
-import { useReading, type Pace } from './reading'
+import { useDeferred, type Pace } from './deferred'
 
 useFakeFrames()
 
 /** Something that changes, read at a pace. */
 function read(pace: Pace) {
   const source = ref(0)
-  const reading = useReading(
+  const reading = useDeferred(
     computed(() => source.value),
     () => pace,
   )

@@ -13,7 +13,7 @@ import type { Value } from '../show/values'
 import { rangeOf, type NumberAttribute } from './attributes'
 
 /** A value put over a palette's remembers which one it was: Update can write it there. */
-export function putInHand(draft: Draft, person: PersonId, fixture: FixtureId, attribute: Attribute, value: Value) {
+export function setInHand(draft: Draft, person: PersonId, fixture: FixtureId, attribute: Attribute, value: Value) {
   const source = value.kind === 'link' ? null : sourceOf(draft.before, person, fixture, attribute)
   draft.put('handValue', handValueId(person, fixture, attribute), {
     person,

@@ -9,7 +9,7 @@ const BETWEEN = 100
 export type Pace = 'at once' | 'after the light' | 'now and then'
 
 /** What is read of `latest`, at its pace. */
-export function useReading<T>(latest: ComputedRef<T>, paceOf: (now: T, read: T) => Pace): Readonly<ShallowRef<T>> {
+export function useDeferred<T>(latest: ComputedRef<T>, paceOf: (now: T, read: T) => Pace): Readonly<ShallowRef<T>> {
   const reading = shallowRef(latest.value)
   const read = () => (reading.value = latest.value)
   const readAfterLight = () => afterNextFrame(read)

@@ -4,7 +4,7 @@
  */
 import { ref, watch } from 'vue'
 
-export function useKept(shown: () => string, keep: (text: string) => Promise<string | null>) {
+export function useEditableField(shown: () => string, keep: (text: string) => Promise<string | null>) {
   const text = ref(shown())
   const trouble = ref<string | null>(null)
 

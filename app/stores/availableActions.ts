@@ -5,7 +5,7 @@ import type { ActionId } from '../keys/actions'
 
 export type Acts = Partial<Readonly<Record<ActionId, () => void>>>
 
-export const useAtHand = defineStore('atHand', () => {
+export const useAvailableActions = defineStore('atHand', () => {
   const all = shallowRef<readonly Acts[]>([])
   const acts = computed<Acts>(() => Object.assign({}, ...all.value))
 

@@ -8,7 +8,7 @@ import { SAME_PLACE } from '../geometry/tolerance'
 import { distance, type Vec3 } from '../geometry/vector'
 import { putCueValue } from '../cues/marks'
 import { poseInCue } from '../cues/ways'
-import { courseOf, latestAt, listsInOrder, type CoursePoint, type ListInOrder } from '../cues/tracking'
+import { timelineOf, latestAt, listsInOrder, type TimelinePoint, type ListInOrder } from '../cues/tracking'
 import { resolveValue } from '../palettes/resolve'
 import { freeAim, solvePosition } from '../palettes/solve'
 import type { Draft } from '../show/draft'
@@ -22,15 +22,15 @@ import { givenBy, type AimValue, type PlainValue, type Value } from '../show/val
 import { stageOf } from '../venue/stage'
 
 /** What stays out of a change: whatever is of one of these. */
-export interface KeptOut {
+export interface Exclusions {
   readonly fixtures: readonly FixtureId[]
   readonly cues: readonly CueId[]
   readonly families: readonly Family[]
 }
 
-export const NOTHING_KEPT: KeptOut = { fixtures: [], cues: [], families: [] }
+export const NO_EXCLUSIONS: Exclusions = { fixtures: [], cues: [], families: [] }
 
-export function keepsAnything({ fixtures, cues, families }: KeptOut): boolean {
+export function hasExclusions({ fixtures, cues, families }: Exclusions): boolean {
   return fixtures.length + cues.length + families.length > 0
 }
 
@@ -38,11 +38,12 @@ export function keepsAnything({ fixtures, cues, families }: KeptOut): boolean {
  * A change with what is kept out of it held. `draft` starts from the show before and already holds
  * the change, `after` is what it leads to. Returns how many values are held.
  */
-export function holdKept(draft: Draft, after: Show, kept: KeptOut): number {
+export function holdExclusions(draft: Draft, after: Show, kept: Exclusions): number {
   const before = draft.before
   let held = 0
   for (const list of listsInOrder(after))
-    for (const points of courseOf(after, list.id).values()) held += holdCourse(draft, before, after, list, points, kept)
+    for (const points of timelineOf(after, list.id).values())
+      held += holdCourse(draft, before, after, list, points, kept)
   return held
 }
 
@@ -51,8 +52,8 @@ function holdCourse(
   before: Show,
   after: Show,
   list: ListInOrder,
-  points: readonly CoursePoint[],
-  kept: KeptOut,
+  points: readonly TimelinePoint[],
+  kept: Exclusions,
 ): number {
   const [first] = points
   if (!first) return 0

@@ -5,7 +5,7 @@ import type { CueContent } from './values'
 import { counted } from './counted'
 import { listInWords } from './listInWords'
 
-export interface Leaning {
+export interface Dependents {
   readonly groups: readonly GroupId[]
   readonly palettes: readonly PaletteId[]
   readonly cues: readonly CueId[]
@@ -14,7 +14,7 @@ export interface Leaning {
 }
 
 /** What holds something for any of these fixtures. */
-export function leaningOnFixtures(show: Show, fixtures: ReadonlySet<FixtureId>): Leaning {
+export function dependentsOfFixtures(show: Show, fixtures: ReadonlySet<FixtureId>): Dependents {
   const groups = [...show.all.groupMember.values()].filter((m) => fixtures.has(m.fixture)).map((m) => m.group)
   const palettes = [...show.all.paletteValue.values()]
     .filter((v) => v.fixture !== null && fixtures.has(v.fixture))
@@ -25,7 +25,7 @@ export function leaningOnFixtures(show: Show, fixtures: ReadonlySet<FixtureId>):
 }
 
 /** What aims at a target. */
-export function leaningOnTarget(show: Show, target: string): Leaning {
+export function dependentsOfTarget(show: Show, target: string): Dependents {
   const isAimed = ({ value }: { readonly value: CueContent }) => value.kind === 'aim' && value.target === target
   return {
     groups: [],
@@ -42,7 +42,7 @@ function unique<T>(ids: readonly T[]): T[] {
 const count = (n: number, one: string, many: string) => (n === 0 ? [] : [counted(n, one, many)])
 
 /** "2 groups, 3 palettes and 14 cues"; empty when nothing leans. */
-export function leaningInWords({ groups, palettes, cues, inHand }: Leaning): string {
+export function dependentsInWords({ groups, palettes, cues, inHand }: Dependents): string {
   const parts = [
     ...count(groups.length, 'group', 'groups'),
     ...count(palettes.length, 'palette', 'palettes'),

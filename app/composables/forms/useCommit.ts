@@ -4,7 +4,7 @@ import { useProposal, type StageChange } from '../../stores/proposal'
 import { refusalWords } from './refusalWords'
 import { useShow } from '../../stores/show'
 
-export function useKeeper() {
+export function useCommit() {
   const show = useShow()
   const proposal = useProposal()
 

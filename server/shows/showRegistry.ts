@@ -31,7 +31,7 @@ interface Opened {
   readonly follow: FollowClock
 }
 
-export class House {
+export class ShowRegistry {
   readonly knex: Knex
   /** What this database is told from others by. */
   readonly installation: string
@@ -56,13 +56,13 @@ export class House {
   }
 
   /** `address` is the database's, `outputThread` the script that works out what goes out. */
-  static async open(address: string, outputThread: URL): Promise<House> {
+  static async open(address: string, outputThread: URL): Promise<ShowRegistry> {
     const knex = await openDatabase(address)
     const installation = await installationName(knex).catch(async (error: unknown) => {
       await knex.destroy()
       throw error
     })
-    const house = new House(knex, installation, address, outputThread)
+    const house = new ShowRegistry(knex, installation, address, outputThread)
     try {
       await house.#announcements.connect()
       return house

@@ -2,7 +2,7 @@
 import equal from 'fast-deep-equal/es6'
 import { computed, type ComputedRef } from 'vue'
 
-export function steady<T extends object>(workOut: () => T): ComputedRef<T> {
+export function computedStable<T extends object>(workOut: () => T): ComputedRef<T> {
   return computed<T>((before) => {
     const now = workOut()
     return before && equal(before, now) ? before : now

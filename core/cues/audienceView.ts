@@ -8,7 +8,7 @@ import { heldTrack } from './arrivals'
 import type { Track } from './tracks'
 
 /** A way of looking at the stage. */
-export interface HouseView {
+export interface AudienceView {
   /** Whose hands are seen. */
   readonly people: readonly PersonId[]
   /** What is set. */
@@ -22,7 +22,7 @@ export interface HouseView {
 }
 
 /** Of two people who hold the same, the one who came later is seen. */
-export function houseView(show: Show): HouseView {
+export function audienceView(show: Show): AudienceView {
   const people = [...show.all.person].filter(([, { blind }]) => !blind).map(([id]) => asPersonId(id))
   const hands = people.map((person) => handOf(show, person))
   const cues = cueLookup(show)

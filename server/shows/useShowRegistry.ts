@@ -2,15 +2,15 @@
 import { lastChangedShow } from '../database/showRepository'
 import { log } from '../http/log'
 import { snapshotOf } from '../live/snapshot'
-import { House } from './house'
+import { ShowRegistry } from './showRegistry'
 
 /** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
 const outputThread = () => new URL('./outputThread.mjs', import.meta.url)
 
-let opening: Promise<House> | null = null
+let opening: Promise<ShowRegistry> | null = null
 
 /** The house, opened at the first use; where that fails, the next use tries again. */
-export function useHouse(): Promise<House> {
+export function useShowRegistry(): Promise<ShowRegistry> {
   opening ??= openHouse().catch((error: unknown) => {
     opening = null
     throw error
@@ -18,8 +18,8 @@ export function useHouse(): Promise<House> {
   return opening
 }
 
-async function openHouse(): Promise<House> {
-  const house = await House.open(useRuntimeConfig().databaseUrl, outputThread())
+async function openHouse(): Promise<ShowRegistry> {
+  const house = await ShowRegistry.open(useRuntimeConfig().databaseUrl, outputThread())
   try {
     await house.loadDemoWhenEmpty()
     void warmUp(house)
@@ -31,7 +31,7 @@ async function openHouse(): Promise<House> {
 }
 
 /** Has the show in hand that was worked on last: it is likely to be asked for first, and a large one takes seconds. */
-async function warmUp(house: House): Promise<void> {
+async function warmUp(house: ShowRegistry): Promise<void> {
   try {
     const id = await lastChangedShow(house.knex)
     const live = id && (await house.show(id))
@@ -41,7 +41,7 @@ async function warmUp(house: House): Promise<void> {
   }
 }
 
-export async function closeHouse(): Promise<void> {
+export async function closeShowRegistry(): Promise<void> {
   const house = await opening?.catch(() => null)
   opening = null
   await house?.close()
