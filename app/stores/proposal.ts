@@ -6,7 +6,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Outcome, Refusal } from '#core/commands/command'
 import type { CommandInput, CommandName } from '#core/commands/registry'
-import type { Effects } from '#core/refocus/effects'
+import { NO_EFFECTS, type Effects } from '#core/refocus/effects'
 import { hasExclusions, NO_EXCLUSIONS, type Exclusions } from '#core/refocus/exclusions'
 import type { LooseValue } from '#core/refocus/looseValues'
 import type { CueId } from '#core/show/ids'
@@ -71,18 +71,6 @@ interface Reckoned extends Consequences {
 
 /** A change nothing is known of yet is shown after so long, milliseconds. */
 const PATIENCE = 200
-
-const NO_EFFECTS: Effects = {
-  palettes: [],
-  changed: [],
-  members: [],
-  cues: [],
-  losingReach: [],
-  absent: [],
-  staysBehind: [],
-  looks: [],
-  held: [],
-}
 
 function isEmpty({ palettes, changed, cues, losingReach, absent, staysBehind, looks }: Effects): boolean {
   const parts = [palettes, changed, cues, losingReach, absent, staysBehind, looks]

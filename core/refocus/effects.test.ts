@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { vec3 } from '../geometry/vector'
 import { Desk } from '../../tests/support/smallShow'
-import { effectsOf } from './effects'
+import { effectsOf, NO_EFFECTS } from './effects'
 import { metresInWords, offsetInWords } from '../geometry/lengthInWords'
 import { effectsInWords } from './words'
 
@@ -89,17 +89,7 @@ describe('the effects of a change', () => {
   it('of anything else: nothing', () => {
     const desk = programmed()
     const effects = after(desk, (d) => d.level('13', 'intensity', 0.3))
-    expect(effects).toEqual({
-      palettes: [],
-      changed: [],
-      members: [],
-      cues: [],
-      losingReach: [],
-      absent: [],
-      staysBehind: [],
-      looks: [],
-      held: [],
-    })
+    expect(effects).toEqual(NO_EFFECTS)
     expect(effectsInWords(effects)).toBe('nothing aimed changes')
   })
 })

@@ -66,6 +66,19 @@ export interface Effects {
   readonly held: readonly CueValue[]
 }
 
+/** Those of a change that nothing follows. */
+export const NO_EFFECTS: Effects = {
+  palettes: [],
+  changed: [],
+  members: [],
+  cues: [],
+  losingReach: [],
+  absent: [],
+  staysBehind: [],
+  looks: [],
+  held: [],
+}
+
 type Verdict = { readonly kind: 'same' } | { readonly kind: 'follows' | 'stays'; readonly effect: FixtureEffect }
 const SAME: Verdict = { kind: 'same' }
 
