@@ -13,25 +13,34 @@ export class ShowWorker {
   readonly isSound: Promise<boolean>
   /** The show as the copy has it. */
   #held: Show
+  /** Ends what is waited for when the worker does: it would never answer. */
+  #end: () => void = () => undefined
+  readonly #ended: Promise<never>
 
   /** `show` is what was read from `bytes`, which go over to the worker. */
   constructor(bytes: ArrayBuffer, show: Show) {
     this.#held = show
     this.#worker = new Worker(new URL('../workers/show.worker.ts', import.meta.url), { type: 'module' })
     this.#copy = wrap<ShowCopy>(this.#worker)
+    this.#ended = new Promise(
+      (_, reject) => (this.#end = () => reject(new Error('the worker beside the show has ended'))),
+    )
+    this.#ended.catch(() => undefined)
+    this.#worker.addEventListener('error', () => this.#end())
     // Checking keeps a processor busy: what was read is shown first.
     this.isSound = framePainted().then(() => this.#copy.hold(transfer(bytes, [bytes])))
   }
 
   /** What a change from `before` to `after` carries along. */
   async consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> {
-    await this.isSound
+    await Promise.race([this.isSound, this.#ended])
     const toSeen = deltaBetween(this.#held, before)
     this.#held = before
-    return this.#copy.consequences(toSeen, deltaBetween(before, after), isSettled)
+    return Promise.race([this.#copy.consequences(toSeen, deltaBetween(before, after), isSettled), this.#ended])
   }
 
   close(): void {
+    this.#end()
     this.#copy[releaseProxy]()
     this.#worker.terminate()
   }

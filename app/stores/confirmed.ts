@@ -101,9 +101,10 @@ export const useConfirmed = defineStore('confirmed', () => {
     pending.value = [...pending.value, command]
   }
 
-  /** What a change from `before` to `after` carries along, worked out beside the page where that can be. */
-  function consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences {
-    return beside ? beside.consequences(before, after, isSettled) : consequencesOf(before, after, isSettled)
+  /** What a change from `before` to `after` carries along: worked out beside the page, or here where that has ended. */
+  async function consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> {
+    const here = () => consequencesOf(before, after, isSettled)
+    return beside ? Promise.resolve(beside.consequences(before, after, isSettled)).catch(here) : here()
   }
 
   function clear() {

@@ -107,4 +107,23 @@ describe('a proposed change', () => {
     await useProposal().offer('moveTarget', { target: desk.choose.target('Shore'), position: vec3(0, 5, 0) })
     expect([useProposal().current, ask.mock.calls.length]).toEqual([null, 1])
   })
+
+  it('can be committed or cancelled before it is told what it carries along', async () => {
+    const send = vi.spyOn(useShow(), 'send').mockResolvedValue(true)
+    const ask = vi.spyOn(useShow(), 'ask').mockResolvedValue(null)
+    const proposal = useProposal()
+    const offer = () => proposal.offer('moveTarget', { target: desk.choose.target('Mark'), position: vec3(1, 3, 0) })
+    const first = offer()
+    expect([proposal.current, proposal.pending]).toEqual([null, { settled: true }])
+    await proposal.commit()
+    const second = offer()
+    proposal.cancel()
+    expect(await Promise.all([first, second])).toEqual([null, null])
+    expect([send.mock.calls.length, ask.mock.calls.length, proposal.pending, proposal.current]).toEqual([
+      1,
+      0,
+      null,
+      null,
+    ])
+  })
 })

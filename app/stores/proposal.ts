@@ -108,6 +108,9 @@ export const useProposal = defineStore('proposal', () => {
     }
   })
 
+  /** What is asked for, whether it is told yet or not: it can be committed or cancelled at once. */
+  const pending = computed(() => (after.value && asked.value ? { settled: asked.value.settled } : null))
+
   /** The show to draw: with the proposed change, if there is one. */
   const drawn = computed(() => after.value ?? show.view)
 
@@ -215,5 +218,5 @@ export const useProposal = defineStore('proposal', () => {
     lookedCue.value = lookedCue.value === cue ? null : cue
   }
 
-  return { current, drawn, exclusions, lookedCue, propose, offer, offerOrSay, commit, cancel, exclude, look }
+  return { current, pending, drawn, exclusions, lookedCue, propose, offer, offerOrSay, commit, cancel, exclude, look }
 })

@@ -48,7 +48,7 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
 
   function escape() {
     if (stage()?.cancel()) return
-    if (proposal.current) proposal.cancel()
+    if (proposal.pending) proposal.cancel()
     else if (desk.tool !== 'select') desk.tool = 'select'
     else {
       selection.clear()
@@ -75,7 +75,7 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
       event.preventDefault()
       room.typed(event.key)
     } else if (event.key === 'Enter') {
-      if (!proposal.current?.settled || answersEnter(event.target)) return
+      if (!proposal.pending?.settled || answersEnter(event.target)) return
       event.preventDefault()
       void proposal.commit()
     } else if (event.key === 'Escape') {

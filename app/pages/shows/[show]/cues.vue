@@ -60,7 +60,7 @@ useActions({ go: run('goOn'), back: run('goBack'), pause: run('pauseList') })
 useEventListener('keydown', (event) => {
   if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey) return
   if (event.key === 'Escape') escape()
-  if (proposal.current) {
+  if (proposal.pending) {
     if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.commit()
     return
   }
@@ -74,7 +74,7 @@ useEventListener('keydown', (event) => {
 
 /** Lets go of one thing at a time: what is proposed, the cells, the panel. */
 function escape() {
-  if (proposal.current) proposal.cancel()
+  if (proposal.pending) proposal.cancel()
   else if (desk.cells) desk.cells = null
   else desk.panel = 'detail'
 }
