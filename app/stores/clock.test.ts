@@ -1,13 +1,18 @@
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
 import { useClock } from './clock'
 
-beforeEach(() => {
-  vi.useFakeTimers({ now: 1_000_000 })
-  setActivePinia(createPinia())
+/** A browser is told by its window when a module is read first. */
+vi.hoisted(() => {
+  const frame = (work: FrameRequestCallback) => globalThis.requestAnimationFrame(work)
+  vi.stubGlobal('window', { requestAnimationFrame: frame, cancelAnimationFrame: () => undefined })
+  vi.stubGlobal('document', { createElement: () => ({}) })
 })
-afterEach(() => {
-  vi.useRealTimers()
+useFakeFrames()
+beforeEach(() => {
+  vi.setSystemTime(1_000_000)
+  setActivePinia(createPinia())
 })
 
 describe('the server’s clock', () => {
@@ -28,10 +33,30 @@ describe('the server’s clock', () => {
     expect(clock.read()).toBe(5_000_012)
   })
 
-  it('is looked at when something is to go on', () => {
+  it('goes on frame by frame until what moves has arrived, and then stands', async () => {
+    const clock = useClock()
+    clock.set(5_000_000, 0)
+    clock.runUntil(5_000_040)
+    expect(clock.now).toBe(5_000_000)
+    const seen: number[] = []
+    for (let frame = 0; frame < 6; frame++) {
+      await paintFrame()
+      seen.push(clock.now)
+    }
+    const [first = 0, second = 0] = seen
+    expect(first).toBeGreaterThan(5_000_000)
+    expect(second).toBeGreaterThan(first)
+    // The frame after the end is the last one looked at.
+    expect(seen.at(-1)).toBeGreaterThan(5_000_040)
+    expect(seen.at(-1)).toBeLessThan(5_000_080)
+    expect(seen.at(-1)).toBe(seen.at(-2))
+  })
+
+  it('is looked at once, and no frame passes, where nothing is to go on', async () => {
     const clock = useClock()
     clock.set(5_000_000, 0)
     clock.runUntil(0)
+    await paintFrame()
     expect(clock.now).toBe(5_000_000)
   })
 })

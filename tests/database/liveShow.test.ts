@@ -231,7 +231,43 @@ describe('undo of what hangs from a hang that is gone', () => {
 })
 
 describe('two servers on one database', () => {
-  it('see each other’s changes, and neither overwrites the other', async () => {
+  it('asked at the same moment do both what does not touch, and one of two that do', async () => {
+    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    try {
+      const theirs = await other.show(id)
+      if (!theirs) throw new Error('the second server does not see the show')
+      const to = (server: LiveShow, person: string, target: string, y: number, seenRevision: number) =>
+        server.run({
+          id: commandId.parse(`at-once-${person}-${y}`),
+          name: 'moveTarget',
+          input: { target: choose(live.show).target(target), position: { x: 0, y, z: 0 } },
+          person: personId.parse(person),
+          window: windowId.parse(`${person}-at-once`),
+          seenRevision,
+        })
+      const seen = live.revision
+      const apart = await Promise.all([
+        to(live, 'anna', 'Shore mark', 3.1, seen),
+        to(theirs, 'ben', 'Jetty root', 3.2, seen),
+      ])
+      expect(apart.map(({ ok }) => ok)).toEqual([true, true])
+      const then = Math.max(live.revision, theirs.revision)
+      const same = await Promise.all([
+        to(live, 'anna', 'Shore mark', 4.1, then),
+        to(theirs, 'ben', 'Shore mark', 4.2, then),
+      ])
+      expect(same.filter(({ ok }) => ok)).toHaveLength(1)
+      expect(same.find(({ ok }) => !ok)).toMatchObject({ status: 409, refusal: { code: 'changed meanwhile' } })
+      const stored = await loadShow(house.knex, id)
+      expect(stored && targetsOf(stored.show).get(choose(stored.show).target('Shore mark'))?.position.y).toBe(
+        same[0]?.ok ? 4.1 : 4.2,
+      )
+    } finally {
+      await other.close()
+    }
+  })
+
+  it('see each other’s changes, one after the other', async () => {
     const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
     try {
       const theirs = await other.show(id)
