@@ -3,7 +3,7 @@ import { useShowRegistry } from '../shows/useShowRegistry'
 
 /** `process` tells which server it is that answers. */
 export default defineOpenApi(async () => {
-  const house = await useShowRegistry()
-  await house.knex.raw('select 1')
+  const registry = await useShowRegistry()
+  await registry.knex.raw('select 1')
   return { ok: true, process: process.pid }
 })

@@ -43,6 +43,7 @@ export class Announcements {
     this.#beat = beat
   }
 
+  /** Begins to hear; throws what the database does, or when it does not answer in time. */
   async connect(): Promise<void> {
     const { patience } = this.#beat
     const client = new pg.Client({

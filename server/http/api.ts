@@ -81,7 +81,7 @@ export function queryOf<T>(event: H3Event, schema: z.ZodType<T>): T {
   return schema.parse(getQuery(event))
 }
 
-/** A part of the route, checked; an id that cannot be one is simply not found. */
+/** A part of the route, checked; throws ApiError 404 for an id that cannot be one: it is simply not found. */
 export function paramOf<S extends z.ZodType>(event: H3Event, name: string, schema: S): z.output<S> {
   const checked = schema.safeParse(getRouterParam(event, name, { decode: true }))
   if (!checked.success) throw new ApiError(404, { code: 'not found', message: `There is nothing under this ${name}.` })

@@ -28,7 +28,7 @@ function tooLarge(largest: number): ApiError {
   })
 }
 
-/** The JSON body of a request, checked. */
+/** The JSON body of a request, checked; throws ApiError 400 or 413 for none, or ZodError, which is answered by its field. */
 export async function bodyOf<T>(event: H3Event, schema: z.ZodType<T>): Promise<T> {
   const body = parseJson((await bytesOf(event)).toString('utf8'))
   const fault = unstorableIn(body)

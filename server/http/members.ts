@@ -9,7 +9,10 @@ import { ApiError } from './api'
 /** What the server itself does comes from no window. */
 export const SERVER_WINDOW = windowId.parse('server')
 
-/** Joins whoever asks to the show, by their name where it is known; one who has joined before stays as they are. */
+/**
+ * Joins whoever asks to the show, by their name where it is known; one who has joined before
+ * stays as they are. Throws ApiError where joining is refused.
+ */
 export async function memberOf(event: H3Event, live: LiveShow, name?: string): Promise<PersonId> {
   const person = await personOf(event)
   if (live.show.all.person.has(person)) return person

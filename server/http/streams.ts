@@ -43,7 +43,10 @@ export async function closeLinesOf(sessions: readonly string[]): Promise<void> {
     for (const line of lines) if (sessions.includes(line.session.id)) await line.close()
 }
 
-/** Opens a line and answers with it; `begin` starts the telling and returns how to stop it. */
+/**
+ * Opens a line and answers with it; `begin` starts the telling and returns how to stop it. Throws
+ * ApiError 429 where a person has too many.
+ */
 export async function answerWithLine(event: H3Event, begin: (line: Line) => () => void): Promise<void> {
   const person = await personOf(event)
   const { session } = await guestOf(event)

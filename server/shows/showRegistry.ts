@@ -1,5 +1,5 @@
 /**
- * The house: the database and the shows open in this process. Opened once; every route awaits it.
+ * The registry of shows: the database and the shows open in this process. Opened once; every route awaits it.
  * Other processes on the same database announce what they wrote, and we take it in.
  */
 import type { Knex } from 'knex'
@@ -55,19 +55,19 @@ export class ShowRegistry {
     this.#looking.unref()
   }
 
-  /** `address` is the database's, `outputThread` the script that works out what goes out. */
+  /** `address` is the database's, `outputThread` the script that works out what goes out. Throws what the database does. */
   static async open(address: string, outputThread: URL): Promise<ShowRegistry> {
     const knex = await openDatabase(address)
     const installation = await installationName(knex).catch(async (error: unknown) => {
       await knex.destroy()
       throw error
     })
-    const house = new ShowRegistry(knex, installation, address, outputThread)
+    const registry = new ShowRegistry(knex, installation, address, outputThread)
     try {
-      await house.#announcements.connect()
-      return house
+      await registry.#announcements.connect()
+      return registry
     } catch (error) {
-      await house.close()
+      await registry.close()
       throw error
     }
   }
@@ -112,7 +112,7 @@ export class ShowRegistry {
     return listShows(this.knex)
   }
 
-  /** Makes a show with a plain stage, the usual fixture types and one cue list. */
+  /** Makes a show with a plain stage, the usual fixture types and one cue list; throws RangeError for a name that is none. */
   async createShow(name: string, person: PersonId): Promise<ShowId> {
     const id = showId.parse(randomUUID())
     const input = { name, venue: PLAIN_VENUE, types: [...OSTREL_TYPES] }

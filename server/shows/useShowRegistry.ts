@@ -1,4 +1,4 @@
-/** The house of this server process, opened at the first use. */
+/** The registry of shows of this server process, opened at the first use. */
 import { lastChangedShow } from '../database/showRepository'
 import { log } from '../http/log'
 import { snapshotOf } from '../live/snapshot'
@@ -9,7 +9,7 @@ const outputThread = () => new URL('./outputThread.mjs', import.meta.url)
 
 let opening: Promise<ShowRegistry> | null = null
 
-/** The house, opened at the first use; where that fails, the next use tries again. */
+/** The registry of shows, opened at the first use; throws where that fails, and the next use tries again. */
 export function useShowRegistry(): Promise<ShowRegistry> {
   opening ??= openHouse().catch((error: unknown) => {
     opening = null
@@ -19,22 +19,22 @@ export function useShowRegistry(): Promise<ShowRegistry> {
 }
 
 async function openHouse(): Promise<ShowRegistry> {
-  const house = await ShowRegistry.open(useRuntimeConfig().databaseUrl, outputThread())
+  const registry = await ShowRegistry.open(useRuntimeConfig().databaseUrl, outputThread())
   try {
-    await house.loadDemoWhenEmpty()
-    void warmUp(house)
-    return house
+    await registry.loadDemoWhenEmpty()
+    void warmUp(registry)
+    return registry
   } catch (error) {
-    await house.close()
+    await registry.close()
     throw error
   }
 }
 
 /** Has the show in hand that was worked on last: it is likely to be asked for first, and a large one takes seconds. */
-async function warmUp(house: ShowRegistry): Promise<void> {
+async function warmUp(registry: ShowRegistry): Promise<void> {
   try {
-    const id = await lastChangedShow(house.knex)
-    const live = id && (await house.show(id))
+    const id = await lastChangedShow(registry.knex)
+    const live = id && (await registry.show(id))
     if (live) await snapshotOf(live)
   } catch (error) {
     log.warn(error, 'could not open the show that was worked on last; it is tried again when it is asked for')
@@ -42,7 +42,7 @@ async function warmUp(house: ShowRegistry): Promise<void> {
 }
 
 export async function closeShowRegistry(): Promise<void> {
-  const house = await opening?.catch(() => null)
+  const registry = await opening?.catch(() => null)
   opening = null
-  await house?.close()
+  await registry?.close()
 }

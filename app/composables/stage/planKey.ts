@@ -8,6 +8,7 @@ export function providePlan(view: PlanView) {
   provide(KEY, view)
 }
 
+/** The plan a layer is drawn in; throws for one that stands outside: a programmer's fault. */
 export function usePlan(): PlanView {
   const view = inject(KEY)
   if (!view) throw new Error('a plan layer stands outside a plan')
