@@ -33,11 +33,11 @@ function area(corners: readonly Vec3[]): number {
   )
 }
 const floorArea = (faces: readonly LitFace[]) =>
-  faces.filter(({ normal }) => normal.z === 1).reduce((sum, { rim }) => sum + Math.abs(area(rim)), 0)
+  faces.filter(({ piece: owner }) => owner === null).reduce((sum, { rim }) => sum + Math.abs(area(rim)), 0)
 
 /** Whether a piece of the floor holds a place, or one a hair beside it: a place may lie on a seam. */
 function isLit(faces: readonly LitFace[], { x, y }: { x: number; y: number }): boolean {
-  const rims = faces.filter(({ normal }) => normal.z === 1).map(({ rim }) => rim)
+  const rims = faces.filter(({ piece: owner }) => owner === null).map(({ rim }) => rim)
   return rims.some((rim) => isInside(rim, { x, y }) || isInside(rim, { x: x + 1e-5, y: y + 1e-5 }))
 }
 
