@@ -3,6 +3,7 @@ import { vec3 } from '#core/geometry/vector'
 import { openStores } from '../../tests/support/openStores'
 import { Desk } from '../../tests/support/smallShow'
 import { useCompared } from './compared'
+import { useConfirmed } from './confirmed'
 import { useMessages } from './messages'
 import { useProposal } from './proposal'
 import { targetsOf } from '#core/show/targets'
@@ -125,5 +126,28 @@ describe('a proposed change', () => {
       null,
       null,
     ])
+  })
+
+  it('is not done unseen because someone else changed the show meanwhile, and is worked out once for each show', async () => {
+    const ask = vi.spyOn(useShow(), 'ask').mockResolvedValue(null)
+    const reckonings = vi.spyOn(useConfirmed(), 'consequences')
+    const proposal = useProposal()
+    const offered = proposal.offer('moveTarget', { target: desk.choose.target('Mark'), position: vec3(1, 3, 0) })
+    expect(reckonings).toHaveBeenCalledTimes(1)
+    desk.do('deleteCues', { cues: [cue(2)], later: 'change' })
+    useShow().confirmed = desk.show
+    expect(await offered).toBeNull()
+    expect(ask).not.toHaveBeenCalled()
+    expect(reckonings).toHaveBeenCalledTimes(2)
+    expect(proposal.current?.effects.cues.map((effect) => effect.cue)).toEqual([cue(1)])
+  })
+
+  it('that was put back tells nothing under the next', async () => {
+    const proposal = useProposal()
+    void proposal.offer('moveTarget', { target: desk.choose.target('Mark'), position: vec3(1, 3, 0) })
+    proposal.cancel()
+    proposal.propose('deleteCues', { cues: [cue(2)], later: 'change' }, true)
+    await told()
+    expect(proposal.current?.effects.palettes).toEqual([])
   })
 })

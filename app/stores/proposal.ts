@@ -60,6 +60,7 @@ export interface Proposal {
 }
 
 interface Asked {
+  readonly change: StageChange
   readonly attempt: (excluded: Exclusions) => Outcome
   readonly send: (excluded: Exclusions) => Promise<boolean>
   readonly settled: boolean
@@ -95,6 +96,10 @@ export const useProposal = defineStore('proposal', () => {
   /** Whether what is proposed is told: not before something is known of it, or that takes its time. */
   const isShown = ref(false)
   let patience: ReturnType<typeof setTimeout> | undefined
+  /** Counts what was put back: what is worked out for it still tells nothing of what came after. */
+  let round = 0
+  /** Of the newest outcome; ends once it is known, or overtaken. */
+  let reckoning = Promise.resolve()
 
   const current = computed<Proposal | null>(() => {
     if (!isShown.value || !asked.value || !outcome.value?.ok || !after.value) return null
@@ -114,17 +119,23 @@ export const useProposal = defineStore('proposal', () => {
   /** The show to draw: with the proposed change, if there is one. */
   const drawn = computed(() => after.value ?? show.view)
 
-  /** Works out what the newest proposal carries along; resolves to null where it was overtaken. */
-  async function reckon(): Promise<Consequences | null> {
+  /** Works out what the newest proposal carries along. */
+  async function reckon(): Promise<void> {
     const [of, one, before, changed] = [outcome.value, asked.value, show.view, after.value]
-    if (!of || !one || !before || !changed) return null
+    if (!of || !one || !before || !changed) return
+    const begunIn = round
     const found = await newest.ask(() => ground.consequences(before, changed, one.settled))
-    if (found === null || !asked.value) return null
+    if (found === null || round !== begunIn) return
     reckoned.value = { ...found, of }
     isShown.value = true
-    return found
   }
-  watch(outcome, () => void reckon(), { flush: 'sync' })
+  watch(outcome, () => (reckoning = reckon()), { flush: 'sync' })
+
+  /** What a proposal carries along, on the show as it is by then; null once it is no longer asked for, or does nothing. */
+  async function effectsOnceKnown(one: Asked): Promise<Effects | null> {
+    while (asked.value === one && after.value && reckoned.value?.of !== outcome.value) await reckoning
+    return asked.value === one && after.value ? (reckoned.value?.effects ?? null) : null
+  }
 
   const keeping = <N extends StageChange>(
     name: N,
@@ -137,6 +148,7 @@ export const useProposal = defineStore('proposal', () => {
   })
 
   const asking = <N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean): Asked => ({
+    change: name,
     attempt: (out) =>
       hasExclusions(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input),
     send: (out) => (hasExclusions(out) ? show.send('keepingOut', keeping(name, input, out)) : show.send(name, input)),
@@ -146,6 +158,7 @@ export const useProposal = defineStore('proposal', () => {
   /** Begins to ask for something; what was asked under the same drag goes on. */
   function begin(one: Asked) {
     if (!one.settled || !asked.value) forget()
+    if (asked.value?.change !== one.change) reckoned.value = null
     if (!asked.value) {
       clearTimeout(patience)
       patience = setTimeout(() => (isShown.value = asked.value !== null), PATIENCE)
@@ -164,18 +177,19 @@ export const useProposal = defineStore('proposal', () => {
    * Resolves to the refusal, if there was one, for whoever asked to show it.
    */
   async function offer<N extends StageChange>(name: N, input: CommandInput<N>): Promise<Refusal | null> {
-    const before = asked.value
+    const [before, excluded] = [asked.value, exclusions.value]
     const mine = asking(name, input, true)
-    begin(mine)
     forget()
+    begin(mine)
     if (outcome.value?.ok === false) {
       const { refusal } = outcome.value
+      exclusions.value = excluded
       asked.value = before
       return refusal
     }
-    const known = after.value && (await reckon())
+    const effects = await effectsOnceKnown(mine)
     if (asked.value !== mine) return null
-    if (known && !isEmpty(known.effects)) return null
+    if (effects && !isEmpty(effects)) return null
     cancel()
     return show.ask(name, input)
   }
@@ -197,6 +211,7 @@ export const useProposal = defineStore('proposal', () => {
 
   function cancel() {
     clearTimeout(patience)
+    round += 1
     asked.value = null
     reckoned.value = null
     isShown.value = false

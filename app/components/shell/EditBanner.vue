@@ -23,14 +23,17 @@ const words = shallowRef('')
 const newest = new LatestOnly<Consequences>()
 watch([() => desk.reading.show, palette], () => void tell(), { immediate: true })
 
+/** Counts what was asked: an earlier answer tells nothing any more. */
+let turn = 0
 async function tell() {
+  const mine = ++turn
   const before = store.view
   const after = palette.value && store.preview('keepPalette', {})
   if (!before || !after) words.value = ''
   else if (after.all.paletteValue === before.all.paletteValue) words.value = 'Nothing is changed yet.'
   else {
     const found = await newest.ask(() => ground.consequences(before, after, false))
-    if (found) words.value = `When it is kept: ${effectsInWords(found.effects)}.`
+    if (found && mine === turn) words.value = `When it is kept: ${effectsInWords(found.effects)}.`
   }
 }
 </script>
