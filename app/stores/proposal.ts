@@ -11,9 +11,7 @@ import { hasExclusions, NO_EXCLUSIONS, type Exclusions } from '#core/refocus/exc
 import type { LooseValue } from '#core/refocus/looseValues'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { LatestOnly } from '../session/latestOnly'
-import type { Consequences } from '../session/showCopy'
-import { useConfirmed } from './confirmed'
+import { useConsequences, type ProposedStep } from './consequences'
 import { useMessages } from './messages'
 import { useShow } from './show'
 
@@ -66,10 +64,6 @@ interface Asked {
   readonly settled: boolean
 }
 
-interface Reckoned extends Consequences {
-  readonly of: Outcome
-}
-
 /** A change nothing is known of yet is shown after so long, milliseconds. */
 const PATIENCE = 200
 
@@ -81,7 +75,6 @@ function isEmpty({ palettes, changed, cues, losingReach, absent, staysBehind, lo
 export const useProposal = defineStore('proposal', () => {
   const show = useShow()
   const messages = useMessages()
-  const ground = useConfirmed()
   const asked = shallowRef<Asked | null>(null)
   /** What is held as it was instead of following. */
   const exclusions = shallowRef<Exclusions>(NO_EXCLUSIONS)
@@ -91,24 +84,25 @@ export const useProposal = defineStore('proposal', () => {
   /** What is proposed does, on the show as it is now: when someone else changes it, so does what follows. */
   const outcome = computed(() => asked.value?.attempt(exclusions.value) ?? null)
   const after = computed(() => (outcome.value?.ok && outcome.value.changes.length > 0 ? outcome.value.after() : null))
-  const reckoned = shallowRef<Reckoned | null>(null)
-  const newest = new LatestOnly<Consequences>()
+  const step = computed<ProposedStep | null>(() =>
+    outcome.value && asked.value && show.view && after.value
+      ? { of: outcome.value, before: show.view, after: after.value, isSettled: asked.value.settled }
+      : null,
+  )
+  const { found, forget: forgetFound, known } = useConsequences(step)
   /** Whether what is proposed is told: not before something is known of it, or that takes its time. */
   const isShown = ref(false)
   let patience: ReturnType<typeof setTimeout> | undefined
-  /** Counts what was put back: what is worked out for it still tells nothing of what came after. */
-  let round = 0
-  /** Of the newest outcome; ends once it is known, or overtaken. */
-  let reckoning = Promise.resolve()
+  watch(found, () => (isShown.value ||= found.value !== null), { flush: 'sync' })
 
   const current = computed<Proposal | null>(() => {
     if (!isShown.value || !asked.value || !outcome.value?.ok || !after.value) return null
     return {
       title: outcome.value.label,
       after: after.value,
-      effects: reckoned.value?.effects ?? NO_EFFECTS,
-      leftBehind: reckoned.value?.leftBehind ?? [],
-      isReckoned: reckoned.value?.of === outcome.value,
+      effects: found.value?.effects ?? NO_EFFECTS,
+      leftBehind: found.value?.leftBehind ?? [],
+      isReckoned: found.value?.of === outcome.value,
       settled: asked.value.settled,
     }
   })
@@ -119,22 +113,10 @@ export const useProposal = defineStore('proposal', () => {
   /** The show to draw: with the proposed change, if there is one. */
   const drawn = computed(() => after.value ?? show.view)
 
-  /** Works out what the newest proposal carries along. */
-  async function reckon(): Promise<void> {
-    const [of, one, before, changed] = [outcome.value, asked.value, show.view, after.value]
-    if (!of || !one || !before || !changed) return
-    const begunIn = round
-    const found = await newest.ask(() => ground.consequences(before, changed, one.settled))
-    if (found === null || round !== begunIn) return
-    reckoned.value = { ...found, of }
-    isShown.value = true
-  }
-  watch(outcome, () => (reckoning = reckon()), { flush: 'sync' })
-
   /** What a proposal carries along, on the show as it is by then; null once it is no longer asked for, or does nothing. */
   async function effectsOnceKnown(one: Asked): Promise<Effects | null> {
-    while (asked.value === one && after.value && reckoned.value?.of !== outcome.value) await reckoning
-    return asked.value === one && after.value ? (reckoned.value?.effects ?? null) : null
+    await known()
+    return asked.value === one && after.value ? (found.value?.effects ?? null) : null
   }
 
   const keeping = <N extends StageChange>(
@@ -158,7 +140,7 @@ export const useProposal = defineStore('proposal', () => {
   /** Begins to ask for something; what was asked under the same drag goes on. */
   function begin(one: Asked) {
     if (!one.settled || !asked.value) forget()
-    if (asked.value?.change !== one.change) reckoned.value = null
+    if (asked.value?.change !== one.change) forgetFound()
     if (!asked.value) {
       clearTimeout(patience)
       patience = setTimeout(() => (isShown.value = asked.value !== null), PATIENCE)
@@ -211,9 +193,8 @@ export const useProposal = defineStore('proposal', () => {
 
   function cancel() {
     clearTimeout(patience)
-    round += 1
     asked.value = null
-    reckoned.value = null
+    forgetFound()
     isShown.value = false
     forget()
   }
