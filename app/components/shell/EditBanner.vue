@@ -21,10 +21,10 @@ const palette = computed(() => (shelves.editing ? store.view?.all.palette.get(sh
 /** What keeping it would do; told after the light, which it would keep waiting. */
 const words = shallowRef('')
 const newest = new LatestOnly<Consequences>()
-watch([() => desk.reading.show, palette], () => void tell(), { immediate: true })
-
 /** Counts what was asked: an earlier answer tells nothing any more. */
 let turn = 0
+watch([() => desk.reading.show, palette], () => void tell(), { immediate: true })
+
 async function tell() {
   const mine = ++turn
   const before = store.view
