@@ -6,6 +6,7 @@ import { useCompared } from './compared'
 import { useConfirmed } from './confirmed'
 import { useMessages } from './messages'
 import { useProposal } from './proposal'
+import { showId } from '#core/show/ids'
 import { targetsOf } from '#core/show/targets'
 import { useShow } from './show'
 
@@ -126,6 +127,27 @@ describe('a proposed change', () => {
       null,
       null,
     ])
+  })
+
+  it('typed in two fields and left at once is done in order where nothing leans on it', async () => {
+    const ask = vi.spyOn(useShow(), 'ask').mockResolvedValue(null)
+    const proposal = useProposal()
+    const [target, mark] = [desk.choose.target('Shore'), desk.choose.target('Mark')]
+    const offered = [1, 2].map((x) => proposal.offer('moveTarget', { target, position: vec3(x, 5, 0) }))
+    const leaning = proposal.offer('moveTarget', { target: mark, position: vec3(1, 3, 0) })
+    proposal.cancel()
+    await Promise.all([...offered, leaning, proposal.decided()])
+    expect(ask.mock.calls.map(([, input]) => input)).toEqual([1, 2].map((x) => ({ target, position: vec3(x, 5, 0) })))
+    expect([proposal.pending, proposal.current]).toEqual([null, null])
+  })
+
+  it('left for another show before it is known what leans on it is not done there', async () => {
+    const ask = vi.spyOn(useShow(), 'ask').mockResolvedValue(null)
+    const proposal = useProposal()
+    const offered = proposal.offer('moveTarget', { target: desk.choose.target('Shore'), position: vec3(1, 5, 0) })
+    proposal.cancel()
+    useShow().confirmed = { ...desk.show, id: showId.parse('another') }
+    expect([await offered, ask.mock.calls.length]).toEqual([null, 0])
   })
 
   it('is not done unseen because someone else changed the show meanwhile, and is worked out once for each show', async () => {

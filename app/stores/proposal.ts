@@ -4,46 +4,17 @@
  */
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Outcome, Refusal } from '#core/commands/command'
-import type { CommandInput, CommandName } from '#core/commands/registry'
+import type { Refusal } from '#core/commands/command'
+import type { CommandInput } from '#core/commands/registry'
 import { NO_EFFECTS, type Effects } from '#core/refocus/effects'
-import { hasExclusions, NO_EXCLUSIONS, type Exclusions } from '#core/refocus/exclusions'
 import type { LooseValue } from '#core/refocus/looseValues'
-import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { InTurn } from '../session/inTurn'
+import { isEmpty, useAsking, type Asked, type StageChange } from './asking'
 import { useConsequences, type ProposedStep } from './consequences'
 import { useMessages } from './messages'
+import { useHeldBack } from './heldBack'
 import { useShow } from './show'
-
-/** What is shown before it is done because palettes or cues may lean on it. */
-export type StageChange = Extract<
-  CommandName,
-  | 'moveTarget'
-  | 'moveSetPiece'
-  | 'moveHang'
-  | 'switchVenue'
-  | 'changeCueList'
-  | 'changeFixtures'
-  | 'changeGroup'
-  | 'copyCues'
-  | 'deleteCueList'
-  | 'deleteCues'
-  | 'followAgain'
-  | 'linkLoose'
-  | 'moveCues'
-  | 'replaceFixture'
-  | 'replacePaletteInCues'
-  | 'changeTarget'
-  | 'changeType'
-  | 'pasteFixtures'
-  | 'deletePalettes'
-  | 'keepPalette'
-  | 'removeFromPalette'
-  | 'splitPalette'
-  | 'spreadPalette'
-  | 'storeInPalette'
-  | 'updatePalettes'
->
 
 export interface Proposal {
   readonly title: string
@@ -57,30 +28,19 @@ export interface Proposal {
   readonly settled: boolean
 }
 
-interface Asked {
-  readonly change: StageChange
-  readonly attempt: (excluded: Exclusions) => Outcome
-  readonly send: (excluded: Exclusions) => Promise<boolean>
-  readonly settled: boolean
-}
-
 /** A change nothing is known of yet is shown after so long, milliseconds. */
 const PATIENCE = 200
-
-function isEmpty({ palettes, changed, cues, losingReach, absent, staysBehind, looks }: Effects): boolean {
-  const parts = [palettes, changed, cues, losingReach, absent, staysBehind, looks]
-  return parts.every(({ length }) => length === 0)
-}
 
 export const useProposal = defineStore('proposal', () => {
   const show = useShow()
   const messages = useMessages()
+  const { asking, nothingLeansOn } = useAsking()
+  const { exclusions, lookedCue, forget, exclude, look } = useHeldBack()
   const asked = shallowRef<Asked | null>(null)
-  /** What is held as it was instead of following. */
-  const exclusions = shallowRef<Exclusions>(NO_EXCLUSIONS)
-  /** The cue that is seen on both sides of the change. */
-  const lookedCue = ref<CueId | null>(null)
-
+  /** What was offered is decided in the order it was offered in. */
+  const decisions = new InTurn()
+  /** What the person has committed, or put back after it was shown. */
+  const answered = new WeakSet<Asked>()
   /** What is proposed does, on the show as it is now: when someone else changes it, so does what follows. */
   const outcome = computed(() => asked.value?.attempt(exclusions.value) ?? null)
   const after = computed(() => (outcome.value?.ok && outcome.value.changes.length > 0 ? outcome.value.after() : null))
@@ -119,24 +79,6 @@ export const useProposal = defineStore('proposal', () => {
     return asked.value === one && after.value ? (found.value?.effects ?? null) : null
   }
 
-  const keeping = <N extends StageChange>(
-    name: N,
-    input: CommandInput<N>,
-    { fixtures, cues, families }: Exclusions,
-  ) => ({
-    name,
-    input,
-    keepOut: { fixtures: [...fixtures], cues: [...cues], families: [...families] },
-  })
-
-  const asking = <N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean): Asked => ({
-    change: name,
-    attempt: (out) =>
-      hasExclusions(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input),
-    send: (out) => (hasExclusions(out) ? show.send('keepingOut', keeping(name, input, out)) : show.send(name, input)),
-    settled,
-  })
-
   /** Begins to ask for something; what was asked under the same drag goes on. */
   function begin(one: Asked) {
     if (!one.settled || !asked.value) forget()
@@ -169,50 +111,67 @@ export const useProposal = defineStore('proposal', () => {
       asked.value = before
       return refusal
     }
-    const effects = await effectsOnceKnown(mine)
-    if (asked.value !== mine) return null
-    if (effects && !isEmpty(effects)) return null
-    cancel()
-    return show.ask(name, input)
+    const { doing } = await decisions.next(async () => {
+      if (!(await isDoneAtOnce(mine))) return { doing: null }
+      if (asked.value === mine) cancel()
+      return { doing: show.ask(name, input) }
+    })
+    return doing
   }
 
-  /** Offers a change; a refusal is told to the person. */
+  /**
+   * Whether something offered is done without showing it. What was left for something else before
+   * that was known is done where nothing leans on it, and put back where something does.
+   */
+  async function isDoneAtOnce(one: Asked): Promise<boolean> {
+    const effects = await effectsOnceKnown(one)
+    if (answered.has(one)) return false
+    if (asked.value === one) return effects === null || isEmpty(effects)
+    return nothingLeansOn(one)
+  }
+
+  /** Offers a change; a refusal is told to the person, and what was shown under the drag is put back. */
   async function offerOrSay<N extends StageChange>(name: N, input: CommandInput<N>) {
     const refusal = await offer(name, input)
     if (!refusal) return
-    cancel()
+    if (asked.value?.settled === false) cancel()
     messages.say(refusal.message, 'trouble')
   }
 
   async function commit() {
     const one = asked.value
     const out = exclusions.value
+    if (one) answered.add(one)
     cancel()
     await one?.send(out)
   }
 
+  /** Puts back what is shown; of what is not told yet, it puts back what something leans on. */
   function cancel() {
     clearTimeout(patience)
+    if (isShown.value && asked.value) answered.add(asked.value)
     asked.value = null
     forgetFound()
     isShown.value = false
     forget()
   }
 
-  function forget() {
-    exclusions.value = NO_EXCLUSIONS
-    lookedCue.value = null
-  }
+  /** Ends once everything offered so far is done or shown. */
+  const decided = () => decisions.next(async () => undefined)
 
-  /** Keeps more out of the change, or lets it follow again. */
-  function exclude(change: Partial<Exclusions>) {
-    exclusions.value = { ...exclusions.value, ...change }
+  return {
+    current,
+    pending,
+    drawn,
+    exclusions,
+    lookedCue,
+    propose,
+    offer,
+    offerOrSay,
+    decided,
+    commit,
+    cancel,
+    exclude,
+    look,
   }
-
-  /** Sees a cue before and after; seen once more, lets go of it. */
-  function look(cue: CueId) {
-    lookedCue.value = lookedCue.value === cue ? null : cue
-  }
-
-  return { current, pending, drawn, exclusions, lookedCue, propose, offer, offerOrSay, commit, cancel, exclude, look }
 })

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Refusal } from '#core/commands/command'
 import type { ChangeGroupId } from '#core/show/ids'
 import { useMessages } from './messages'
+import { useProposal } from './proposal'
 import { useSending } from './sending'
 import { useShow } from './show'
 
@@ -11,6 +12,7 @@ export const useUndo = defineStore('undo', () => {
   const show = useShow()
   const messages = useMessages()
   const sending = useSending()
+  const proposal = useProposal()
   const nextUndo = computed(() => show.undoState.undo)
   const nextRedo = computed(() => show.undoState.redo)
 
@@ -20,6 +22,7 @@ export const useUndo = defineStore('undo', () => {
 
   /** Its turn comes after what is under way: the step that is next then is meant. */
   async function toggle(direction: 'undo' | 'redo') {
+    await proposal.decided()
     const { refusal, group } = await ask(direction, null, 'ask')
     if (!refusal) return
     const hasWaysOn = refusal.code === 'harms others' || refusal.code === 'cannot stand'

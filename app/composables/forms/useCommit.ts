@@ -1,6 +1,7 @@
 /** Ways for fields to keep what is typed: each resolves to the words of the refusal, or null. */
 import type { CommandInput, CommandName } from '#core/commands/registry'
-import { useProposal, type StageChange } from '../../stores/proposal'
+import type { StageChange } from '../../stores/asking'
+import { useProposal } from '../../stores/proposal'
 import { refusalWords } from './refusalWords'
 import { useShow } from '../../stores/show'
 
