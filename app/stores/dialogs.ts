@@ -1,6 +1,7 @@
 /** Which dialog is open in this window. One at a time. */
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import type { GroupId } from '#core/show/ids'
 
 /** Dialogs that are opened by name. */
 export const DIALOG_NAMES = {
@@ -16,6 +17,8 @@ export type DialogId = keyof typeof DIALOG_NAMES | 'find'
 
 export const useDialogs = defineStore('dialogs', () => {
   const open = ref<DialogId | null>(null)
+  /** The group that is being extended to its new members. */
+  const extendingGroup = ref<GroupId | null>(null)
   const close = () => (open.value = null)
-  return { open, close }
+  return { open, extendingGroup, close }
 })

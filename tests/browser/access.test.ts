@@ -3,7 +3,7 @@ import { freshDatabase } from '../../scripts/database/freshDatabase'
 import { freePort } from '../../scripts/ports'
 import { startServer, type ServerProcess } from '../../scripts/serve'
 import { TEST_CLUSTER } from '../testCluster'
-import { expect, expectAccessible, openDesk, select, test as withDemo } from './app'
+import { expect, expectAccessible, openShowPage, select, test as withDemo } from './app'
 
 interface Fixtures {
   /** A server that can be reached over the network, with the demo show. */
@@ -110,8 +110,8 @@ test('a role does what it says and no more, in the show its link is for', async 
   })
 })
 
-test('an owner makes a link, sees who came in by it, and ends it', async ({ page, browser, here, there }) => {
-  await openDesk(page, here)
+test('an owner makes a link, sees who came in by it, and ends it', async ({ page, elsewhere, here, there }) => {
+  await openShowPage(page, here)
   await page.getByRole('button', { name: /show menu/ }).click()
   await page.getByRole('menuitem', { name: 'People and links' }).click()
   const people = page.getByRole('list', { name: 'People' })
@@ -124,7 +124,7 @@ test('an owner makes a link, sees who came in by it, and ends it', async ({ page
   const key = (await page.getByLabel('The link', { exact: true }).inputValue()).split('#')[1]
   await expectAccessible(page)
 
-  const guest = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage()
+  const guest = await elsewhere({ viewport: { width: 1280, height: 800 } })
   await guest.goto(there)
   await expect(guest.getByRole('alert')).toHaveText(/You need a link/)
   await guest.goto(`${there}/in#${key}`)
@@ -146,5 +146,4 @@ test('an owner makes a link, sees who came in by it, and ends it', async ({ page
   await expect(page.getByRole('list', { name: 'Links' })).toContainText('No link lets anybody in')
   await page.getByRole('button', { name: 'Take out Demo' }).click()
   await expect(people.getByText('Demo')).toBeHidden()
-  await guest.close()
 })

@@ -1,6 +1,13 @@
 /** A running application of its own for every test: fresh database, the demo show, the built server. */
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test as base, type Locator, type Page } from '@playwright/test'
+import {
+  expect,
+  test as base,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Locator,
+  type Page,
+} from '@playwright/test'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
@@ -10,7 +17,9 @@ interface Fixtures {
   /** Address of the application; going there opens the demo show. */
   url: string
   /** The demo show, opened in Focus. */
-  desk: Page
+  showPage: Page
+  /** Opens a window of somebody else; it is closed with the test. */
+  elsewhere: (options?: BrowserContextOptions) => Promise<Page>
 }
 
 interface WorkerFixtures {
@@ -42,18 +51,27 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     await server.kill()
     await database.drop()
   },
-  desk: async ({ page, url }, use) => {
+  showPage: async ({ page, url }, use) => {
     const troubles: string[] = []
     page.on('pageerror', (error) => troubles.push(String(error)))
-    await openDesk(page, url)
+    await openShowPage(page, url)
     await use(page)
     expect(troubles).toEqual([])
+  },
+  elsewhere: async ({ browser }, use) => {
+    const contexts: BrowserContext[] = []
+    await use(async (options) => {
+      const context = await browser.newContext(options)
+      contexts.push(context)
+      return context.newPage()
+    })
+    await Promise.all(contexts.map((context) => context.close()))
   },
 })
 
 export { expect }
 
-export async function openDesk(page: Page, url: string): Promise<void> {
+export async function openShowPage(page: Page, url: string): Promise<void> {
   await page.goto(url)
   await expect(page.getByRole('group', { name: 'Stage plan' })).toBeVisible()
   await expect(page.getByText('Looking for the server')).toBeHidden()

@@ -2,7 +2,7 @@ import { freshDatabase } from '../../scripts/database/freshDatabase'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
 import { TEST_CLUSTER } from '../testCluster'
-import { expect, openDesk, record, select, test } from './app'
+import { expect, openShowPage, record, select, test } from './app'
 
 test.describe('the border of the application', () => {
   test('answers every fault in one shape a person can act on', async ({ url, request }) => {
@@ -63,38 +63,40 @@ test.describe('the border of the application', () => {
   })
 })
 
-test('a hand survives reload, and a page that finds no server says so and comes back', async ({ desk, url }) => {
-  await desk.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
-  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
-  await openDesk(desk, url)
-  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
-  await desk.goto(`${url}/shows/nowhere/focus`)
-  await expect(desk.getByRole('alert')).toHaveText('There is no such show here.')
-  await desk.getByRole('link', { name: 'Open another show' }).click()
-  await expect(desk.getByRole('group', { name: 'Stage plan' })).toBeVisible()
+test('a hand survives reload, and a page that finds no server says so and comes back', async ({ showPage, url }) => {
+  await showPage.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
+  await expect(showPage.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await openShowPage(showPage, url)
+  await expect(showPage.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await showPage.goto(`${url}/shows/nowhere/focus`)
+  await expect(showPage.getByRole('alert')).toHaveText('There is no such show here.')
+  await showPage.getByRole('link', { name: 'Open another show' }).click()
+  await expect(showPage.getByRole('group', { name: 'Stage plan' })).toBeVisible()
 })
 
-test('work goes on while the server is away, is kept over a reload, and is sent when it is back', async ({ desk }) => {
+test('work goes on while the server is away, is kept over a reload, and is sent when it is back', async ({
+  showPage,
+}) => {
   const isLost = (address: URL) => address.pathname.endsWith('/commands')
-  await desk.route(isLost, (route) => route.abort())
-  await select(desk, '12-17')
-  await desk.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
-  await desk.getByRole('button', { name: /Palette 4 Jetty end/ }).click()
-  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
-  await expect(desk.getByRole('status').filter({ hasText: 'Looking for the server · 2 wait' })).toBeVisible()
-  await desk.reload()
-  await expect(desk.getByRole('status').filter({ hasText: '2 wait' })).toBeVisible()
-  await desk.unroute(isLost)
-  await expect(desk.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
-  await expect(desk.getByText('Looking for the server')).toBeHidden()
-  await desk.getByRole('button', { name: /^Undo: recall Jetty end/ }).click()
-  await expect(desk.getByRole('button', { name: /^Undo: recall Dory bow/ })).toBeEnabled()
+  await showPage.route(isLost, (route) => route.abort())
+  await select(showPage, '12-17')
+  await showPage.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
+  await showPage.getByRole('button', { name: /Palette 4 Jetty end/ }).click()
+  await expect(showPage.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await expect(showPage.getByRole('status').filter({ hasText: 'Looking for the server · 2 wait' })).toBeVisible()
+  await showPage.reload()
+  await expect(showPage.getByRole('status').filter({ hasText: '2 wait' })).toBeVisible()
+  await showPage.unroute(isLost)
+  await expect(showPage.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
+  await expect(showPage.getByText('Looking for the server')).toBeHidden()
+  await showPage.getByRole('button', { name: /^Undo: recall Jetty end/ }).click()
+  await expect(showPage.getByRole('button', { name: /^Undo: recall Dory bow/ })).toBeEnabled()
 })
 
 test('a server that is killed loses nothing it answered', async ({ page }) => {
   const database = await freshDatabase(TEST_CLUSTER)
   const first = await startServer(database.address, { host: '127.0.0.1', port: await freePort(4800) })
-  await openDesk(page, first.url)
+  await openShowPage(page, first.url)
   await select(page, '12-17')
   await page.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
   await record(page, 'cue', { number: '77', name: 'Kept' })
@@ -104,7 +106,7 @@ test('a server that is killed loses nothing it answered', async ({ page }) => {
   await expect(page.getByText('Looking for the server')).toBeVisible()
 
   const again = await startServer(database.address, { host: '127.0.0.1', port: Number(new URL(first.url).port) })
-  await openDesk(page, again.url)
+  await openShowPage(page, again.url)
   await expect(page.getByRole('group', { name: 'Cue on stage' })).toContainText('77 Kept')
   await expect(page.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
   await page.getByRole('button', { name: /^Undo: recall Jetty end/ }).click()

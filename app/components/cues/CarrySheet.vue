@@ -12,7 +12,7 @@ import type { Show } from '#core/show/show'
 import { useSheetChoice, type SheetSpot } from '../../composables/sheet/useSheetChoice'
 import { useSheetColumns } from '../../composables/sheet/useSheetColumns'
 import { sheetWords } from '../../composables/sheet/useSheetWords'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { useWorkingSet } from '../../stores/workingSet'
 import CueRow from './CueRow.vue'
 import SheetCanvas from './SheetCanvas.vue'
@@ -20,7 +20,7 @@ import SheetHeadings from './SheetHeadings.vue'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ go: [cue: CueId] }>()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const workingSet = useWorkingSet()
 
 const HEAD = 34
@@ -37,18 +37,18 @@ useEventListener(scroller, 'scroll', () => {
   top.value = scroller.value?.scrollTop ?? 0
 })
 
-const row = computed(() => desk.size.row)
-const cell = computed(() => desk.size.cell)
+const row = computed(() => room.size.row)
+const cell = computed(() => room.size.cell)
 const { laid, trouble } = useSheetColumns(
   () => props.show,
   () => cell.value,
-  () => desk.entry,
+  () => room.entry,
 )
 
 /** Cues in which the palette asked for is seen, set or carried; all of them without one. */
 const rows = computed<readonly (CueInOrder & { at: number })[]>(() => {
-  const cues = (desk.list?.cues ?? []).map((cue, at) => ({ ...cue, at }))
-  const { palette, sheet } = desk
+  const cues = (room.list?.cues ?? []).map((cue, at) => ({ ...cue, at }))
+  const { palette, sheet } = room
   if (!palette || !sheet) return cues
   return cues.filter(({ at }) => laid.value.columns.some(({ id }) => sheet.point(at, id)?.palette === palette))
 })
@@ -95,10 +95,10 @@ const choice = useSheetChoice(
   reveal,
 )
 watch(
-  [() => desk.cue?.id, row, () => desk.list?.id, () => viewHeight.value > 0],
+  [() => room.cue?.id, row, () => room.list?.id, () => viewHeight.value > 0],
   async () => {
     await nextTick()
-    reveal(rows.value.findIndex(({ id }) => id === desk.cue?.id))
+    reveal(rows.value.findIndex(({ id }) => id === room.cue?.id))
   },
   { immediate: true, flush: 'post' },
 )
@@ -114,7 +114,7 @@ const cursorWords = computed(() => {
   const cue = at && rows.value[at.row]
   const column = at && laid.value.columns[at.column]
   if (!cue || !column) return ''
-  const point = desk.sheet?.point(cue.at, column.id)
+  const point = room.sheet?.point(cue.at, column.id)
   const what = point ? `${point.at === cue.at ? 'set' : 'carried'}, ${sheetWords(props.show, point)}` : 'nothing yet'
   return `Cue ${cue.cue.number}, fixture ${column.number}: ${what}`
 })
@@ -138,10 +138,10 @@ defineExpose({ trouble })
         :y="y"
         :height="row"
         :left="LEFT"
-        :is-on-stage="id === desk.list?.list.onStage"
-        :is-looked="id === desk.cue?.id"
+        :is-on-stage="id === room.list?.list.onStage"
+        :is-looked="id === room.cue?.id"
         :is-quiet="isShutOut"
-        @look="desk.look(id)"
+        @look="room.look(id)"
         @go="emit('go', id)"
         @wheel.passive="wheel"
       />

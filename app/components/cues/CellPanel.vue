@@ -14,7 +14,7 @@ import { rigOf } from '#core/show/rig'
 import { isLoose } from '#core/show/values'
 import type { Show } from '#core/show/show'
 import { numberTyped, NOT_A_NUMBER } from '../../composables/forms/numbers'
-import { useCueDesk, type ChosenCells } from '../../stores/cueDesk'
+import { useCuesRoom, type ChosenCells } from '../../stores/cuesRoom'
 import { useMessages } from '../../stores/messages'
 import { useShow } from '../../stores/show'
 import CuesTogether from './CuesTogether.vue'
@@ -22,17 +22,17 @@ import { plural } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; cells: ChosenCells }>()
 const store = useShow()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const messages = useMessages()
 const where = ref<(typeof WHERE)[number]>('here and on')
 const palette = ref('')
 const level = ref('')
 
 /** Whether the list stands in one of the cues. */
-const isLive = computed(() => props.cells.cues.some((id) => id === desk.list?.list.onStage))
+const isLive = computed(() => props.cells.cues.some((id) => id === room.list?.list.onStage))
 function put() {
   const [cue] = props.cells.cues
-  if (desk.list && cue) void store.send('goToCue', { list: desk.list.id, cue, seconds: 0 })
+  if (room.list && cue) void store.send('goToCue', { list: room.list.id, cue, seconds: 0 })
 }
 const one = computed(() => {
   const [cue, fixture] = [props.cells.cues[0], props.cells.fixtures[0]]
@@ -64,7 +64,7 @@ const held = computed(() => {
     goes: last === cue ? 'ends here' : `to cue ${numberOf(last)}`,
     mark,
     isLoose: isLoose(value) && attribute !== 'intensity',
-    isOfFamily: familyOf(attribute) === desk.family,
+    isOfFamily: familyOf(attribute) === room.family,
   }))
 })
 type Held = (typeof held.value)[number]
@@ -81,7 +81,7 @@ const lines = computed(() => {
 
 const attribute = ref<Exclude<Attribute, 'position'>>('intensity')
 const attributes = computed(() =>
-  attributesOf(desk.family).filter((each): each is Exclude<Attribute, 'position'> => each !== 'position'),
+  attributesOf(room.family).filter((each): each is Exclude<Attribute, 'position'> => each !== 'position'),
 )
 const settable = computed(() => (attributes.value.includes(attribute.value) ? attribute.value : attributes.value[0]))
 const unit = computed(() => {
@@ -96,7 +96,7 @@ const palettes = computed(() => {
 const choice = computed(() => ({
   cues: [...props.cells.cues],
   fixtures: [...props.cells.fixtures],
-  families: [desk.family],
+  families: [room.family],
 }))
 
 function setLevel() {
@@ -116,17 +116,17 @@ function link() {
 }
 function copy() {
   const [from] = props.cells.cues
-  if (from) desk.copied = { from, fixtures: props.cells.fixtures }
+  if (from) room.copied = { from, fixtures: props.cells.fixtures }
 }
 function paste() {
-  if (!desk.copied) return
-  const { from, fixtures } = desk.copied
+  if (!room.copied) return
+  const { from, fixtures } = room.copied
   const to = choice.value.cues.filter((cue) => cue !== from)
   if (to.length === 0) return messages.say('Choose another cue to put the copied cells in.', 'trouble')
-  void store.send('copyInCues', { from, to, fixtures: [...fixtures], families: [desk.family], what: 'all it shows' })
+  void store.send('copyInCues', { from, to, fixtures: [...fixtures], families: [room.family], what: 'all it shows' })
 }
 const copiedWords = computed(() => {
-  const number = desk.copied && props.show.all.cue.get(desk.copied.from)?.number
+  const number = room.copied && props.show.all.cue.get(room.copied.from)?.number
   return number ? `Paste those of cue ${number}` : 'Paste'
 })
 </script>
@@ -136,7 +136,7 @@ const copiedWords = computed(() => {
     <header class="border-b border-rule px-4 py-3">
       <div class="flex items-baseline justify-between text-sm text-mist">
         <span>{{ title.cues }}</span>
-        <button type="button" class="underline decoration-rule-2 hover:text-sail" @click="desk.cells = null">
+        <button type="button" class="underline decoration-rule-2 hover:text-sail" @click="room.cells = null">
           Whole cue
         </button>
       </div>
@@ -172,7 +172,7 @@ const copiedWords = computed(() => {
                 <button
                   type="button"
                   class="underline decoration-rule-2 hover:text-sail"
-                  @click="desk.choose({ cues: [line.from.id], fixtures: cells.fixtures })"
+                  @click="room.choose({ cues: [line.from.id], fixtures: cells.fixtures })"
                 >
                   cue {{ line.from.number }}</button
                 >, </template
@@ -252,10 +252,10 @@ const copiedWords = computed(() => {
           Clean up
         </button>
         <button type="button" class="chip" :disabled="cells.cues.length !== 1" @click="copy">Copy</button>
-        <button type="button" class="chip" :disabled="!desk.copied" @click="paste">{{ copiedWords }}</button>
+        <button type="button" class="chip" :disabled="!room.copied" @click="paste">{{ copiedWords }}</button>
       </div>
-      <p class="text-xs text-haze">All of it counts for {{ desk.family }}, the family shown.</p>
+      <p class="text-xs text-haze">All of it counts for {{ room.family }}, the family shown.</p>
     </section>
-    <CuesTogether v-if="cells.cues.length > 1 && desk.list" :show="show" :list="desk.list" :cues="cells.cues" />
+    <CuesTogether v-if="cells.cues.length > 1 && room.list" :show="show" :list="room.list" :cues="cells.cues" />
   </div>
 </template>

@@ -7,7 +7,7 @@ import { computed, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
 import { asCueListId, type CueId } from '#core/show/ids'
 import { numberTyped, NOT_A_NUMBER } from '../../composables/forms/numbers'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { useMessages } from '../../stores/messages'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
@@ -15,7 +15,7 @@ import RadioChips from '../fields/RadioChips.vue'
 
 const props = defineProps<{ what: 'insertion' | 'move' | 'copy' | 'removal'; list: ListInOrder; cues: CueId[] }>()
 const emit = defineEmits<{ done: [] }>()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const proposal = useProposal()
 const messages = useMessages()
 
@@ -78,7 +78,7 @@ function send() {
       <label class="min-w-0 flex-1"
         ><span class="block text-xs text-haze">of list</span>
         <select v-model="listId" class="field font-sans">
-          <option v-for="option in desk.lists" :key="option.id" :value="option.id">{{ option.list.name }}</option>
+          <option v-for="option in room.lists" :key="option.id" :value="option.id">{{ option.list.name }}</option>
         </select>
       </label>
     </div>

@@ -8,14 +8,14 @@ import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { comparedLink } from '#core/cues/comparedCue'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { useCompared } from '../../stores/compared'
 import { useLooseValues } from '../../stores/looseValues'
 import { useProposal } from '../../stores/proposal'
 
 const props = defineProps<{ show: Show }>()
 const compared = useCompared()
-const cues = useCueDesk()
+const cues = useCuesRoom()
 const proposal = useProposal()
 
 const found = useLooseValues()

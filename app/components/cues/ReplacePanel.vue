@@ -6,13 +6,13 @@ import { cueCounts } from '#core/palettes/use'
 import { asPaletteId, asFixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { useMessages } from '../../stores/messages'
 import { useProposal } from '../../stores/proposal'
 import RadioChips from '../fields/RadioChips.vue'
 
 const props = defineProps<{ show: Show }>()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const proposal = useProposal()
 const messages = useMessages()
 
@@ -38,7 +38,7 @@ function fixtureOf(text: string) {
 
 function replace() {
   if (what.value === 'a palette') {
-    const cells = within.value === 'the chosen cells' ? desk.cells : null
+    const cells = within.value === 'the chosen cells' ? room.cells : null
     if (within.value === 'the chosen cells' && !cells)
       return messages.say('Choose cells in the sheet first: drag over them.', 'trouble')
     void proposal.offerOrSay('replacePaletteInCues', {
@@ -59,7 +59,7 @@ function replace() {
   <form class="flex flex-col gap-3 px-4 py-3" aria-label="Find and replace" @submit.prevent="replace">
     <div class="flex items-baseline justify-between">
       <h2 class="text-lg font-semibold">Find and replace</h2>
-      <button type="button" class="text-sm text-mist underline hover:text-sail" @click="desk.panel = 'detail'">
+      <button type="button" class="text-sm text-mist underline hover:text-sail" @click="room.panel = 'detail'">
         Close
       </button>
     </div>

@@ -14,7 +14,7 @@ import { useTheme } from '../../composables/shell/useTheme'
 import type { Brush } from '../../drawing/brush'
 import { readSheetInks } from '../../drawing/inks'
 import { drawCellWords, SheetDrawing, type DrawnCell } from '../../drawing/sheet'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { useWorkingSet } from '../../stores/workingSet'
 
 const props = defineProps<{
@@ -27,14 +27,14 @@ const props = defineProps<{
   width: number
   height: number
 }>()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const workingSet = useWorkingSet()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { pixelRatio } = useDevicePixelRatio()
 const { isPaper } = useTheme()
 const inks = computed(() => ({ isPaper: isPaper.value, ...readSheetInks() }))
-const chosenCues = computed(() => new Set<string>(desk.cells?.cues))
-const chosenFixtures = computed(() => new Set<string>(desk.cells?.fixtures))
+const chosenCues = computed(() => new Set<string>(room.cells?.cues))
+const chosenFixtures = computed(() => new Set<string>(room.cells?.fixtures))
 
 function fit(sheet: HTMLCanvasElement) {
   const [across, down] = [Math.round(props.width * pixelRatio.value), Math.round(props.height * pixelRatio.value)]
@@ -45,23 +45,23 @@ function fit(sheet: HTMLCanvasElement) {
 watchPostEffect(() => {
   // Thousands of small shapes that then stand still are drawn faster without the graphics card.
   const brush = canvas.value?.getContext('2d', { willReadFrequently: true })
-  if (!canvas.value || !brush || !desk.sheet || props.width <= 0) return
+  if (!canvas.value || !brush || !room.sheet || props.width <= 0) return
   fit(canvas.value)
   brush.setTransform(pixelRatio.value, 0, 0, pixelRatio.value, 0, 0)
   brush.clearRect(0, 0, props.width, props.height)
   drawChosen(brush)
-  const { sheet } = desk
+  const { sheet } = room
   const drawn = props.rows.map(({ at, y }) => cellsOf(sheet, at, y))
-  const drawing = new SheetDrawing(brush, inks.value, desk.size)
+  const drawing = new SheetDrawing(brush, inks.value, room.size)
   for (const cells of drawn) for (const one of cells) if (one) drawing.add(one)
   drawing.draw()
-  if (desk.size.values) for (const cells of drawn) writeRow(brush, cells)
+  if (room.size.values) for (const cells of drawn) writeRow(brush, cells)
 })
 
 /** The cells of a row, one a column; null where nothing has been set yet. */
 function cellsOf(sheet: Sheet, at: number, y: number): (DrawnCell | null)[] {
   const palettes = props.show.all.palette
-  const plain = desk.family === 'intensity' ? inks.value.words : null
+  const plain = room.family === 'intensity' ? inks.value.words : null
   return props.columns.map(({ id, x }) => {
     const point = sheet.point(at, id)
     if (!point) return null
@@ -73,14 +73,14 @@ function cellsOf(sheet: Sheet, at: number, y: number): (DrawnCell | null)[] {
       isSet: point.at === at,
       ink: palette ? inks.value.palettes[palette.colour] : plain,
       isDark: sheet.isDark(at, id),
-      isFaint: !workingSet.isIn(id) || (desk.palette !== null && point.palette !== desk.palette),
+      isFaint: !workingSet.isIn(id) || (room.palette !== null && point.palette !== room.palette),
     }
   })
 }
 
 /** Says what stands in a row, once for cells side by side that hold the same. */
 function writeRow(brush: Brush, cells: readonly (DrawnCell | null)[]) {
-  const { cell, row } = desk.size
+  const { cell, row } = room.size
   let begun: { drawn: DrawnCell; words: string; end: number } | null = null
   const end = () => {
     if (begun) drawCellWords(brush, inks.value, row, begun.drawn, begun.words, begun.end - begun.drawn.x)
@@ -99,7 +99,7 @@ function writeRow(brush: Brush, cells: readonly (DrawnCell | null)[]) {
 }
 
 function drawChosen(brush: Brush) {
-  const { cell, row } = desk.size
+  const { cell, row } = room.size
   brush.fillStyle = inks.value.coral
   brush.globalAlpha = 0.16
   for (const { id: cue, y } of props.rows)

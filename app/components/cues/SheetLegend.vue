@@ -5,16 +5,16 @@ import { palettesInOrder } from '#core/palettes/resolve'
 import type { PaletteId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { PALETTE_FILL } from '../shelf/paletteColours'
 
 const props = defineProps<{ show: Show }>()
-const desk = useCueDesk()
+const room = useCuesRoom()
 /** More names than this say nothing any more. */
 const MOST = 12
 
 const used = computed(() => {
-  const { sheet } = desk
+  const { sheet } = room
   if (!sheet) return []
   const palettes = new Set<PaletteId>()
   for (const { fixtures } of hangsOf(props.show))
@@ -30,10 +30,10 @@ const used = computed(() => {
       :key="id"
       type="button"
       class="flex items-center gap-1.5 hover:text-sail"
-      :class="desk.palette === id ? 'text-sail underline' : ''"
-      :aria-pressed="desk.palette === id"
+      :class="room.palette === id ? 'text-sail underline' : ''"
+      :aria-pressed="room.palette === id"
       :title="`Only cues that show ${palette.name}`"
-      @click="desk.palette = desk.palette === id ? null : id"
+      @click="room.palette = room.palette === id ? null : id"
     >
       <svg width="10" height="10" aria-hidden="true">
         <rect width="10" height="10" rx="2" :class="PALETTE_FILL[palette.colour]" /></svg

@@ -8,14 +8,14 @@ import { cueCounts } from '#core/palettes/use'
 import { FAMILIES } from '#core/show/families'
 import { asPaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useCueDesk, SHEET_ZOOMS } from '../../stores/cueDesk'
+import { useCuesRoom, SHEET_ZOOMS } from '../../stores/cuesRoom'
 import { useLooseValues } from '../../stores/looseValues'
 import { useShow } from '../../stores/show'
 import ListMenu from './ListMenu.vue'
 import { nextNumber } from '#core/show/freeNumbers'
 
 const props = defineProps<{ show: Show; trouble: string | null }>()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const store = useShow()
 const loose = useLooseValues()
 const isOpen = ref(false)
@@ -31,14 +31,14 @@ const looseWords = computed(() => {
 })
 
 function filterBy({ target }: Event) {
-  if (target instanceof HTMLSelectElement) desk.palette = target.value ? asPaletteId(target.value) : null
+  if (target instanceof HTMLSelectElement) room.palette = target.value ? asPaletteId(target.value) : null
 }
 
 async function addList() {
-  const number = nextNumber(desk.lists.map(({ list }) => list))
+  const number = nextNumber(room.lists.map(({ list }) => list))
   if (!(await store.send('addCueList', { number, name: `List ${number}`, intensityRule: 'highest' }))) return
-  const made = desk.lists.find(({ list }) => list.number === number)
-  if (made) desk.lookAtList(made.id)
+  const made = room.lists.find(({ list }) => list.number === number)
+  if (made) room.lookAtList(made.id)
   isOpen.value = true
 }
 </script>
@@ -47,14 +47,14 @@ async function addList() {
   <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-4 pt-2.5 pb-1.5">
     <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="Cue list">
       <button
-        v-for="item in desk.lists"
+        v-for="item in room.lists"
         :key="item.id"
         type="button"
         role="radio"
-        :aria-checked="item.id === desk.list?.id"
+        :aria-checked="item.id === room.list?.id"
         class="rounded-md px-2.5 py-1 text-sm"
-        :class="item.id === desk.list?.id ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-        @click="desk.lookAtList(item.id)"
+        :class="item.id === room.list?.id ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+        @click="room.lookAtList(item.id)"
       >
         {{ item.list.name }}
       </button>
@@ -66,27 +66,27 @@ async function addList() {
         class="chip px-1.5"
         aria-label="Settings of this list"
         :aria-expanded="isOpen"
-        :disabled="!desk.list"
+        :disabled="!room.list"
         @click="isOpen = !isOpen"
       />
       <IconButton :icon="Plus" :size="14" class="chip px-1.5" aria-label="Add a cue list" @click="addList" />
       <div
-        v-if="isOpen && desk.list"
+        v-if="isOpen && room.list"
         class="absolute top-full left-0 z-30 mt-1 rounded-lg border border-rule-2 bg-plank p-3 shadow-lg shadow-night/60"
         role="dialog"
-        :aria-label="`Settings of ${desk.list.list.name}`"
+        :aria-label="`Settings of ${room.list.list.name}`"
         @keydown.esc.stop="isOpen = false"
       >
-        <ListMenu :key="desk.list.id" :list="desk.list" @close="isOpen = false" />
+        <ListMenu :key="room.list.id" :list="room.list" @close="isOpen = false" />
       </div>
     </div>
-    <select v-model="desk.family" class="chip" aria-label="Family shown">
+    <select v-model="room.family" class="chip" aria-label="Family shown">
       <option v-for="option in FAMILIES" :key="option" :value="option">{{ option }}</option>
     </select>
     <select
       class="chip max-w-40"
       aria-label="Only cues that show this palette"
-      :value="desk.palette ?? ''"
+      :value="room.palette ?? ''"
       @change="filterBy"
     >
       <option value="">any palette</option>
@@ -94,13 +94,13 @@ async function addList() {
     </select>
     <div class="relative">
       <input
-        v-model="desk.entry"
+        v-model="room.entry"
         class="field w-32 py-1 font-sans"
         placeholder="all fixtures"
         aria-label="Only these fixtures"
         :aria-invalid="trouble !== null"
         autocomplete="off"
-        @keydown.esc.stop="desk.entry = ''"
+        @keydown.esc.stop="room.entry = ''"
       />
       <p
         v-if="trouble"
@@ -114,9 +114,9 @@ async function addList() {
       <button
         type="button"
         class="chip"
-        :class="desk.panel === 'loose' ? 'chip-on' : loose.beside > 0 ? 'border-coral/60 text-coral' : ''"
-        :aria-pressed="desk.panel === 'loose'"
-        @click="desk.panel = desk.panel === 'loose' ? 'detail' : 'loose'"
+        :class="room.panel === 'loose' ? 'chip-on' : loose.beside > 0 ? 'border-coral/60 text-coral' : ''"
+        :aria-pressed="room.panel === 'loose'"
+        @click="room.panel = room.panel === 'loose' ? 'detail' : 'loose'"
       >
         {{ looseWords }}
       </button>
@@ -124,11 +124,11 @@ async function addList() {
         :icon="Replace"
         :size="14"
         class="chip px-1.5"
-        :class="desk.panel === 'replace' ? 'chip-on' : ''"
+        :class="room.panel === 'replace' ? 'chip-on' : ''"
         aria-label="Find and replace"
         title="Find and replace"
-        :aria-pressed="desk.panel === 'replace'"
-        @click="desk.panel = desk.panel === 'replace' ? 'detail' : 'replace'"
+        :aria-pressed="room.panel === 'replace'"
+        @click="room.panel = room.panel === 'replace' ? 'detail' : 'replace'"
       />
       <div class="flex items-center rounded-lg border border-rule-2 bg-deck p-0.5" role="group" aria-label="How near">
         <IconButton
@@ -136,17 +136,17 @@ async function addList() {
           :size="14"
           class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
           aria-label="Further, to see the show"
-          :disabled="desk.zoom === 0"
-          @click="desk.zoomBy(-1)"
+          :disabled="room.zoom === 0"
+          @click="room.zoomBy(-1)"
         />
-        <span class="w-14 text-center text-xs text-mist">{{ desk.size.name }}</span>
+        <span class="w-14 text-center text-xs text-mist">{{ room.size.name }}</span>
         <IconButton
           :icon="Plus"
           :size="14"
           class="rounded-md p-1 text-mist hover:bg-plank-2 hover:text-sail disabled:opacity-40"
           aria-label="Nearer, to see values"
-          :disabled="desk.zoom === SHEET_ZOOMS.length - 1"
-          @click="desk.zoomBy(1)"
+          :disabled="room.zoom === SHEET_ZOOMS.length - 1"
+          @click="room.zoomBy(1)"
         />
       </div>
     </div>

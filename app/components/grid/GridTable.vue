@@ -40,11 +40,16 @@ const virtual = useVirtualizer(
     scrollPaddingStart: ROW,
   })),
 )
+/** The row chosen here last. */
+let chosenHere: string | undefined
 const cells = useGridCells({
   rows: () => shown.value,
   columns: () => props.columns,
   selected: () => props.selected,
-  select: (ids) => emit('select', ids),
+  select: (ids) => {
+    chosenHere = ids.at(-1)
+    emit('select', ids)
+  },
   keep: (...given) => props.keep(...given),
   show: (row) => virtual.value.scrollToIndex(row),
   focus: () => scroller.value?.focus({ preventScroll: true }),
@@ -79,7 +84,7 @@ watch(
   () => [...props.selected].at(-1),
   (id) => {
     const index = shown.value.findIndex((row) => row.id === id)
-    if (index < 0 || scroller.value?.contains(document.activeElement)) return
+    if (index < 0 || id === chosenHere) return
     at.value = { ...at.value, row: index }
     virtual.value.scrollToIndex(index)
   },

@@ -8,7 +8,7 @@ import { computed, nextTick, shallowRef } from 'vue'
 import { typedChange, type NumberChange } from '#core/hand/change'
 import type { HandAttribute } from '../../composables/hand/useHandAttributes'
 import { afterNextFrame } from '../../session/afterNextFrame'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import TypedField from '../fields/TypedField.vue'
@@ -16,7 +16,7 @@ import FloatingPanel from '../shell/FloatingPanel.vue'
 import DragTrack from './DragTrack.vue'
 
 const props = defineProps<{ attribute: HandAttribute }>()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const store = useShow()
 
@@ -67,7 +67,7 @@ const input = (change: NumberChange) => ({
   change,
 })
 function change(wish: NumberChange) {
-  desk.isFanArmed = false
+  stage.isFanArmed = false
   void store.send('changeValues', input(wish))
 }
 
@@ -79,19 +79,19 @@ function begin() {
 function dragTo(part: number) {
   if (!drag.value) return
   drag.value = { ...drag.value, amount: part * size.value }
-  desk.tryOut(selection.fixtures, 'changeValues', input({ how: 'by', number: drag.value.amount }))
+  stage.tryOut(selection.fixtures, 'changeValues', input({ how: 'by', number: drag.value.amount }))
 }
 
 function end() {
   const ended = drag.value
-  if (ended && ended.amount !== 0) void desk.keepTrial()
+  if (ended && ended.amount !== 0) void stage.keepTrial()
   // What it came to is told a frame later.
   void nextTick(() => afterNextFrame(() => drag.value === ended && (drag.value = null)))
 }
 
 function cancel() {
   drag.value = null
-  desk.endTrial()
+  stage.endTrial()
 }
 
 function onKey(event: KeyboardEvent) {

@@ -11,14 +11,14 @@ import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { useFanParts, FAN_OVERS } from '../../composables/hand/useFanParts'
 import { useHandAttributes, type HandAttribute } from '../../composables/hand/useHandAttributes'
-import { useDesk, type Trial } from '../../stores/desk'
+import { useStage, type Trial } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { numberTyped } from '../../composables/forms/numbers'
 import RadioChips from '../fields/RadioChips.vue'
 import DragTrack from './DragTrack.vue'
 
 const props = defineProps<{ show: Show }>()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const { attributes } = useHandAttributes()
 const { over, parts, run } = useFanParts(() => props.show)
@@ -47,7 +47,7 @@ const unit = computed(() => (factor.value === 100 ? '%' : attribute.value?.range
 const whole = computed(() => (attribute.value ? attribute.value.range.max - attribute.value.range.min : 180))
 const lines = computed(() => [...targetsOf(props.show).values()].filter(({ target }) => target.form.kind !== 'point'))
 const isSet = computed(() =>
-  of.value === 'places' ? place.value !== '' || desk.line !== null : amount.value !== 0 || range.value !== null,
+  of.value === 'places' ? place.value !== '' || stage.line !== null : amount.value !== 0 || range.value !== null,
 )
 const range = computed(() => {
   const [first, last] = [numberTyped(from.value), numberTyped(to.value)]
@@ -56,30 +56,30 @@ const range = computed(() => {
 
 function preview() {
   const shape = { parts: parts.value, run: run.value, curve: curve.value }
-  if (!isSet.value || parts.value.length === 0) return desk.endTrial(mine)
+  if (!isSet.value || parts.value.length === 0) return stage.endTrial(mine)
   if (of.value === 'places') {
     const target = lines.value.find(({ id }) => id === place.value)
     const line = target
       ? ({ kind: 'target', target: target.id } as const)
-      : desk.line && { kind: 'line' as const, ...desk.line }
-    if (line) mine = desk.tryOut(selection.whole, 'fanAims', { ...shape, over: line, lay: lay.value })
+      : stage.line && { kind: 'line' as const, ...stage.line }
+    if (line) mine = stage.tryOut(selection.whole, 'fanAims', { ...shape, over: line, lay: lay.value })
     return
   }
   const spread = range.value
     ? ({ how: 'range', ...range.value } as const)
     : ({ how: 'by', amount: amount.value } as const)
-  mine = desk.tryOut(selection.whole, 'fanValues', { ...shape, keep: keep.value, of: of.value, spread })
+  mine = stage.tryOut(selection.whole, 'fanValues', { ...shape, keep: keep.value, of: of.value, spread })
 }
-watch([of, keep, curve, lay, place, amount, range, parts, run, () => desk.line], preview)
+watch([of, keep, curve, lay, place, amount, range, parts, run, () => stage.line], preview)
 watch(of, () => {
   amount.value = 0
   from.value = ''
   to.value = ''
 })
 onUnmounted(() => {
-  desk.endTrial(mine)
-  desk.line = null
-  if (desk.tool === 'line') desk.tool = 'select'
+  stage.endTrial(mine)
+  stage.line = null
+  if (stage.tool === 'line') stage.tool = 'select'
 })
 
 function begin() {
@@ -98,12 +98,12 @@ function onKey(event: KeyboardEvent) {
 
 /** Does what is shown. The fan stays armed for more of the same. */
 async function apply() {
-  await desk.keepTrial()
+  await stage.keepTrial()
   amount.value = 0
   from.value = ''
   to.value = ''
   place.value = ''
-  desk.line = null
+  stage.line = null
 }
 </script>
 
@@ -112,7 +112,7 @@ async function apply() {
     class="flex flex-col gap-2 border-b border-coral/60 bg-coral-deep/20 px-3 py-2"
     aria-label="Fan"
     @submit.prevent="apply"
-    @keydown.esc.stop="desk.isFanArmed = false"
+    @keydown.esc.stop="stage.isFanArmed = false"
   >
     <div class="flex items-center gap-1.5">
       <!-- Drawn anew when the choices change, not with every step of a drag. -->
@@ -130,17 +130,17 @@ async function apply() {
     <RadioChips v-model="over" label="Over" :options="FAN_OVERS" />
     <template v-if="of === 'places'">
       <div class="flex gap-1.5">
-        <select v-model="place" class="field font-sans" aria-label="Along which target" @change="desk.line = null">
+        <select v-model="place" class="field font-sans" aria-label="Along which target" @change="stage.line = null">
           <option value="">Along …</option>
           <option v-for="line in lines" :key="line.id" :value="line.id">{{ line.target.name }}</option>
         </select>
         <button
           type="button"
           class="chip flex shrink-0 items-center gap-1"
-          :class="desk.tool === 'line' || desk.line ? 'chip-on' : ''"
-          @click="((place = ''), (desk.tool = 'line'))"
+          :class="stage.tool === 'line' || stage.line ? 'chip-on' : ''"
+          @click="((place = ''), (stage.tool = 'line'))"
         >
-          <Pencil :size="13" aria-hidden="true" />{{ desk.tool === 'line' ? 'Draw it' : 'Line' }}
+          <Pencil :size="13" aria-hidden="true" />{{ stage.tool === 'line' ? 'Draw it' : 'Line' }}
         </button>
       </div>
       <RadioChips v-model="lay" label="How the beams lie" :options="FAN_LAYS" />
@@ -166,7 +166,7 @@ async function apply() {
     </template>
     <div class="flex gap-1.5">
       <button type="submit" class="main-button flex-1 py-1" :disabled="!isSet">Keep the fan</button>
-      <button type="button" class="quiet-button py-1" @click="desk.isFanArmed = false">Let go</button>
+      <button type="button" class="quiet-button py-1" @click="stage.isFanArmed = false">Let go</button>
     </div>
   </form>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Right of the desk: what is in hand, family by family, and what recording it would take. */
+/** Right of the stage: what is in hand, family by family, and what recording it would take. */
 import { EyeOff, Import, Waves } from '@lucide/vue'
 import { computed } from 'vue'
 import { POOL_RANGE } from '#core/hand/attributes'
@@ -11,7 +11,7 @@ import { useBlind } from '../../composables/hand/useBlind'
 import { useHand } from '../../composables/hand/useHand'
 import { useHandAttributes } from '../../composables/hand/useHandAttributes'
 import { useSelectionSummary } from '../../composables/hand/useSelectionSummary'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import TypedField from '../fields/TypedField.vue'
@@ -27,7 +27,7 @@ import RecordForm from '../record/RecordForm.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const hand = useHand()
 const blind = useBlind()
@@ -86,10 +86,10 @@ const setLevel = (number: number) =>
         <button
           type="button"
           class="chip flex items-center gap-1"
-          :class="desk.isFanArmed ? 'chip-on' : ''"
-          :aria-pressed="desk.isFanArmed"
+          :class="stage.isFanArmed ? 'chip-on' : ''"
+          :aria-pressed="stage.isFanArmed"
           :disabled="none"
-          @click="desk.isFanArmed = !desk.isFanArmed"
+          @click="stage.isFanArmed = !stage.isFanArmed"
         >
           <Waves :size="13" class="max-[1100px]:hidden" aria-hidden="true" />Fan
         </button>
@@ -117,7 +117,7 @@ const setLevel = (number: number) =>
       </div>
     </header>
     <div class="min-h-0 flex-1 overflow-y-auto">
-      <FanPanel v-if="desk.isFanArmed && !none" :show="show" />
+      <FanPanel v-if="stage.isFanArmed && !none" :show="show" />
       <FamilyRow
         family="position"
         :taken="hand.take.value.includes('position')"

@@ -7,15 +7,15 @@ import { computed, ref } from 'vue'
 import { floorBand } from '#core/hand/floorBand'
 import { surfacesOf } from '#core/venue/surfaces'
 import { computedStable } from '../../composables/hand/computedStable'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
-const desk = useDesk()
+const stage = useStage()
 const store = useShow()
 const selection = useSelection()
 const fixtures = computed(() => {
-  const { seen } = desk
+  const { seen } = stage
   return selection.fixtures.flatMap((id) => seen(id) ?? [])
 })
 
@@ -90,22 +90,22 @@ function move(event: PointerEvent) {
     tilt: drag.tilt - (event.clientY - drag.y) * degreesUp * fine,
   }
   const by = (degrees: number, isLocked: boolean) => (isLocked ? null : ({ how: 'by', degrees } as const))
-  if (desk.locked === 'both') return
-  desk.tryOut(selection.fixtures, 'turnHeads', {
+  if (stage.locked === 'both') return
+  stage.tryOut(selection.fixtures, 'turnHeads', {
     fixtures: [...selection.fixtures],
-    pan: by(drag.pan, desk.locked === 'pan'),
-    tilt: by(drag.tilt, desk.locked === 'tilt'),
+    pan: by(drag.pan, stage.locked === 'pan'),
+    tilt: by(drag.tilt, stage.locked === 'tilt'),
   })
 }
 
 function end() {
-  if (drag && (drag.pan !== 0 || drag.tilt !== 0)) void desk.keepTrial()
+  if (drag && (drag.pan !== 0 || drag.tilt !== 0)) void stage.keepTrial()
   drag = null
 }
 
 function cancel() {
   drag = null
-  desk.endTrial()
+  stage.endTrial()
 }
 </script>
 

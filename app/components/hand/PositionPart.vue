@@ -8,7 +8,7 @@ import { typedChange, type NumberChange } from '#core/hand/change'
 import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { useSelectionSummary } from '../../composables/hand/useSelectionSummary'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useKeyMap } from '../../stores/keys'
 import { useShow } from '../../stores/show'
@@ -22,7 +22,7 @@ import { useLocalStorage } from '@vueuse/core'
 const props = defineProps<{ show: Show }>()
 const store = useShow()
 const keys = useKeyMap()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const { chosen, none, aim } = useSelectionSummary()
 const targets = computed(() => targetsOf(props.show))
@@ -54,21 +54,20 @@ function home(axis: 'pan' | 'tilt') {
 
 type Turn = CommandInput<'turnHeads'>['pan']
 function turnHeads(pan: Turn, tilt: Turn) {
-  desk.isFanArmed = false
+  stage.isFanArmed = false
   void store.send('turnHeads', { fixtures: [...selection.fixtures], pan, tilt })
 }
 
-const isLocked = (axis: 'pan' | 'tilt') => desk.locked === axis || desk.locked === 'both'
+const isLocked = (axis: 'pan' | 'tilt') => stage.locked === axis || stage.locked === 'both'
 function toggleLock(axis: 'pan' | 'tilt') {
   const other = axis === 'pan' ? 'tilt' : 'pan'
   const [self, their] = [!isLocked(axis), isLocked(other)]
-  desk.locked = self && their ? 'both' : self ? axis : their ? other : 'none'
+  stage.locked = self && their ? 'both' : self ? axis : their ? other : 'none'
 }
 
 /** How long the heads need from where the cues have them, this way and the other; the slowest decides. Not of what is only tried out. */
 const times = computed(() => {
-  const { standing: stage } = desk.reading
-  const standing = selection.fixtures.flatMap((id) => stage.get(id) ?? [])
+  const standing = selection.fixtures.flatMap((id) => stage.reading.standing.get(id) ?? [])
   const sides = standing.map((fixture) => sidesOf(props.show, fixture))
   const able = sides.flatMap(({ other }) => (other ? [other.seconds] : []))
   if (able.length === 0) return null
@@ -77,7 +76,7 @@ const times = computed(() => {
 })
 
 function turnSide(how: 'other' | 'quickest') {
-  desk.isFanArmed = false
+  stage.isFanArmed = false
   void store.send('turnOtherSide', { fixtures: [...selection.fixtures], how })
 }
 </script>
@@ -90,7 +89,7 @@ function turnSide(how: 'other' | 'quickest') {
       :current-name="aim.name"
       :offset="aim.offset"
       :disabled="none"
-      @pick="desk.aimAt"
+      @pick="stage.aimAt"
     />
     <p v-if="none" class="text-sm text-haze">
       Select on the plan or type numbers; then drop the light on a target, or press {{ keys.keys.get('aim tool') }} and
@@ -145,7 +144,7 @@ function turnSide(how: 'other' | 'quickest') {
       <PanTiltPad v-if="isPadOpen" />
       <div v-if="chosen.length > 1" class="flex items-center gap-2 text-xs text-haze">
         Dragged light
-        <RadioChips v-model="desk.dragging" class="flex-1" label="Dragged light" :options="DRAGS" />
+        <RadioChips v-model="stage.dragging" class="flex-1" label="Dragged light" :options="DRAGS" />
       </div>
     </template>
   </div>

@@ -9,13 +9,13 @@ import { FAMILIES, type Family } from '#core/show/families'
 import { asCueId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { useDesk, type HandChange, type Trial } from '../../stores/desk'
+import { useStage, type HandChange, type Trial } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show; close: () => void }>()
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 
 type Source = 'stage' | 'cue' | 'fixture'
@@ -47,7 +47,7 @@ interface Wish {
 
 function wishFor<N extends HandChange>(name: N, input: CommandInput<N>): Wish {
   const ids = fixtures.value ?? [...rigOf(props.show).keys()]
-  return { outcome: store.attempt(name, input), show: () => desk.tryOut(ids, name, input) }
+  return { outcome: store.attempt(name, input), show: () => stage.tryOut(ids, name, input) }
 }
 
 /** What is asked for, or what is still missing for it. */
@@ -75,12 +75,12 @@ const isReady = computed(() => outcome.value?.ok === true && outcome.value.chang
 watch(
   wish,
   (asked) => {
-    if (typeof asked === 'string') desk.endTrial(mine)
+    if (typeof asked === 'string') stage.endTrial(mine)
     else mine = asked.show()
   },
   { immediate: true },
 )
-onUnmounted(() => desk.endTrial(mine))
+onUnmounted(() => stage.endTrial(mine))
 
 function toggle(family: Family) {
   families.value = families.value.includes(family)
@@ -89,7 +89,7 @@ function toggle(family: Family) {
 }
 
 function take() {
-  void desk.keepTrial()
+  void stage.keepTrial()
   // At once: closing gives the focus back, and nobody should lose it while typing what comes next.
   props.close()
 }

@@ -10,7 +10,7 @@ import { maskInWords } from '#core/show/masks'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { numberTyped, NOT_A_NUMBER } from '../../composables/forms/numbers'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 import TakeMask from '../fields/TakeMask.vue'
 import TextField from '../fields/TextField.vue'
@@ -25,7 +25,7 @@ import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const isRemoving = ref(false)
 
 const palette = computed(() => props.show.all.palette.get(props.id))

@@ -6,13 +6,13 @@ import { dependentsOfPalettes } from '#core/palettes/removal'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
 import { cuesInWords, dependentsInWords } from '#core/show/dependents'
 import type { Show } from '#core/show/show'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const heir = ref('')
 
 const leaning = computed(() => dependentsOfPalettes(props.show, new Set([props.id])))

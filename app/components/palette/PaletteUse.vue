@@ -7,13 +7,13 @@ import { madeOf } from '#core/show/links'
 import { cuesUsing, palettesWithin, servedBy } from '#core/palettes/use'
 import type { PaletteId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 
 const cues = computed(() => {
   const using = new Set<string>(cuesUsing(props.show, props.id))

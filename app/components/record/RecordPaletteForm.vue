@@ -15,7 +15,7 @@ import { asPaletteId } from '#core/show/ids'
 import { shelfMaskOf } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { useRecording } from '../../composables/hand/useRecording'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
@@ -25,7 +25,7 @@ import PalettePreview from '../palette/PalettePreview.vue'
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const proposal = useProposal()
 const workingSet = useWorkingSet()
 const now = useRecording()

@@ -2,14 +2,14 @@
 /** Updates the palettes that what is in hand came from: all, or those picked. What follows is shown first. */
 import { computed, ref } from 'vue'
 import type { PaletteId } from '#core/show/ids'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 import { counted } from '#core/show/counted'
 
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const proposal = useProposal()
 const left = ref<readonly PaletteId[]>([])
 

@@ -6,12 +6,12 @@ import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { numberTyped, shortNumber } from '../../composables/forms/numbers'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show }>()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const store = useShow()
 const wish = reactive({ diameter: '1.8', lux: '600' })
@@ -23,16 +23,16 @@ const targets = computed(() => [
     .sort((a, b) => a.name.localeCompare(b.name)),
 ])
 const target = computed({
-  get: () => (desk.lensPlace ? `${desk.lensPlace.target ?? ''}` : null),
+  get: () => (stage.lensPlace ? `${stage.lensPlace.target ?? ''}` : null),
   set: (key: string | null) => {
     const placed = targetsOf(props.show).get(key ?? '')
-    desk.lensPlace = placed ? { target: placed.id, at: pointOn(placed, null) } : null
+    stage.lensPlace = placed ? { target: placed.id, at: pointOn(placed, null) } : null
   },
 })
 /** Where the place is now: a target may have moved since. */
 const place = computed(() => {
-  const placed = desk.lensPlace && targetsOf(props.show).get(desk.lensPlace.target ?? '')
-  return placed ? pointOn(placed, null) : (desk.lensPlace?.at ?? null)
+  const placed = stage.lensPlace && targetsOf(props.show).get(stage.lensPlace.target ?? '')
+  return placed ? pointOn(placed, null) : (stage.lensPlace?.at ?? null)
 })
 
 const wanted = computed(() => {
@@ -45,7 +45,7 @@ const selected = computed<LightAt[]>(() => {
   if (!at) return []
   return selection.fixtures.flatMap((id) => {
     const rigged = rigOf(props.show).get(id)
-    const beam = desk.seen(id)?.zoom.angle
+    const beam = stage.seen(id)?.zoom.angle
     return rigged && beam !== undefined ? [lightAt(props.show, rigged, at, beam)] : []
   })
 })

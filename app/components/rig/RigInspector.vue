@@ -10,8 +10,8 @@ import { targetsOf } from '#core/show/targets'
 import type { HangId } from '#core/show/ids'
 import { normalisedName } from '#core/show/names'
 import { useChosen } from '../../stores/chosen'
-import { useDesk } from '../../stores/desk'
-import { useRigDesk, type RigForm } from '../../stores/rigDesk'
+import { useStage } from '../../stores/stage'
+import { useRigRoom, type RigForm } from '../../stores/rigRoom'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import AddHangForm from './AddHangForm.vue'
@@ -29,8 +29,8 @@ import VenuePanel from './VenuePanel.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
-const desk = useDesk()
-const rigDesk = useRigDesk()
+const stage = useStage()
+const rigRoom = useRigRoom()
 const chosen = useChosen()
 const selection = useSelection()
 
@@ -64,11 +64,11 @@ const TITLES: Readonly<Record<RigForm, string>> = {
 function open(form: RigForm) {
   if (form !== 'row') chosen.clear()
   selection.clear()
-  rigDesk.form = form
+  rigRoom.form = form
 }
 /** What was just added is what one looks at next. */
 function lookAt(kind: 'hang' | 'setPiece' | 'target', name: string) {
-  rigDesk.form = null
+  rigRoom.form = null
   const show = store.view
   if (!show) return
   const isIt = (other: string) => normalisedName(other) === normalisedName(name)
@@ -80,7 +80,7 @@ function lookAt(kind: 'hang' | 'setPiece' | 'target', name: string) {
   if (kind === 'target' && targets) chosen.choose({ kind, id: targets.id })
 }
 function lookAtRow(from: number, count: number) {
-  rigDesk.form = null
+  rigRoom.form = null
   const placed = [...rigOf(store.view ?? props.show).values()].filter(
     ({ fixture }) => fixture.number >= from && fixture.number < from + count,
   )
@@ -90,19 +90,19 @@ function lookAtRow(from: number, count: number) {
 
 <template>
   <aside class="flex min-h-0 flex-col border-l border-rule bg-deck" aria-label="Properties">
-    <RigPanel v-if="desk.tool === 'lens'" title="Choosing a lens" @close="desk.tool = 'select'">
+    <RigPanel v-if="stage.tool === 'lens'" title="Choosing a lens" @close="stage.tool = 'select'">
       <LensPanel :show="show" />
     </RigPanel>
-    <RigPanel v-else-if="rigDesk.form" :title="TITLES[rigDesk.form]" @close="rigDesk.form = null">
-      <AddHangForm v-if="rigDesk.form === 'hang'" @done="(name) => lookAt('hang', name)" />
-      <AddRowForm v-else-if="rigDesk.form === 'row'" :show="show" :hang="rowHang" @done="lookAtRow" />
+    <RigPanel v-else-if="rigRoom.form" :title="TITLES[rigRoom.form]" @close="rigRoom.form = null">
+      <AddHangForm v-if="rigRoom.form === 'hang'" @done="(name) => lookAt('hang', name)" />
+      <AddRowForm v-else-if="rigRoom.form === 'row'" :show="show" :hang="rowHang" @done="lookAtRow" />
       <AddSetPieceForm
-        v-else-if="rigDesk.form === 'set piece'"
+        v-else-if="rigRoom.form === 'set piece'"
         :show="show"
         @done="(name) => lookAt('setPiece', name)"
       />
-      <AddTargetForm v-else-if="rigDesk.form === 'target'" :show="show" @done="(name) => lookAt('target', name)" />
-      <LayersPanel v-else-if="rigDesk.form === 'layers'" :show="show" />
+      <AddTargetForm v-else-if="rigRoom.form === 'target'" :show="show" @done="(name) => lookAt('target', name)" />
+      <LayersPanel v-else-if="rigRoom.form === 'layers'" :show="show" />
       <VenuePanel v-else :show="show" :venue="venue" />
     </RigPanel>
     <RigPanel v-else-if="selection.fixtures.length" :title="fixturesTitle" @close="selection.clear()">
@@ -118,7 +118,7 @@ function lookAtRow(from: number, count: number) {
         :key="hang.id"
         :show="show"
         :hang="hang"
-        @row="rigDesk.form = 'row'"
+        @row="rigRoom.form = 'row'"
         @select="selection.set(hang.fixtures.map(({ id }) => id))"
       />
     </RigPanel>

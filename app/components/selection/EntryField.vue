@@ -9,14 +9,14 @@ import { completionsOf, type Completion } from '#core/selection/entry'
 import { parseLevelEntry } from '#core/selection/levelEntry'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import type { Show } from '#core/show/show'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const workingSet = useWorkingSet()
 
@@ -38,7 +38,7 @@ const back = ref(-1)
 const trouble = ref<string | null>(null)
 
 const world = computed(() => {
-  const lit = new Set([...desk.standing.values()].filter((f) => f.intensity > DARK).map((f) => f.rigged.id))
+  const lit = new Set([...stage.standing.values()].filter((f) => f.intensity > DARK).map((f) => f.rigged.id))
   return entryWorldOf(props.show, selection.whole, lit, workingSet.isIn)
 })
 const asked = computed(() => parseLevelEntry(entry.value, world.value))
@@ -53,7 +53,7 @@ const outcome = computed(() => {
   return length === 1 ? `selects 1${level}` : `selects ${length}${level}`
 })
 watchEffect(() => {
-  desk.meant = isOpen.value && entry.value.trim() !== '' && reading.value.ok ? reading.value.fixtures : []
+  stage.meant = isOpen.value && entry.value.trim() !== '' && reading.value.ok ? reading.value.fixtures : []
 })
 
 function typed() {

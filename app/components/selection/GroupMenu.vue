@@ -9,7 +9,7 @@ import { PALETTE_COLOURS } from '#core/show/entities'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
-import { useGroupDesk } from '../../stores/groupDesk'
+import { useDialogs } from '../../stores/dialogs'
 import { COLOUR_GROUND } from '../shelf/paletteColours'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 import GroupMembers from './GroupMembers.vue'
@@ -19,7 +19,7 @@ const props = defineProps<{ group: OrderedGroup }>()
 const store = useShow()
 const proposal = useProposal()
 const selection = useSelection()
-const groupDesk = useGroupDesk()
+const dialogs = useDialogs()
 const renaming = ref(false)
 const isEditing = ref(false)
 
@@ -42,7 +42,7 @@ async function update(close: () => void) {
 /** What was made for the group may now leave some of its members out. */
 function offerExtending() {
   const { id } = props.group
-  if (store.view && extensionsOf(store.view, id).length > 0) groupDesk.extending = id
+  if (store.view && extensionsOf(store.view, id).length > 0) dialogs.extendingGroup = id
 }
 
 function finishEditing(close: () => void) {
@@ -93,7 +93,7 @@ function finishEditing(close: () => void) {
         >
           Let go of its pattern, {{ patternInWords(group.group.pattern) }}
         </button>
-        <button type="button" :class="item" @click="((groupDesk.extending = group.id), close())">
+        <button type="button" :class="item" @click="((dialogs.extendingGroup = group.id), close())">
           Extend what was made for it …
         </button>
         <div class="flex gap-1 px-2 py-1.5" role="group" aria-label="Colour of the group">

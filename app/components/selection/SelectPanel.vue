@@ -1,10 +1,9 @@
 <script setup lang="ts">
-/** Left of the desk: type a selection, order and part it, click on hangs drawn to scale, pick groups. */
+/** Left of the stage: type a selection, order and part it, click on hangs drawn to scale, pick groups. */
 import { computed, useTemplateRef } from 'vue'
 import { hangsOf, type RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { useDialogs } from '../../stores/dialogs'
-import { useGroupDesk } from '../../stores/groupDesk'
 import { useProposal } from '../../stores/proposal'
 import EntryField from './EntryField.vue'
 import ExtendGroupDialog from './ExtendGroupDialog.vue'
@@ -17,7 +16,6 @@ import WorkingSets from './WorkingSets.vue'
 const props = defineProps<{ show: Show }>()
 const proposal = useProposal()
 const dialogs = useDialogs()
-const groupDesk = useGroupDesk()
 const entry = useTemplateRef<InstanceType<typeof EntryField>>('entry')
 const hangs = computed(() => hangsOf(props.show))
 
@@ -46,6 +44,6 @@ defineExpose({ startWith: (key: string) => entry.value?.startWith(key) })
       <RigGroups :show="show" />
       <WorkingSets :show="show" />
     </div>
-    <ExtendGroupDialog :show="show" :group="groupDesk.extending" @close="groupDesk.extending = null" />
+    <ExtendGroupDialog :show="show" :group="dialogs.extendingGroup" @close="dialogs.extendingGroup = null" />
   </aside>
 </template>

@@ -10,7 +10,7 @@ import { asFixtureTypeId, asTargetId, type GroupId, type TargetId } from '#core/
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'
 import { useMessages } from '../../stores/messages'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 import RadioChips from '../fields/RadioChips.vue'
 import PlainDialog from '../shell/PlainDialog.vue'
@@ -21,7 +21,7 @@ import { nextNumber } from '#core/show/freeNumbers'
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const messages = useMessages()
 
 const FROM = ['targets', 'types'] as const

@@ -8,7 +8,7 @@ import type { Palette } from '#core/show/entities'
 import type { FixtureId, PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { usePaletteLight } from '../../composables/stage/usePaletteLight'
-import { usePaletteDesk, type SHELF_SIZES } from '../../stores/paletteDesk'
+import { useShelfView, type SHELF_SIZES } from '../../stores/shelfView'
 import { useWorkingSet } from '../../stores/workingSet'
 import GoboPicture from '../types/GoboPicture.vue'
 import BeamPicture from './BeamPicture.vue'
@@ -25,7 +25,7 @@ const props = defineProps<{
   size: (typeof SHELF_SIZES)[number]
 }>()
 const workingSet = useWorkingSet()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const emit = defineEmits<{ recall: [event: MouseEvent]; look: [isOver: boolean] }>()
 
 const { venue, lights, isPlaced, swatch, pattern, beam, words, outOfReach } = usePaletteLight(

@@ -4,7 +4,7 @@ import { EllipsisVertical } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Palette } from '#core/show/entities'
 import type { PaletteId } from '#core/show/ids'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -12,7 +12,7 @@ import FloatingPanel from '../shell/FloatingPanel.vue'
 
 const props = defineProps<{ id: PaletteId; palette: Palette }>()
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const selection = useSelection()
 const proposal = useProposal()
 

@@ -10,8 +10,8 @@ import { SHELVES } from '#core/show/families'
 import { normalisedName } from '#core/show/names'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { useDesk } from '../../stores/desk'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useStage } from '../../stores/stage'
+import { useShelfView } from '../../stores/shelfView'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import DuplicatesDialog from './DuplicatesDialog.vue'
@@ -22,8 +22,8 @@ import ShelfTools from './ShelfTools.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
-const desk = useDesk()
-const shelves = usePaletteDesk()
+const stage = useStage()
+const shelves = useShelfView()
 const selection = useSelection()
 
 /** Pixels across for each size, and down for a line of the list. */
@@ -92,7 +92,7 @@ function endDrag() {
 }
 
 /** A card that leaves the screen is no longer looked at. */
-const lookAway = () => (desk.hoveredPalette = null)
+const lookAway = () => (stage.hoveredPalette = null)
 watch([() => shelves.shelf, wanted], () => {
   lookAway()
   scroller.value?.scrollTo({ left: 0 })
@@ -123,8 +123,8 @@ const RESTS = 90
 let resting: ReturnType<typeof setTimeout> | undefined
 function look(palette: PaletteId, isOver: boolean) {
   clearTimeout(resting)
-  if (isOver) resting = setTimeout(() => (desk.hoveredPalette = palette), RESTS)
-  else if (desk.hoveredPalette === palette) desk.hoveredPalette = null
+  if (isOver) resting = setTimeout(() => (stage.hoveredPalette = palette), RESTS)
+  else if (stage.hoveredPalette === palette) stage.hoveredPalette = null
 }
 onUnmounted(() => clearTimeout(resting))
 

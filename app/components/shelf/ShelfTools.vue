@@ -7,7 +7,7 @@ import { maskInWords, shelfMaskOf } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'
 import { useEditableField } from '../../composables/forms/useEditableField'
-import { SHELF_FILTERS, SHELF_SIZES, usePaletteDesk } from '../../stores/paletteDesk'
+import { SHELF_FILTERS, SHELF_SIZES, useShelfView } from '../../stores/shelfView'
 import { useMessages } from '../../stores/messages'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -17,7 +17,7 @@ import TakeMask from '../fields/TakeMask.vue'
 const props = defineProps<{ show: Show; shelf: Shelf }>()
 const wanted = defineModel<string>({ required: true })
 const store = useShow()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const selection = useSelection()
 const messages = useMessages()
 
@@ -39,7 +39,7 @@ async function setTime() {
   putBack()
 }
 
-/** Back to the desk: what is typed next selects. */
+/** Back to the stage: what is typed next selects. */
 function leave({ target }: Event) {
   if (target instanceof HTMLElement) target.blur()
 }

@@ -6,15 +6,15 @@ import { effectsInWords } from '#core/refocus/words'
 import { LatestOnly } from '../../session/latestOnly'
 import type { Consequences } from '../../session/showCopy'
 import { useConfirmed } from '../../stores/confirmed'
-import { useDesk } from '../../stores/desk'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useStage } from '../../stores/stage'
+import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 import { useProposal } from '../../stores/proposal'
 
 const store = useShow()
 const ground = useConfirmed()
-const desk = useDesk()
-const shelves = usePaletteDesk()
+const stage = useStage()
+const shelves = useShelfView()
 const proposal = useProposal()
 
 const palette = computed(() => (shelves.editing ? store.view?.all.palette.get(shelves.editing) : undefined))
@@ -23,7 +23,7 @@ const words = shallowRef('')
 const newest = new LatestOnly<Consequences>()
 /** Counts what was asked: an earlier answer tells nothing any more. */
 let turn = 0
-watch([() => desk.reading.show, palette], () => void tell(), { immediate: true })
+watch([() => stage.reading.show, palette], () => void tell(), { immediate: true })
 
 async function tell() {
   const mine = ++turn

@@ -3,16 +3,16 @@
 import { computed } from 'vue'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
 import { usePlan } from '../../composables/stage/planKey'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 
 const props = defineProps<{ targets: ReadonlyMap<string, PlacedTarget> }>()
-const desk = useDesk()
+const stage = useStage()
 const { toScreen } = usePlan()
 
 const at = computed(() => {
-  if (!desk.lensPlace) return null
-  const placed = props.targets.get(desk.lensPlace.target ?? '')
-  return toScreen(placed ? pointOn(placed, null) : desk.lensPlace.at)
+  if (!stage.lensPlace) return null
+  const placed = props.targets.get(stage.lensPlace.target ?? '')
+  return toScreen(placed ? pointOn(placed, null) : stage.lensPlace.at)
 })
 </script>
 

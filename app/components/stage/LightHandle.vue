@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { usePlan } from '../../composables/stage/planKey'
-import type { AimDrag } from '../../stores/desk'
+import type { AimDrag } from '../../stores/stage'
 
 const props = defineProps<{ chosen: readonly StageFixture[] }>()
 const emit = defineEmits<{ grab: [event: PointerEvent, from: AimDrag] }>()

@@ -6,7 +6,7 @@ import type { DrawnHang } from '../../composables/stage/fixtureSpots'
 import { useFixtureLook } from '../../composables/stage/useFixtureLook'
 import { usePlan } from '../../composables/stage/planKey'
 import { signSize } from '../../drawing/signSize'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
 
@@ -19,9 +19,9 @@ const props = defineProps<{
   chosen: string | null
 }>()
 const selection = useSelection()
-const desk = useDesk()
+const stage = useStage()
 const lookOf = useFixtureLook()
-const meant = computed(() => new Set(desk.meant))
+const meant = computed(() => new Set(stage.meant))
 const emit = defineEmits<{
   pick: [event: PointerEvent, fixtures: readonly FixtureId[]]
   grabHang: [event: PointerEvent, hang: HangId]

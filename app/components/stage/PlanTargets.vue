@@ -7,7 +7,7 @@ import type { Vec3 } from '#core/geometry/vector'
 import { usePlan } from '../../composables/stage/planKey'
 import { NamePlaces } from '../../drawing/namePlaces'
 import { signSize } from '../../drawing/signSize'
-import type { Tool } from '../../stores/desk'
+import type { Tool } from '../../stores/stage'
 import { pathOf } from './svgPath'
 
 const props = defineProps<{

@@ -8,7 +8,7 @@ import { providePlan } from '../../composables/stage/planKey'
 import type { Projection } from '../../composables/stage/projections'
 import { usePlanPointer } from '../../composables/stage/usePlanPointer'
 import { usePlanView, type Extent } from '../../composables/stage/usePlanView'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import NearnessButtons from './NearnessButtons.vue'
 import { pathOf } from './svgPath'
@@ -19,7 +19,7 @@ const props = defineProps<{
   projection: Projection
   spots: ReadonlyMap<FixtureId, Vec3>
 }>()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const sheet = ref<HTMLElement | null>(null)
 const view = usePlanView(
@@ -36,8 +36,8 @@ const pointer = usePlanPointer(
 
 /** Lines caught on, by the axes this drawing shows. */
 const guides = computed(() => {
-  if (!desk.guides) return ''
-  const { x, y, z } = desk.guides
+  if (!stage.guides) return ''
+  const { x, y, z } = stage.guides
   const shown = [
     x === null ? null : { from: { x, y: 0, z: 0 }, axis: 'x' },
     y === null ? null : { from: { x: 0, y, z: 0 }, axis: 'y' },
@@ -61,7 +61,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
     <div
       ref="sheet"
       class="absolute inset-0 touch-none select-none"
-      :class="desk.tool === 'aim' && selection.fixtures.length ? 'cursor-crosshair' : ''"
+      :class="stage.tool === 'aim' && selection.fixtures.length ? 'cursor-crosshair' : ''"
       role="group"
       :aria-label="label"
       @pointerdown="pointer.onBackground"
@@ -81,8 +81,8 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
           <g class="pointer-events-auto"><slot :pointer="pointer" /></g>
           <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" />
           <path
-            v-if="desk.line"
-            :d="pathOf([desk.line.from, desk.line.to].map(view.toScreen), false)"
+            v-if="stage.line"
+            :d="pathOf([stage.line.from, stage.line.to].map(view.toScreen), false)"
             class="stroke-shoal"
             stroke-width="2"
           />

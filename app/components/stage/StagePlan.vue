@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The stage as a scale plan: the desk's main surface. */
+/** The stage as a scale plan: the main surface of the Focus and Rig rooms. */
 import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
 import { drawnHangs, drawnSpots } from '../../composables/stage/fixtureSpots'
@@ -8,7 +8,7 @@ import { useStageLayers, type Picture } from '../../composables/stage/useStageLa
 import type { Extent } from '../../composables/stage/usePlanView'
 import { useChosen } from '../../stores/chosen'
 import { useCompared } from '../../stores/compared'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useShow } from '../../stores/show'
 import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
@@ -21,7 +21,7 @@ import StageDrawing from './StageDrawing.vue'
 
 const props = defineProps<{ show: Show; poolsAtFloor: boolean; picture?: Picture | undefined }>()
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const compared = useCompared()
 const things = useChosen()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
@@ -33,7 +33,7 @@ const hangs = computed(() => drawnHangs(props.show))
 const spots = computed(() => drawnSpots(props.show))
 /** As they hang, without what is proposed. */
 const standing = computed(() => drawnHangs(store.view ?? props.show))
-const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
+const isGrabbable = computed(() => stage.tool === 'move' || stage.room === 'rig')
 
 /** Kept free around what is compared, metres. */
 const SPARE = 0.8
@@ -97,7 +97,7 @@ defineExpose({
       <PlanSet
         :pieces="pieces"
         :grabbable="isGrabbable"
-        :movable="desk.tool === 'move'"
+        :movable="stage.tool === 'move'"
         :chosen="things.idOf('setPiece')"
         @grab="pointer.onSetPiece"
       />
@@ -110,7 +110,7 @@ defineExpose({
         :hangs="hangs"
         :marked="marked"
         :grabbable="isGrabbable"
-        :movable="desk.tool === 'move'"
+        :movable="stage.tool === 'move'"
         :chosen="things.idOf('hang')"
         @pick="pointer.onFixture"
         @grab-hang="pointer.onHang"
@@ -122,12 +122,12 @@ defineExpose({
         :before="targetsBefore"
         :lit="litTargets"
         :chosen="things.idOf('target')"
-        :tool="desk.tool"
+        :tool="stage.tool"
         :spots="spots"
         @grab="pointer.onTarget"
       />
-      <LensMark v-if="desk.tool === 'lens'" :targets="targets" />
-      <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
+      <LensMark v-if="stage.tool === 'lens'" :targets="targets" />
+      <LightHandle v-if="stage.tool !== 'move' && stage.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>
 </template>

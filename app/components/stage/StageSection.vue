@@ -5,7 +5,7 @@ import { FRONT, SIDE } from '../../composables/stage/projections'
 import { SECTION_HANGS, sectionSpots } from '../../composables/stage/sectionHangs'
 import { useStageLayers, type Picture } from '../../composables/stage/useStageLayers'
 import { useChosen } from '../../stores/chosen'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useShow } from '../../stores/show'
 import type { Show } from '#core/show/show'
 import LensMark from './LensMark.vue'
@@ -19,19 +19,19 @@ import StageDrawing from './StageDrawing.vue'
 
 const props = defineProps<{ show: Show; picture?: Picture | undefined }>()
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const things = useChosen()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, handled, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
   () => props.picture ?? 'worked on',
 )
-const projection = computed(() => (desk.section === 'side' ? SIDE : FRONT))
-const hangs = computed(() => SECTION_HANGS[desk.section](props.show))
+const projection = computed(() => (stage.section === 'side' ? SIDE : FRONT))
+const hangs = computed(() => SECTION_HANGS[stage.section](props.show))
 const spots = computed(() => sectionSpots(hangs.value))
 /** As they hang, without what is proposed. */
-const standing = computed(() => SECTION_HANGS[desk.section](store.view ?? props.show))
-const isGrabbable = computed(() => desk.tool === 'move' || desk.room === 'rig')
+const standing = computed(() => SECTION_HANGS[stage.section](store.view ?? props.show))
+const isGrabbable = computed(() => stage.tool === 'move' || stage.room === 'rig')
 
 /** Kept free below the floor and above the opening, metres. */
 const SPARE = 0.6
@@ -64,17 +64,17 @@ defineExpose({
 <template>
   <StageDrawing
     ref="drawing"
-    :label="desk.section === 'side' ? 'Section from stage left' : 'Section from the house'"
+    :label="stage.section === 'side' ? 'Section from stage left' : 'Section from the house'"
     :extent="extent"
     :projection="projection"
     :spots="spots"
   >
     <template #ground="{ pointer }">
-      <SectionGround :venue="venue" :side="desk.section" />
+      <SectionGround :venue="venue" :side="stage.section" />
       <SectionSet
         :pieces="pieces"
         :grabbable="isGrabbable"
-        :movable="desk.tool === 'move'"
+        :movable="stage.tool === 'move'"
         :chosen="things.idOf('setPiece')"
         @grab="pointer.onSetPiece"
       />
@@ -85,7 +85,7 @@ defineExpose({
         :hangs="hangs"
         :marked="marked"
         :grabbable="isGrabbable"
-        :movable="desk.tool === 'move'"
+        :movable="stage.tool === 'move'"
         :chosen="things.idOf('hang')"
         @pick="pointer.onFixture"
         @grab-hang="pointer.onHang"
@@ -97,12 +97,12 @@ defineExpose({
         :before="targetsBefore"
         :lit="litTargets"
         :chosen="things.idOf('target')"
-        :tool="desk.tool"
+        :tool="stage.tool"
         :spots="spots"
         @grab="pointer.onTarget"
       />
-      <LensMark v-if="desk.tool === 'lens'" :targets="targets" />
-      <LightHandle v-if="desk.tool !== 'move' && desk.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
+      <LensMark v-if="stage.tool === 'lens'" :targets="targets" />
+      <LightHandle v-if="stage.tool !== 'move' && stage.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>
 </template>

@@ -3,7 +3,7 @@
 import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
 import type { Picture } from '../../composables/stage/useStageLayers'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import StagePlan from './StagePlan.vue'
 import StageSection from './StageSection.vue'
 
@@ -17,7 +17,7 @@ interface Drawing {
 }
 
 defineProps<{ show: Show; poolsAtFloor: boolean; picture?: Picture | undefined }>()
-const desk = useDesk()
+const stage = useStage()
 const plan = useTemplateRef<Drawing>('plan')
 const section = useTemplateRef<Drawing>('section')
 const space = useTemplateRef<Drawing>('space')
@@ -33,7 +33,7 @@ defineExpose({
 </script>
 
 <template>
-  <StagePlan v-if="desk.view === 'plan'" ref="plan" :show="show" :pools-at-floor="poolsAtFloor" :picture="picture" />
-  <StageSection v-else-if="desk.view === 'section'" ref="section" :show="show" :picture="picture" />
+  <StagePlan v-if="stage.view === 'plan'" ref="plan" :show="show" :pools-at-floor="poolsAtFloor" :picture="picture" />
+  <StageSection v-else-if="stage.view === 'section'" ref="section" :show="show" :picture="picture" />
   <LazyStageSpace v-else ref="space" :show="show" />
 </template>

@@ -3,13 +3,13 @@
 import { Aperture, Crosshair, LassoSelect, Move, MousePointer2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { ActionId } from '../../keys/actions'
-import { useDesk, type Tool } from '../../stores/desk'
+import { useStage, type Tool } from '../../stores/stage'
 import { useKeyMap } from '../../stores/keys'
 
 type ShownTool = Exclude<Tool, 'line'>
 
 const props = defineProps<{ tools: readonly ShownTool[] }>()
-const desk = useDesk()
+const stage = useStage()
 const keys = useKeyMap()
 
 const ALL: Readonly<Record<ShownTool, { label: string; action: ActionId; hint: string; icon: typeof Move }>> = {
@@ -44,15 +44,15 @@ const items = computed(() => props.tools.map((tool) => ({ tool, ...ALL[tool] }))
       :key="item.tool"
       type="button"
       role="radio"
-      :aria-checked="desk.tool === item.tool"
+      :aria-checked="stage.tool === item.tool"
       :title="`${item.hint} (${keys.keys.get(item.action)})`"
       :aria-label="item.label"
       class="flex items-center gap-1.5 rounded-md px-2.5 py-1 text-sm"
-      :class="desk.tool === item.tool ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-      @click="desk.tool = item.tool"
+      :class="stage.tool === item.tool ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+      @click="stage.tool = item.tool"
     >
       <component :is="item.icon" :size="14" aria-hidden="true" /><span
-        v-if="desk.tool === item.tool"
+        v-if="stage.tool === item.tool"
         class="max-[1100px]:hidden"
         >{{ item.label }}</span
       >

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** How the stage is drawn: from above, cut upright, or in space. */
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 
-const desk = useDesk()
+const stage = useStage()
 const VIEWS = [
   { view: 'plan', label: 'Plan' },
   { view: 'section', label: 'Section' },
@@ -22,17 +22,17 @@ const SIDES = [
         :key="item.view"
         type="button"
         role="radio"
-        :aria-checked="desk.view === item.view"
+        :aria-checked="stage.view === item.view"
         class="rounded-md px-2 py-1 text-sm"
-        :class="desk.view === item.view ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-        @click="desk.view = item.view"
+        :class="stage.view === item.view ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+        @click="stage.view = item.view"
       >
         {{ item.label }}
       </button>
     </div>
     <select
-      v-if="desk.view === 'section'"
-      v-model="desk.section"
+      v-if="stage.view === 'section'"
+      v-model="stage.section"
       class="chip bg-deck"
       aria-label="Section looked at from"
     >

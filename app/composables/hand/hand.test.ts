@@ -6,7 +6,7 @@ import { vec3 } from '#core/geometry/vector'
 import { paintFrame, useFakeFrames } from '../../../tests/support/fakeFrames'
 import { openStores } from '../../../tests/support/openStores'
 import { Desk } from '../../../tests/support/smallShow'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useFanParts } from './useFanParts'
@@ -21,7 +21,7 @@ useFakeFrames()
 beforeEach(() => {
   desk = new Desk()
   openStores(desk)
-  useDesk()
+  useStage()
 })
 
 /** Opens the show as it is now, selects in it and lets the panels read it. */
@@ -150,7 +150,7 @@ describe('the light that a drawing shows', () => {
     desk.level('11, 12', 'intensity', 1)
     await look('11')
     expect([numbers(layers().chosen.value), numbers(layers().lit.value)]).toEqual([[11], [12]])
-    useDesk().room = 'rig'
+    useStage().room = 'rig'
     expect([numbers(layers().chosen.value), numbers(layers().lit.value)]).toEqual([[11], []])
   })
 
@@ -164,9 +164,9 @@ describe('the light that a drawing shows', () => {
     desk.level('12', 'intensity', 1)
     await look('14')
     useSelection().clear()
-    useDesk().hoveredPalette = desk.choose.palette(1)
+    useStage().hoveredPalette = desk.choose.palette(1)
     expect(numbers(layers().ghost.value)).toEqual([11, 12, 13])
-    useDesk().hoveredPalette = desk.choose.palette(2)
+    useStage().hoveredPalette = desk.choose.palette(2)
     expect(numbers(layers().ghost.value)).toEqual([12])
     await look('13')
     expect(numbers(layers().ghost.value)).toEqual([13])

@@ -2,14 +2,14 @@
 import { computed } from 'vue'
 import { listInWords } from '#core/show/listInWords'
 import { FAMILIES, familyOf, type Family } from '#core/show/families'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useShow } from '../../stores/show'
 import { counted } from '#core/show/counted'
 
 export function useHand() {
   const store = useShow()
-  const desk = useDesk()
-  const show = computed(() => desk.reading.show)
+  const stage = useStage()
+  const show = computed(() => stage.reading.show)
 
   const held = computed(() => {
     const person = store.person

@@ -8,7 +8,7 @@ import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Family } from '#core/show/f
 import type { Wheel } from '#core/show/entities'
 import { lets, TAKE_ALL } from '#core/show/masks'
 import { rigOf } from '#core/show/rig'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
@@ -32,7 +32,7 @@ export interface HandAttribute {
 const NUMBERS = ATTRIBUTES.filter((attribute) => attribute !== 'position')
 
 export function useHandAttributes() {
-  const desk = useDesk()
+  const stage = useStage()
   const selection = useSelection()
   const store = useShow()
 
@@ -44,8 +44,8 @@ export function useHandAttributes() {
   })
 
   function read(): HandAttribute[] {
-    const { told } = desk
-    const show = desk.reading.tried
+    const { told } = stage
+    const show = stage.reading.tried
     const person = store.person
     if (!show || !person) return []
     const rigged = selection.fixtures.flatMap((id) => rigOf(show).get(id) ?? [])

@@ -4,18 +4,18 @@ import { takenFromHand } from '#core/commands/shared/takenFromHand'
 import { listInWords } from '#core/show/listInWords'
 import { FAMILIES } from '#core/show/families'
 import { TAKE_ALL, type Mask } from '#core/show/masks'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import { counted } from '#core/show/counted'
 
 export function useRecording(allowed: () => Mask = () => TAKE_ALL) {
   const store = useShow()
-  const desk = useDesk()
+  const stage = useStage()
   const workingSet = useWorkingSet()
 
   const taken = computed(() => {
-    const { show } = desk.reading
+    const { show } = stage.reading
     return show && store.person ? takenFromHand(show, store.person, allowed(), workingSet.current) : null
   })
   const families = computed(() => FAMILIES.filter((family) => taken.value?.families.includes(family)))

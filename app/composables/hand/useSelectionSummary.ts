@@ -4,7 +4,7 @@ import type { StageFixture } from '#core/cues/onStage'
 import { length } from '#core/geometry/vector'
 import { offsetInWords } from '#core/geometry/lengthInWords'
 import type { TargetId } from '#core/show/ids'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 
 /** Offsets shorter than this, metres, are not worth a word. */
@@ -17,10 +17,10 @@ interface AimSummary {
 }
 
 export function useSelectionSummary() {
-  const desk = useDesk()
+  const stage = useStage()
   const selection = useSelection()
   const chosen = computed(() => {
-    const { told } = desk
+    const { told } = stage
     return selection.fixtures.flatMap((id) => told(id) ?? [])
   })
   const none = computed(() => chosen.value.length === 0)
@@ -44,7 +44,7 @@ export function useSelectionSummary() {
     if (!isOne) return { id: null, name: 'Different targets', offset: '' }
     if (value.target === null) return { id: null, name: 'A free place', offset: offsetInWords(value.offset) }
     const offset = length(value.offset) < NO_OFFSET ? '' : `${offsetInWords(value.offset)} of it`
-    return { id: value.target, name: desk.reading.show?.all.target.get(value.target)?.name ?? 'Target', offset }
+    return { id: value.target, name: stage.reading.show?.all.target.get(value.target)?.name ?? 'Target', offset }
   })
 
   const positionSummary = computed(() => {

@@ -9,11 +9,11 @@ import { ACTIONS } from '../../keys/actions'
 import { RIG_PARTS, ROOMS } from '../../session/rooms'
 import { useAvailableActions } from '../../stores/availableActions'
 import { useChosen, type ChosenThing } from '../../stores/chosen'
-import { useCueDesk } from '../../stores/cueDesk'
-import { useDesk } from '../../stores/desk'
+import { useCuesRoom } from '../../stores/cuesRoom'
+import { useStage } from '../../stores/stage'
 import { DIALOG_NAMES, useDialogs, type DialogId } from '../../stores/dialogs'
 import { useKeyMap } from '../../stores/keys'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 
@@ -36,10 +36,10 @@ const MOST = 40
 export function useFindings(show: () => Show, text: () => string) {
   const store = useShow()
   const selection = useSelection()
-  const desk = useDesk()
+  const stage = useStage()
   const chosen = useChosen()
-  const shelves = usePaletteDesk()
-  const cues = useCueDesk()
+  const shelves = useShelfView()
+  const cues = useCuesRoom()
   const dialogs = useDialogs()
   const atHand = useAvailableActions()
   const keys = useKeyMap()
@@ -80,7 +80,7 @@ export function useFindings(show: () => Show, text: () => string) {
       case 'set piece':
         return [showing({ kind: 'setPiece', id: thing.id })]
       case 'target': {
-        const aim = { words: `Aim the ${selected} selected at it`, run: () => void desk.aimAt(thing.id) }
+        const aim = { words: `Aim the ${selected} selected at it`, run: () => void stage.aimAt(thing.id) }
         return selected > 0 && isIn('focus') ? [aim, showing(thing)] : [showing(thing)]
       }
       case 'palette': {

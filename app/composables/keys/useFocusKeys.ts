@@ -2,7 +2,7 @@
 import { listsInOrder } from '#core/cues/tracking'
 import { vec3 } from '#core/geometry/vector'
 import { useCopied } from '../../stores/copied'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useBlind } from '../hand/useBlind'
@@ -14,12 +14,12 @@ const COARSE = { metres: 0.1, degrees: 1 }
 const FINE = { metres: 0.01, degrees: 0.1 }
 
 export function useFocusKeys(
-  stage: () => StageKeys | null,
+  drawing: () => StageKeys | null,
   startEntry: (key: string) => void,
   stepCue: (by: 1 | -1) => void,
 ) {
   const store = useShow()
-  const desk = useDesk()
+  const stage = useStage()
   const selection = useSelection()
   const highlight = useHighlight()
   const blind = useBlind()
@@ -31,7 +31,7 @@ export function useFocusKeys(
     if (fixtures.length === 0) return false
     const step = isFine ? FINE : COARSE
     const turn = (amount: number) => (amount === 0 ? null : ({ how: 'by', degrees: amount * step.degrees } as const))
-    if (fixtures.some((id) => desk.seen(id)?.positionValue?.kind === 'aim'))
+    if (fixtures.some((id) => stage.seen(id)?.positionValue?.kind === 'aim'))
       void store.send('nudgeAim', { fixtures, by: vec3(by.x * step.metres, by.y * step.metres, 0) })
     else void store.send('turnHeads', { fixtures, pan: turn(by.x), tilt: turn(by.y) })
     return true
@@ -43,14 +43,14 @@ export function useFocusKeys(
     if (list) void store.send(name, { list: list.id })
   }
 
-  useStageKeys(stage, {
+  useStageKeys(drawing, {
     arrow: nudge,
     typed: startEntry,
     acts: {
-      'select tool': () => (desk.tool = 'select'),
-      'lasso tool': () => (desk.tool = 'lasso'),
-      'aim tool': () => (desk.tool = 'aim'),
-      'move tool': () => (desk.tool = 'move'),
+      'select tool': () => (stage.tool = 'select'),
+      'lasso tool': () => (stage.tool = 'lasso'),
+      'aim tool': () => (stage.tool = 'aim'),
+      'move tool': () => (stage.tool = 'move'),
       'type a selection': () => startEntry(''),
       'next subset': () => selection.stepBy(1),
       'previous subset': () => selection.stepBy(-1),
@@ -61,7 +61,7 @@ export function useFocusKeys(
       invert: selection.invert,
       'same type': () => selection.addAlike('type'),
       'same hang': () => selection.addAlike('hang'),
-      fan: () => (desk.isFanArmed = !desk.isFanArmed && selection.fixtures.length > 0),
+      fan: () => (stage.isFanArmed = !stage.isFanArmed && selection.fixtures.length > 0),
       highlight: highlight.toggle,
       'other side': () => {
         if (selection.fixtures.length > 0)

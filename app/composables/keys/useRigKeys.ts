@@ -4,19 +4,19 @@ import { vec3, add } from '#core/geometry/vector'
 import { showRecordOf } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import { useChosen } from '../../stores/chosen'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useProposal } from '../../stores/proposal'
-import { useRigDesk } from '../../stores/rigDesk'
+import { useRigRoom } from '../../stores/rigRoom'
 import { useStageKeys, type StageKeys } from './useStageKeys'
 
 /** Metres an arrow key moves by, and with Shift. */
 const COARSE = 0.1
 const FINE = 0.01
 
-export function useRigKeys(stage: () => StageKeys | null) {
+export function useRigKeys(drawing: () => StageKeys | null) {
   const chosen = useChosen()
-  const desk = useDesk()
-  const rigDesk = useRigDesk()
+  const stage = useStage()
+  const rigRoom = useRigRoom()
   const proposal = useProposal()
 
   /** Moves what is looked at; steps add up while they are only proposed. */
@@ -25,7 +25,7 @@ export function useRigKeys(stage: () => StageKeys | null) {
     const show = proposal.drawn
     if (!thing || !show) return false
     const step = isFine ? FINE : COARSE
-    const way = desk.view === 'section' ? upright(by.x * step, by.y * step) : vec3(by.x * step, by.y * step, 0)
+    const way = stage.view === 'section' ? upright(by.x * step, by.y * step) : vec3(by.x * step, by.y * step, 0)
     const { venue } = showRecordOf(show)
     if (thing.kind === 'hang') {
       const place = show.all.hangPlace.get(placeId(venue, thing.id))
@@ -48,20 +48,20 @@ export function useRigKeys(stage: () => StageKeys | null) {
 
   /** Across and up in a section, as the section is looked at. */
   function upright(across: number, up: number) {
-    return desk.section === 'side' ? vec3(0, across, up) : vec3(across, 0, up)
+    return stage.section === 'side' ? vec3(0, across, up) : vec3(across, 0, up)
   }
 
-  useStageKeys(stage, {
+  useStageKeys(drawing, {
     acts: {
-      'select tool': () => (desk.tool = 'select'),
-      'lasso tool': () => (desk.tool = 'lasso'),
-      'move tool': () => (desk.tool = 'move'),
-      'lens tool': () => (desk.tool = 'lens'),
+      'select tool': () => (stage.tool = 'select'),
+      'lasso tool': () => (stage.tool = 'lasso'),
+      'move tool': () => (stage.tool = 'move'),
+      'lens tool': () => (stage.tool = 'lens'),
     },
     arrow: nudge,
     letGo: () => {
       chosen.clear()
-      rigDesk.form = null
+      rigRoom.form = null
     },
   })
 }

@@ -1,6 +1,6 @@
 /** The keys of a room with a stage: tools, the view, keeping or putting back what is proposed. */
 import { useEventListener } from '@vueuse/core'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { isTyping } from './isTyping'
@@ -41,15 +41,15 @@ function answersEnter(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && target.closest('button, a, [data-proposal]') !== null
 }
 
-export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
-  const desk = useDesk()
+export function useStageKeys(drawing: () => StageKeys | null, room: RoomKeys) {
+  const stage = useStage()
   const selection = useSelection()
   const proposal = useProposal()
 
   function escape() {
-    if (stage()?.cancel()) return
+    if (drawing()?.cancel()) return
     if (proposal.pending) proposal.cancel()
-    else if (desk.tool !== 'select') desk.tool = 'select'
+    else if (stage.tool !== 'select') stage.tool = 'select'
     else {
       selection.clear()
       room.letGo?.()
@@ -57,15 +57,15 @@ export function useStageKeys(stage: () => StageKeys | null, room: RoomKeys) {
   }
 
   useActions({
-    fit: () => stage()?.fit(),
-    nearer: () => stage()?.zoomIn(),
-    further: () => stage()?.zoomOut(),
+    fit: () => drawing()?.fit(),
+    nearer: () => drawing()?.zoomIn(),
+    further: () => drawing()?.zoomOut(),
     ...room.acts,
   })
 
   function onArrow(event: KeyboardEvent, by: { readonly x: number; readonly y: number }) {
     event.preventDefault()
-    if (!room.arrow(by, event.shiftKey)) stage()?.panBy(-by.x * PAN, by.y * PAN)
+    if (!room.arrow(by, event.shiftKey)) drawing()?.panBy(-by.x * PAN, by.y * PAN)
   }
 
   useEventListener('keydown', (event) => {

@@ -1,7 +1,7 @@
 /** Choosing cells of the carry sheet: by dragging a box over them, or with the arrow keys. */
 import { ref } from 'vue'
 import type { CueInOrder } from '#core/cues/tracking'
-import { useCueDesk } from '../../stores/cueDesk'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import type { SheetColumn } from './useSheetColumns'
 
 /** A row and a column of what is shown. */
@@ -29,7 +29,7 @@ export function useSheetChoice(
   under: (event: MouseEvent) => SheetSpot | null,
   reveal: (row: number) => void,
 ) {
-  const desk = useCueDesk()
+  const room = useCuesRoom()
   /** Where choosing began, and where it has come to. */
   const anchor = ref<SheetSpot | null>(null)
   const cursor = ref<SheetSpot | null>(null)
@@ -39,7 +39,7 @@ export function useSheetChoice(
     const begin = anchor.value ?? end
     cursor.value = end
     const between = (a: number, b: number) => [Math.min(a, b), Math.max(a, b) + 1] as const
-    desk.choose({
+    room.choose({
       cues: rows()
         .slice(...between(begin.row, end.row))
         .map(({ id }) => id),
@@ -67,8 +67,8 @@ export function useSheetChoice(
   }
 
   function step([down, across]: readonly [number, number], isExtending: boolean) {
-    const here = { row: rows().findIndex(({ id }) => id === desk.cue?.id), column: -1 }
-    const at = (desk.cells ? cursor.value : null) ?? here
+    const here = { row: rows().findIndex(({ id }) => id === room.cue?.id), column: -1 }
+    const at = (room.cells ? cursor.value : null) ?? here
     const limit = (n: number, count: number) => Math.min(count - 1, Math.max(0, n))
     const next = { row: limit(at.row + down, rows().length), column: limit(at.column + across, columns().length) }
     if (!isExtending) anchor.value = next
@@ -79,7 +79,7 @@ export function useSheetChoice(
   /** Up and down step through cues until cells are chosen. */
   function keyed(event: Key) {
     const by = ARROWS[event.key]
-    if (!by || (!desk.cells && by[1] === 0) || event.ctrlKey || event.metaKey || event.altKey) return
+    if (!by || (!room.cells && by[1] === 0) || event.ctrlKey || event.metaKey || event.altKey) return
     event.preventDefault()
     event.stopPropagation()
     step(by, event.shiftKey)

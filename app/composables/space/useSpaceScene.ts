@@ -14,7 +14,7 @@ import { poolModel } from '../../space/poolModel'
 import { SpaceView } from '../../space/spaceView'
 import { disposeModel, shownFaces, stageModel } from '../../space/stageModel'
 import { viewFromFixture, viewOf, type SetView } from '../../space/viewPoints'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 
 /** How far light without anything to land on is drawn, metres. */
@@ -34,7 +34,7 @@ const STAGE = [
 const LIT = ['setPiece', 'setPiecePlace', 'layer', 'venue', 'show'] as const
 
 export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, show: () => Show, isHazy: Ref<boolean>) {
-  const desk = useDesk()
+  const stage = useStage()
   const selection = useSelection()
   const space = shallowRef<SpaceView | null>(null)
   const trouble = ref('')
@@ -42,10 +42,10 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   let heads: HeadModel | null = null
 
   const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
-  const fixtures = computed(() => [...desk.standing.keys()].flatMap((id) => desk.seen(id) ?? []))
+  const fixtures = computed(() => [...stage.standing.keys()].flatMap((id) => stage.seen(id) ?? []))
   const chosen = computed(() => new Set(selection.fixtures))
   const lights = computed(() => spaceLights(fixtures.value, chosen.value))
-  const looking = computed(() => selection.fixtures.flatMap((id) => desk.seen(id) ?? [])[0])
+  const looking = computed(() => selection.fixtures.flatMap((id) => stage.seen(id) ?? [])[0])
 
   function put(name: string, part: Object3D | null) {
     const view = space.value

@@ -5,7 +5,7 @@ import { wheelOf } from '#core/hand/attributes'
 import { useFakeFrames } from '../../../tests/support/fakeFrames'
 import { openStores } from '../../../tests/support/openStores'
 import { Desk } from '../../../tests/support/smallShow'
-import { usePaletteDesk } from '../../stores/paletteDesk'
+import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 import { usePaletteLight } from './usePaletteLight'
 
@@ -79,7 +79,7 @@ describe('palettes at a glance', () => {
     desk.record(2, 'Mark', 'focus')
     desk.recall('12', 2)
     useShow().confirmed = desk.show
-    const shelves = usePaletteDesk()
+    const shelves = useShelfView()
     const numbers = (ids: ReadonlySet<string>) => [...ids].map((id) => desk.show.all.palette.get(id)?.number)
     expect(numbers(shelves.use.inHand)).toEqual([2])
     expect(numbers(shelves.use.onStage).sort()).toEqual([1, 2])

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { asFixtureId, asTargetId, type FixtureId } from '#core/show/ids'
 import type { PlacedTarget } from '#core/show/targets'
-import type { AimDrag } from '../../stores/desk'
+import type { AimDrag } from '../../stores/stage'
 import { aimDrag, boxDrag, moveDrag, type Box } from './planDrags'
 
 /** Ten pixels a metre, the stage's origin at 500, 500. */

@@ -4,7 +4,7 @@ import { add, subtract, vec3, type Vec3 } from '#core/geometry/vector'
 import type { FixtureId, TargetId } from '#core/show/ids'
 import { isInside } from '#core/venue/outline'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
-import type { AimDrag, StageLine } from '../../stores/desk'
+import type { AimDrag, StageLine } from '../../stores/stage'
 import type { PlanView, ScreenPoint } from './usePlanView'
 
 /** The two ways between the stage and the screen: all that a drag needs of a plan. */

@@ -10,7 +10,7 @@ import { entity, showRecordOf } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { floorAt } from '#core/venue/levels'
 import { useChosen } from '../../stores/chosen'
-import { useDesk, type AimDrag } from '../../stores/desk'
+import { useStage, type AimDrag } from '../../stores/stage'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -25,7 +25,7 @@ export function usePlanPointer(
   spots: ComputedRef<ReadonlyMap<FixtureId, Vec3>>,
 ) {
   const store = useShow()
-  const desk = useDesk()
+  const stage = useStage()
   const chosen = useChosen()
   const selection = useSelection()
   const proposal = useProposal()
@@ -34,7 +34,7 @@ export function usePlanPointer(
   const box = ref<Box | null>(null)
   const lasso = shallowRef<readonly ScreenPoint[]>([])
 
-  const isAiming = () => desk.tool === 'aim' && selection.fixtures.length > 0
+  const isAiming = () => stage.tool === 'aim' && selection.fixtures.length > 0
 
   function aiming(event: PointerEvent, from: AimDrag | null) {
     dragging.begin(event, () =>
@@ -43,25 +43,25 @@ export function usePlanPointer(
         start: dragging.at(event),
         from,
         targets: () => (proposal.drawn ? targetsOf(proposal.drawn).values() : []),
-        show: (drag) => (desk.aimDrag = drag),
-        drop: () => void desk.dropAim(),
+        show: (drag) => (stage.aimDrag = drag),
+        drop: () => void stage.dropAim(),
       }),
     )
   }
 
   /** The handle of the light: all lights go where it goes, or each goes as far. */
   function onHandle(event: PointerEvent, from: AimDrag) {
-    if (desk.dragging === 'together') return aiming(event, from)
+    if (stage.dragging === 'together') return aiming(event, from)
     const fixtures = [...selection.fixtures]
     dragging.begin(event, () =>
       moveDrag({
         plan,
         start: dragging.at(event),
         propose: (by, settled) => {
-          desk.tryOut(fixtures, 'nudgeAim', { fixtures, by })
-          if (settled) void desk.keepTrial()
+          stage.tryOut(fixtures, 'nudgeAim', { fixtures, by })
+          if (settled) void stage.keepTrial()
         },
-        putBack: desk.endTrial,
+        putBack: stage.endTrial,
       }),
     )
   }
@@ -72,10 +72,10 @@ export function usePlanPointer(
     event.stopPropagation()
     const targets = targetsOf(store.view)
     const placed = targets.get(nearestTarget(plan, targets.values(), dragging.at(event)) ?? '')
-    if (placed) return (desk.lensPlace = { target: placed.id, at: pointOn(placed, null) })
+    if (placed) return (stage.lensPlace = { target: placed.id, at: pointOn(placed, null) })
     const here = plan.toStage(dragging.at(event))
     const venue = entity(store.view, 'venue', showRecordOf(store.view).venue)
-    desk.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
+    stage.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
   }
 
   function drawLine(event: PointerEvent) {
@@ -84,8 +84,8 @@ export function usePlanPointer(
         plan,
         start: dragging.at(event),
         targets: () => (store.view ? targetsOf(store.view).values() : []),
-        show: (line) => (desk.line = line),
-        drop: () => (desk.tool = 'select'),
+        show: (line) => (stage.line = line),
+        drop: () => (stage.tool = 'select'),
       }),
     )
   }
@@ -99,27 +99,27 @@ export function usePlanPointer(
 
   function onBackground(event: PointerEvent) {
     if (isAiming()) return aiming(event, null)
-    if (desk.tool === 'lens') return placeLens(event)
-    if (desk.tool === 'line') return drawLine(event)
+    if (stage.tool === 'lens') return placeLens(event)
+    if (stage.tool === 'line') return drawLine(event)
     const start = dragging.at(event)
     const context = {
       start,
       spots: () => new Map([...spots.value].map(([id, spot]) => [id, plan.toScreen(spot)])),
       select: (found: FixtureId[]) => selectFound(event, found),
       click: () => {
-        if (selection.adds(event) || desk.tool === 'aim') return
+        if (selection.adds(event) || stage.tool === 'aim') return
         selection.clear()
         chosen.clear()
       },
     }
     dragging.begin(event, () =>
-      desk.tool === 'lasso' ? lassoDrag({ ...context, lasso }) : boxDrag({ ...context, box }),
+      stage.tool === 'lasso' ? lassoDrag({ ...context, lasso }) : boxDrag({ ...context, box }),
     )
   }
 
   /** Whether a press on a thing is for the stage behind it. */
   function passesThrough(event: PointerEvent): boolean {
-    return event.button !== 0 || isAiming() || desk.tool === 'lens' || desk.tool === 'line'
+    return event.button !== 0 || isAiming() || stage.tool === 'lens' || stage.tool === 'line'
   }
 
   function onFixture(event: PointerEvent, ids: readonly FixtureId[]) {
@@ -127,14 +127,14 @@ export function usePlanPointer(
     if (id === undefined || event.button !== 0) return
     if (passesThrough(event)) return onBackground(event)
     event.stopPropagation()
-    if (desk.tool === 'move') return things.onFixture(event, id)
+    if (stage.tool === 'move') return things.onFixture(event, id)
     if (selection.adds(event)) selection.toggle(ids)
     else selection.set(ids)
   }
 
   function onTarget(event: PointerEvent, target: TargetId) {
-    if (event.button !== 0 || desk.tool === 'lens' || desk.tool === 'line') return
-    if (desk.room === 'rig' || desk.tool === 'move') return things.onTarget(event, target)
+    if (event.button !== 0 || stage.tool === 'lens' || stage.tool === 'line') return
+    if (stage.room === 'rig' || stage.tool === 'move') return things.onTarget(event, target)
     if (selection.fixtures.length > 0) aiming(event, null)
   }
 

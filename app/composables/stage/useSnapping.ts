@@ -5,7 +5,7 @@ import { hangsOf } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 
 /** Metres: the grid of a free drag, and the finest anybody sets by hand. */
 export const GRID = 0.05
@@ -25,22 +25,22 @@ function linesOf(show: Show, except: string): SnapLines {
 }
 
 export function useSnapping(scale: () => number) {
-  const desk = useDesk()
+  const stage = useStage()
   let known: { show: Show; except: string; lines: SnapLines } | null = null
 
   /** Where a thing goes when it is dragged `by` so much; `isFree` (Alt held) catches on nothing. */
   function snapped(show: Show, thing: string, from: Vec3, by: Vec3, isFree: boolean): Vec3 {
     if (isFree) {
-      desk.guides = null
+      stage.guides = null
       const fine = (n: number) => Math.round(n / FINE) * FINE
       const to = add(from, by)
       return { x: by.x ? fine(to.x) : to.x, y: by.y ? fine(to.y) : to.y, z: by.z ? fine(to.z) : to.z }
     }
     if (known?.show !== show || known.except !== thing) known = { show, except: thing, lines: linesOf(show, thing) }
     const { point, lines } = snapPoint(from, by, known.lines, REACH / scale(), GRID)
-    desk.guides = lines
+    stage.guides = lines
     return point
   }
 
-  return { snapped, release: () => (desk.guides = null) }
+  return { snapped, release: () => (stage.guides = null) }
 }

@@ -8,7 +8,7 @@ import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import { useCompared } from '../../stores/compared'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import { useProposal } from '../../stores/proposal'
 import { useDeferred } from '../../stores/deferred'
 import { useSelection } from '../../stores/selection'
@@ -22,7 +22,7 @@ const DARK = 0.01
 export type Picture = 'worked on' | 'on stage' | 'compared'
 
 export function useStageLayers(show: () => Show, picture: () => Picture = () => 'worked on') {
-  const desk = useDesk()
+  const stage = useStage()
   const compared = useCompared()
   const selection = useSelection()
   const proposal = useProposal()
@@ -35,19 +35,19 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   const isStage = () => picture() === 'on stage'
   const chosen = computed<readonly StageFixture[]>(() => {
     if (compared.pictures) return compared.pictures.after
-    const { seen } = desk
+    const { seen } = stage
     return isStage() ? [] : selection.fixtures.flatMap((id) => seen(id) ?? [])
   })
   /** What is lit besides the selection. In the Rig room one looks at the rig, not at the picture. */
   const lit = computed<readonly StageFixture[]>(() => {
     if (compared.pictures) return compared.pictures.around
-    if (isStage()) return [...desk.onStage.values()].filter(({ seen }) => seen > DARK)
-    if (desk.room === 'rig') return []
+    if (isStage()) return [...stage.onStage.values()].filter(({ seen }) => seen > DARK)
+    if (stage.room === 'rig') return []
     const { order } = selection
-    return [...desk.standing.values()].filter(({ seen, rigged }) => seen > DARK && !order.has(rigged.id))
+    return [...stage.standing.values()].filter(({ seen, rigged }) => seen > DARK && !order.has(rigged.id))
   })
   /** What the marks over the light show, its handle and its targets: with a drag at once, else a frame after the light. */
-  const handled = useDeferred(chosen, () => (desk.isTrying ? 'at once' : 'after the light'))
+  const handled = useDeferred(chosen, () => (stage.isTrying ? 'at once' : 'after the light'))
   const litTargets = computedStable<ReadonlySet<string>>(() => {
     const aimedAt = new Set<string>()
     for (const { positionValue } of handled.value)
@@ -57,9 +57,9 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
   /** A palette looked at but not recalled, for the selection or, without one, for all it serves. */
   const ghost = computed<readonly StageFixture[]>(() => {
     if (compared.pictures) return compared.pictures.before
-    const palette = desk.hoveredPalette
+    const palette = stage.hoveredPalette
     if (!palette || !store.person || isStage()) return []
-    const { seen } = desk
+    const { seen } = stage
     const { fixtures, order } = selection
     const isInLight = (id: FixtureId) => order.has(id) || (seen(id)?.seen ?? 0) > DARK
     return paletteGhost(

@@ -11,7 +11,7 @@ import { rigOf } from '#core/show/rig'
 import { showRecordOf } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import { useChosen, type ChosenThing } from '../../stores/chosen'
-import { useDesk } from '../../stores/desk'
+import { useStage } from '../../stores/stage'
 import type { StageChange } from '../../stores/asking'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
@@ -24,7 +24,7 @@ import { GRID, useSnapping } from './useSnapping'
 
 export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
   const store = useShow()
-  const desk = useDesk()
+  const stage = useStage()
   const chosen = useChosen()
   const selection = useSelection()
   const proposal = useProposal()
@@ -62,8 +62,8 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
   /** In the Rig room, looks at what is pressed; tells whether it is to be moved. */
   function take(event: PointerEvent, thing: ChosenThing): boolean {
     event.stopPropagation()
-    if (desk.room === 'rig') chosen.choose(thing)
-    return desk.tool === 'move'
+    if (stage.room === 'rig') chosen.choose(thing)
+    return stage.tool === 'move'
   }
 
   function onTarget(event: PointerEvent, target: TargetId) {

@@ -5,7 +5,7 @@ import { computed, useTemplateRef, watch } from 'vue'
 import { cueId, type CueId } from '#core/show/ids'
 import { isTyping } from '../../../composables/keys/isTyping'
 import { useActions } from '../../../composables/keys/useActions'
-import { useCueDesk } from '../../../stores/cueDesk'
+import { useCuesRoom } from '../../../stores/cuesRoom'
 import { useCompared } from '../../../stores/compared'
 import { usePanelSizes } from '../../../stores/panelSizes'
 import { useProposal } from '../../../stores/proposal'
@@ -22,26 +22,26 @@ import StagePlan from '../../../components/stage/StagePlan.vue'
 
 const store = useShow()
 const compared = useCompared()
-const desk = useCueDesk()
+const room = useCuesRoom()
 const proposal = useProposal()
 const panels = usePanelSizes()
 const sheet = useTemplateRef<InstanceType<typeof CarrySheet>>('sheet')
 
 const asked = cueId.safeParse(useRoute().query['cue'])
-if (asked.success && store.view?.all.cue.has(asked.data)) desk.find(asked.data)
+if (asked.success && store.view?.all.cue.has(asked.data)) room.find(asked.data)
 
 /** The sheet goes to the cue that is looked at in a proposal. */
 watch(
   () => proposal.lookedCue,
   (cue) => {
-    if (cue) desk.looked = cue
+    if (cue) room.looked = cue
   },
 )
-const list = computed(() => desk.list)
+const list = computed(() => room.list)
 const panelName = computed(() => {
-  if (desk.panel === 'loose') return 'Loose values'
-  if (desk.panel === 'replace') return 'Find and replace'
-  return desk.cells ? 'Cells' : `Cue ${desk.cue?.cue.number ?? ''}`
+  if (room.panel === 'loose') return 'Loose values'
+  if (room.panel === 'replace') return 'Find and replace'
+  return room.cells ? 'Cells' : `Cue ${room.cue?.cue.number ?? ''}`
 })
 
 function go(cue: CueId) {
@@ -49,8 +49,8 @@ function go(cue: CueId) {
 }
 function step(by: 1 | -1) {
   const cues = list.value?.cues ?? []
-  const next = cues[cues.findIndex(({ id }) => id === desk.cue?.id) + by]
-  if (next) desk.look(next.id)
+  const next = cues[cues.findIndex(({ id }) => id === room.cue?.id) + by]
+  if (next) room.look(next.id)
 }
 
 const run = (name: 'goOn' | 'goBack' | 'pauseList') => () => {
@@ -69,45 +69,45 @@ useEventListener('keydown', (event) => {
     event.preventDefault()
     step(by)
   }
-  if (event.key === 'Enter' && desk.cue && !(event.target instanceof HTMLButtonElement)) go(desk.cue.id)
+  if (event.key === 'Enter' && room.cue && !(event.target instanceof HTMLButtonElement)) go(room.cue.id)
 })
 
 /** Lets go of one thing at a time: what is proposed, the cells, the panel. */
 function escape() {
   if (proposal.pending) proposal.cancel()
-  else if (desk.cells) desk.cells = null
-  else desk.panel = 'detail'
+  else if (room.cells) room.cells = null
+  else room.panel = 'detail'
 }
 </script>
 
 <template>
   <main
-    v-if="desk.show"
+    v-if="room.show"
     class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]"
     :style="{ gridTemplateColumns: `minmax(0, 1fr) ${panels.sizes.cue}px` }"
   >
     <section class="relative flex min-h-0 flex-col bg-night" aria-label="Carry sheet">
       <PanelEdge panel="cue" grows="left" />
-      <SheetTools :show="desk.show" :trouble="sheet?.trouble ?? null" />
+      <SheetTools :show="room.show" :trouble="sheet?.trouble ?? null" />
       <template v-if="list && list.cues.length">
-        <CarrySheet ref="sheet" :show="desk.show" @go="go" />
-        <SheetLegend v-if="!compared.pictures" :show="desk.show" />
+        <CarrySheet ref="sheet" :show="room.show" @go="go" />
+        <SheetLegend v-if="!compared.pictures" :show="room.show" />
       </template>
       <p v-else class="m-4 grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist">
         <span>Cues stand here, one row each. Build the first in Focus: aim or recall something, then press Cue.</span>
       </p>
       <div v-if="compared.pictures" class="relative h-[46%] shrink-0 border-t border-rule-2">
-        <StagePlan :show="desk.show" :pools-at-floor="false" picture="compared" />
+        <StagePlan :show="room.show" :pools-at-floor="false" picture="compared" />
         <p class="pill absolute top-2 left-3 bg-deck">{{ compared.pictures.title }}</p>
       </div>
     </section>
     <aside class="min-h-0 overflow-y-auto border-l border-rule bg-deck" :aria-label="panelName" tabindex="0">
-      <LoosePanel v-if="desk.panel === 'loose'" :show="desk.show" />
-      <ReplacePanel v-else-if="desk.panel === 'replace'" :show="desk.show" />
-      <CellPanel v-else-if="desk.cells" :show="desk.show" :cells="desk.cells" />
-      <CueDetail v-else-if="list && desk.cue" :show="desk.show" :list="list" :cue="desk.cue.id" />
+      <LoosePanel v-if="room.panel === 'loose'" :show="room.show" />
+      <ReplacePanel v-else-if="room.panel === 'replace'" :show="room.show" />
+      <CellPanel v-else-if="room.cells" :show="room.show" :cells="room.cells" />
+      <CueDetail v-else-if="list && room.cue" :show="room.show" :list="list" :cue="room.cue.id" />
     </aside>
     <ProposalBar v-if="proposal.current" class="col-span-2" />
-    <RunStrip v-else class="col-span-2" :show="desk.show" :main="list?.id ?? null" />
+    <RunStrip v-else class="col-span-2" :show="room.show" :main="list?.id ?? null" />
   </main>
 </template>

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-/** The Focus room: the main desk. */
+/** The Focus room: the main stage. */
 import { useLocalStorage } from '@vueuse/core'
 import { computed, useTemplateRef, watch } from 'vue'
 import { asPaletteId } from '#core/show/ids'
 import { useBlind } from '../../../composables/hand/useBlind'
 import { useFocusKeys } from '../../../composables/keys/useFocusKeys'
 import { useHighlightFollowing } from '../../../composables/hand/useHighlight'
-import { useDesk } from '../../../stores/desk'
-import { usePaletteDesk } from '../../../stores/paletteDesk'
+import { useStage } from '../../../stores/stage'
+import { useShelfView } from '../../../stores/shelfView'
 import { usePanelSizes } from '../../../stores/panelSizes'
 import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
@@ -18,9 +18,9 @@ import SelectPanel from '../../../components/selection/SelectPanel.vue'
 import StageView from '../../../components/stage/StageView.vue'
 
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
-const shelves = usePaletteDesk()
+const shelves = useShelfView()
 const proposal = useProposal()
 const panels = usePanelSizes()
 const blind = useBlind()
@@ -33,16 +33,16 @@ watch(
   { immediate: true },
 )
 const besides = useLocalStorage('rhopander-stage-beside', true)
-const isBeside = computed(() => blind.isBlind.value && besides.value && desk.view !== 'space')
+const isBeside = computed(() => blind.isBlind.value && besides.value && stage.view !== 'space')
 useHighlightFollowing()
 /** The show as the panels tell it. */
-const told = computed(() => desk.reading.show)
+const told = computed(() => stage.reading.show)
 /** What the tool waits for, where that is not plain. */
 const hint = computed(() => {
-  if (desk.tool === 'line') return 'Draw the line on the stage to spread the light along; its ends catch on targets.'
-  if (desk.tool === 'move' && !proposal.current)
+  if (stage.tool === 'line') return 'Draw the line on the stage to spread the light along; its ends catch on targets.'
+  if (stage.tool === 'move' && !proposal.current)
     return 'Drag a target, set piece, hang or fixture; what leans on it is shown before it is done.'
-  if (desk.tool === 'aim' && selection.fixtures.length === 0)
+  if (stage.tool === 'aim' && selection.fixtures.length === 0)
     return 'Select fixtures first; then press anywhere on the stage.'
   return null
 })

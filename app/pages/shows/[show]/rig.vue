@@ -3,19 +3,19 @@
 import { computed, onMounted, onUnmounted } from 'vue'
 import { rigCheck } from '#core/rig/check'
 import { RIG_PARTS } from '../../../session/rooms'
-import { useDesk } from '../../../stores/desk'
+import { useStage } from '../../../stores/stage'
 import { useShow } from '../../../stores/show'
 
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const route = useRoute()
 const findings = computed(() => (store.view ? rigCheck(store.view) : []))
 const base = computed(() => `/shows/${store.view?.id ?? ''}/rig`)
 
-onMounted(() => (desk.room = 'rig'))
+onMounted(() => (stage.room = 'rig'))
 onUnmounted(() => {
-  desk.room = 'focus'
-  if (desk.tool === 'lens') desk.tool = 'select'
+  stage.room = 'focus'
+  if (stage.tool === 'lens') stage.tool = 'select'
 })
 </script>
 

@@ -4,12 +4,12 @@ import { ArrowRight, CircleAlert, CircleCheck, Eye } from '@lucide/vue'
 import { computed } from 'vue'
 import { rigCheck, type Finding } from '#core/rig/check'
 import { useChosen } from '../../../../stores/chosen'
-import { useDesk } from '../../../../stores/desk'
+import { useStage } from '../../../../stores/stage'
 import { useSelection } from '../../../../stores/selection'
 import { useShow } from '../../../../stores/show'
 
 const store = useShow()
-const desk = useDesk()
+const stage = useStage()
 const selection = useSelection()
 const chosen = useChosen()
 const findings = computed(() => (store.view ? rigCheck(store.view) : []))
@@ -18,7 +18,7 @@ const wrong = computed(() => findings.value.filter(({ severity }) => severity ==
 
 async function jump({ jump: to }: Finding) {
   if (to.kind === 'type') return navigateTo(`${base.value}/types?type=${to.type}`)
-  if (desk.view === 'space') desk.view = 'plan'
+  if (stage.view === 'space') stage.view = 'plan'
   await navigateTo(base.value)
   if (to.kind === 'fixture') selection.set(to.fixtures)
   else if (to.kind === 'hang') chosen.choose({ kind: 'hang', id: to.hang })

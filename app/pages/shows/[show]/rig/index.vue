@@ -1,10 +1,11 @@
 <script setup lang="ts">
 /** The stage to scale, its tables below, and what is looked at beside it. */
 import { computed, useTemplateRef } from 'vue'
+import { useFocusBack } from '../../../../composables/table/useFocusBack'
 import { useRigKeys } from '../../../../composables/keys/useRigKeys'
 import { PANELS, usePanelSizes } from '../../../../stores/panelSizes'
 import { useProposal } from '../../../../stores/proposal'
-import { useRigDesk, type RigTable } from '../../../../stores/rigDesk'
+import { useRigRoom, type RigTable } from '../../../../stores/rigRoom'
 import { useShow } from '../../../../stores/show'
 import RigInspector from '../../../../components/rig/RigInspector.vue'
 import FixtureTable from '../../../../components/rig/tables/FixtureTable.vue'
@@ -14,12 +15,17 @@ import TargetTable from '../../../../components/rig/tables/TargetTable.vue'
 import StageView from '../../../../components/stage/StageView.vue'
 
 const store = useShow()
-const rigDesk = useRigDesk()
+const rigRoom = useRigRoom()
 const proposal = useProposal()
 const stage = useTemplateRef<InstanceType<typeof StageView>>('stage')
 const panels = usePanelSizes()
 const isTall = computed(() => panels.sizes.tables > PANELS.tables.first)
 useRigKeys(() => stage.value)
+const tables = useTemplateRef<HTMLElement>('tables')
+useFocusBack(
+  () => tables.value,
+  () => proposal.current !== null,
+)
 
 const TABLES: readonly { readonly table: RigTable; readonly name: string }[] = [
   { table: 'fixtures', name: 'Fixtures' },
@@ -28,7 +34,7 @@ const TABLES: readonly { readonly table: RigTable; readonly name: string }[] = [
   { table: 'targets', name: 'Targets' },
 ]
 const PARTS = { fixtures: FixtureTable, hangs: HangTable, 'set pieces': SetPieceTable, targets: TargetTable } as const
-const table = computed(() => PARTS[rigDesk.table])
+const table = computed(() => PARTS[rigRoom.table])
 </script>
 
 <template>
@@ -43,7 +49,7 @@ const table = computed(() => PARTS[rigDesk.table])
     </section>
     <RigInspector class="row-span-2" :show="proposal.drawn ?? store.view" />
     <!-- A proposal stands where the tables are, so that the plan keeps its size under the pointer. -->
-    <section class="relative min-h-0 border-t border-rule bg-deck" aria-label="Tables">
+    <section ref="tables" class="relative min-h-0 border-t border-rule bg-deck" aria-label="Tables">
       <PanelEdge panel="tables" grows="up" />
       <component :is="table" class="h-full" :class="proposal.current ? 'invisible' : ''" :show="store.view">
         <div class="flex gap-1" role="radiogroup" aria-label="Table">
@@ -52,10 +58,10 @@ const table = computed(() => PARTS[rigDesk.table])
             :key="item.table"
             type="button"
             role="radio"
-            :aria-checked="rigDesk.table === item.table"
+            :aria-checked="rigRoom.table === item.table"
             class="rounded-md px-2.5 py-0.5 text-sm"
-            :class="rigDesk.table === item.table ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-            @click="rigDesk.table = item.table"
+            :class="rigRoom.table === item.table ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
+            @click="rigRoom.table = item.table"
           >
             {{ item.name }}
           </button>

@@ -3,12 +3,12 @@ import { useSheetChoice } from '../composables/sheet/useSheetChoice'
 import { useSheetColumns } from '../composables/sheet/useSheetColumns'
 import { openStores } from '../../tests/support/openStores'
 import { Desk, PLAIN_TIMES } from '../../tests/support/smallShow'
-import { SHEET_ZOOMS, useCueDesk } from './cueDesk'
+import { SHEET_ZOOMS, useCuesRoom } from './cuesRoom'
 
 const NO_MODIFIERS = { ctrlKey: false, metaKey: false, altKey: false }
 let desk: Desk
 const cue = (number: number, list = 1) => desk.choose.cue(list, number)
-const lookedAt = () => useCueDesk().cue?.cue.number
+const lookedAt = () => useCuesRoom().cue?.cue.number
 
 beforeEach(() => {
   desk = new Desk()
@@ -24,7 +24,7 @@ beforeEach(() => {
 
 describe('the Cues room', () => {
   it('looks at the cue on stage, until another is looked at; in another list it begins anew', () => {
-    const room = useCueDesk()
+    const room = useCuesRoom()
     expect(lookedAt()).toBe(2)
     room.look(cue(3))
     expect(lookedAt()).toBe(3)
@@ -35,7 +35,7 @@ describe('the Cues room', () => {
   })
 
   it('comes nearer and goes further off, and stops at both ends', () => {
-    const room = useCueDesk()
+    const room = useCuesRoom()
     for (let i = 0; i < 9; i++) room.zoomBy(1)
     expect(room.size).toBe(SHEET_ZOOMS.at(-1))
     for (let i = 0; i < 9; i++) room.zoomBy(-1)
@@ -67,7 +67,7 @@ describe('the columns of the sheet', () => {
 describe('choosing cells', () => {
   /** A sheet whose rows are the cues and whose columns are the fixtures of the bar. */
   function sheet() {
-    const room = useCueDesk()
+    const room = useCuesRoom()
     const revealed: number[] = []
     const { laid } = useSheetColumns(
       () => desk.show,

@@ -79,7 +79,7 @@ export interface Trial {
 /** Looks a fixture up in what is dragged, else in what stands. */
 const lookIn = (dragged: Picture, standing: Picture) => (id: FixtureId) => dragged.get(id) ?? standing.get(id)
 
-export const useDesk = defineStore('desk', () => {
+export const useStage = defineStore('stage', () => {
   const show = useShow()
   const selection = useSelection()
   const proposal = useProposal()

@@ -5,15 +5,15 @@ import { paintFrame, useFakeFrames } from '../../tests/support/fakeFrames'
 import { openStores } from '../../tests/support/openStores'
 import { Desk } from '../../tests/support/smallShow'
 import { useClock } from './clock'
-import { useDesk } from './desk'
+import { useStage } from './stage'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
 let desk: Desk
-const panOf = (number: number) => useDesk().seen(desk.fixture(number))?.position.pose.pan ?? NaN
-const toldPan = (number: number) => useDesk().told(desk.fixture(number))?.position.pose.pan ?? NaN
+const panOf = (number: number) => useStage().seen(desk.fixture(number))?.position.pose.pan ?? NaN
+const toldPan = (number: number) => useStage().told(desk.fixture(number))?.position.pose.pan ?? NaN
 const turn = (degrees: number) =>
-  useDesk().tryOut(desk.fixtures('11, 12'), 'turnHeads', {
+  useStage().tryOut(desk.fixtures('11, 12'), 'turnHeads', {
     fixtures: desk.fixtures('11, 12'),
     pan: { how: 'by', degrees },
     tilt: null,
@@ -50,22 +50,22 @@ describe('a change of the hand that is tried out', () => {
     const mine = turn(10)
     const theirs = turn(30)
     await nextTick()
-    useDesk().endTrial(mine)
+    useStage().endTrial(mine)
     expect(panOf(11)).toBeCloseTo(before + 30, 9)
-    useDesk().endTrial(theirs)
+    useStage().endTrial(theirs)
     await nextTick()
     await paintFrame()
     expect([panOf(11), toldPan(11)]).toEqual([before, before])
   })
 
   it('lets go of an armed fan, as selecting others does', async () => {
-    useDesk().isFanArmed = true
+    useStage().isFanArmed = true
     turn(10)
-    expect(useDesk().isFanArmed).toBe(false)
-    useDesk().isFanArmed = true
+    expect(useStage().isFanArmed).toBe(false)
+    useStage().isFanArmed = true
     useSelection().set(desk.fixtures('14'))
     await nextTick()
-    expect(useDesk().isFanArmed).toBe(false)
+    expect(useStage().isFanArmed).toBe(false)
   })
 })
 
@@ -73,12 +73,12 @@ describe('the light dragged over the stage', () => {
   it('takes the selection to the place, without others, until it is dropped', () => {
     useSelection().set(desk.fixtures('11'))
     const others = panOf(12)
-    useDesk().aimDrag = { target: desk.choose.target('Mark'), offset: vec3(1, 0, 0) }
-    const point = useDesk().seen(desk.fixture(11))?.position.point
+    useStage().aimDrag = { target: desk.choose.target('Mark'), offset: vec3(1, 0, 0) }
+    const point = useStage().seen(desk.fixture(11))?.position.point
     expect(point).toEqual({ x: 1, y: 2, z: 0 })
     expect(panOf(12)).toBe(others)
-    useDesk().aimDrag = null
-    expect(useDesk().seen(desk.fixture(11))?.position.point).not.toEqual(point)
+    useStage().aimDrag = null
+    expect(useStage().seen(desk.fixture(11))?.position.point).not.toEqual(point)
   })
 })
 
@@ -96,13 +96,13 @@ describe('the stage while something takes its time', () => {
 
   it('stands between while the clock runs, and where it was sent afterwards', () => {
     useClock().now = 2000
-    expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBeCloseTo(0.25, 9)
+    expect(useStage().standing.get(desk.fixture(11))?.intensity).toBeCloseTo(0.25, 9)
     useClock().now = 6000
-    expect(useDesk().standing.get(desk.fixture(11))?.intensity).toBe(1)
+    expect(useStage().standing.get(desk.fixture(11))?.intensity).toBe(1)
   })
 
   it('is told every now and then on its way, and with the next frame when it has arrived', async () => {
-    const room = useDesk()
+    const room = useStage()
     const told = () => room.told(desk.fixture(11))?.intensity
     for (const now of [2000, 3000]) {
       useClock().now = now

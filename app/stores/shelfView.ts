@@ -7,7 +7,7 @@ import { palettesInUse } from '#core/cues/palettesInUse'
 import { servedBy } from '#core/palettes/use'
 import type { Shelf } from '#core/show/families'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
-import { useDesk } from './desk'
+import { useStage } from './stage'
 import { useSelection } from './selection'
 import { useShow } from './show'
 
@@ -16,9 +16,9 @@ export const SHELF_SIZES = ['list', 'cards', 'large'] as const
 /** Which palettes of a shelf are shown. */
 export const SHELF_FILTERS = ['all', 'serving', 'on stage', 'in no cue'] as const
 
-export const usePaletteDesk = defineStore('paletteDesk', () => {
+export const useShelfView = defineStore('shelfView', () => {
   const show = useShow()
-  const desk = useDesk()
+  const stage = useStage()
   const selection = useSelection()
   const shelf = ref<Shelf>('focus')
   const size = useLocalStorage<(typeof SHELF_SIZES)[number]>('rhopander-shelf-size', 'cards')
@@ -31,7 +31,7 @@ export const usePaletteDesk = defineStore('paletteDesk', () => {
 
   const opened = computed(() => (looked.value && show.view?.all.palette.get(looked.value) ? looked.value : null))
   /** The show as the panels tell it. */
-  const told = computed(() => desk.reading.show)
+  const told = computed(() => stage.reading.show)
   const use = computed(() =>
     told.value && show.person
       ? palettesInUse(told.value, show.person)

@@ -8,7 +8,7 @@ import { useSelection } from './selection'
 export type RigForm = 'hang' | 'row' | 'set piece' | 'target' | 'venue' | 'layers'
 export type RigTable = 'fixtures' | 'hangs' | 'set pieces' | 'targets'
 
-export const useRigDesk = defineStore('rigDesk', () => {
+export const useRigRoom = defineStore('rigRoom', () => {
   const form = ref<RigForm | null>(null)
   const chosen = useChosen()
   const selection = useSelection()

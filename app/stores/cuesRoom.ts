@@ -24,7 +24,7 @@ export interface ChosenCells {
 
 export type CuePanel = 'detail' | 'loose' | 'replace'
 
-export const useCueDesk = defineStore('cueDesk', () => {
+export const useCuesRoom = defineStore('cuesRoom', () => {
   const proposal = useProposal()
   const listId = ref<CueListId | null>(null)
   const looked = ref<CueId | null>(null)
