@@ -18,18 +18,18 @@ export interface Box {
   readonly bottom: number
 }
 
-interface Taken extends Box {
+interface Occupied extends Box {
   readonly cost: number
 }
 
-/** The places taken so far, by the line of text they begin on so that only near ones are looked at. */
+/** The places occupied so far, by the line of text they begin on so that only near ones are looked at. */
 export class NamePlaces {
-  readonly #lines = new Map<number, Taken[]>()
+  readonly #lines = new Map<number, Occupied[]>()
   #tallest = 0
 
   /** Takes a place that a name should keep clear of. */
   mark(box: Box) {
-    this.#take({ ...box, cost: OVER_MARK })
+    this.#occupy({ ...box, cost: OVER_MARK })
   }
 
   /** Takes the best place beside a mark for a name, and returns its left end on its base line. */
@@ -41,16 +41,16 @@ export class NamePlaces {
       if (cost < best.cost) best = { at, cost }
       if (cost === 0) break
     }
-    this.#take({ ...textBox(best.at, width), cost: OVER_NAME })
+    this.#occupy({ ...textBox(best.at, width), cost: OVER_NAME })
     return best.at
   }
 
-  #take(taken: Taken) {
-    this.#tallest = Math.max(this.#tallest, taken.bottom - taken.top)
-    const line = Math.floor(taken.top / LINE)
+  #occupy(occupied: Occupied) {
+    this.#tallest = Math.max(this.#tallest, occupied.bottom - occupied.top)
+    const line = Math.floor(occupied.top / LINE)
     const known = this.#lines.get(line)
-    if (known) known.push(taken)
-    else this.#lines.set(line, [taken])
+    if (known) known.push(occupied)
+    else this.#lines.set(line, [occupied])
   }
 
   #costOf(box: Box): number {
@@ -58,7 +58,7 @@ export class NamePlaces {
     let cost = 0
     for (let line = Math.floor((box.top - this.#tallest) / LINE); line <= last; line++) {
       const near = this.#lines.get(line)
-      if (near) for (const taken of near) if (meets(taken, box)) cost += taken.cost
+      if (near) for (const occupied of near) if (meets(occupied, box)) cost += occupied.cost
     }
     return cost
   }

@@ -14,7 +14,7 @@ export type Fetched =
 /** A large one is sent as fast as the page can take bytes; their text is made where it is read. */
 export async function fetchSnapshot(id: ShowId): Promise<Fetched> {
   try {
-    const bytes = await (takeEarly(id) ?? bytesOf(await fetch(`/api/shows/${id}`)))
+    const bytes = await (claimEarly(id) ?? bytesOf(await fetch(`/api/shows/${id}`)))
     return bytes ? { kind: 'fetched', bytes } : { kind: 'refused' }
   } catch {
     return { kind: 'away' }
@@ -26,7 +26,7 @@ function bytesOf(response: Response): Promise<ArrayBuffer> | null {
 }
 
 /** The answer that is on its way already; handed out once, since a later one is wanted as it is then. */
-function takeEarly(id: ShowId): Promise<ArrayBuffer | null> | null {
+function claimEarly(id: ShowId): Promise<ArrayBuffer | null> | null {
   const asked = window.askedEarly
   delete window.askedEarly
   return asked?.id === id ? asked.bytes : null

@@ -7,25 +7,25 @@ import type { UndoState } from '#core/journal/undoState'
 import { answer, answers, type Done } from './responses'
 
 /** Gets what was done, and what can be undone after it. */
-export type TakeAnswer = (done: readonly Done[], undo: UndoState) => void
+export type ReceiveAnswer = (done: readonly Done[], undo: UndoState) => void
 
 /** Sends commands together, or one undo or restored version alone. */
 export async function sendTogether(
   show: ShowId,
   window: WindowId,
   together: readonly Waiting[],
-  take: TakeAnswer,
+  receive: ReceiveAnswer,
 ): Promise<Sent> {
   const [first] = together
   if (!first) return { kind: 'answered', refusals: [] }
   const path = `/api/shows/${show}`
   const { id, seenRevision, work } = first
-  if (work.kind === 'command') return sendCommands(path, window, together, take)
+  if (work.kind === 'command') return sendCommands(path, window, together, receive)
   const { direction, group, how } = work.kind === 'toggle' ? work : {}
   const route = work.kind === 'toggle' ? 'undo' : `versions/${work.version}/restore`
   const body = { id, window, seenRevision, direction, group, how }
   return taken(await request(`${path}/${route}`, answer, body), ({ entry, note, undo }) => {
-    take([{ entry, note }], undo)
+    receive([{ entry, note }], undo)
     return [null]
   })
 }
@@ -34,7 +34,7 @@ async function sendCommands(
   path: string,
   window: WindowId,
   together: readonly Waiting[],
-  take: TakeAnswer,
+  receive: ReceiveAnswer,
 ): Promise<Sent> {
   const commands = together.flatMap(({ id, seenRevision, work }) =>
     work.kind === 'command' ? [{ id, name: work.name, input: work.input, seenRevision }] : [],
@@ -42,9 +42,9 @@ async function sendCommands(
   const answered = await request(`${path}/commands`, answers, { window, commands })
   // One that cannot even be read must not take the others with it: the first goes alone, the rest after it.
   if (!answered.ok && !answered.isAway && together.length > 1)
-    return sendCommands(path, window, together.slice(0, 1), take)
+    return sendCommands(path, window, together.slice(0, 1), receive)
   return taken(answered, (body) => {
-    take(
+    receive(
       body.answers.flatMap((one) => ('error' in one ? [] : [one])),
       body.undo,
     )

@@ -32,9 +32,9 @@ it('works out itself what a worker that ended would have, and goes on with the n
     beside: { isSound: Promise.resolve(true), close, consequences },
   })
   const ground = useConfirmed()
-  ground.takeWhole(whole(lost))
+  ground.receiveWhole(whole(lost))
   const found = ground.consequences(before, desk.show, true)
-  ground.takeWhole(whole(consequencesOf))
+  ground.receiveWhole(whole(consequencesOf))
   expect(close).toHaveBeenCalledOnce()
   end(new Error('ended'))
   expect(await found).toEqual(expected)

@@ -40,7 +40,7 @@ export const useConfirmed = defineStore('confirmed', () => {
     return withPending(ground, who, pending.value)
   })
 
-  function takeWhole({ opened, joined, tookMilliseconds, beside: next }: Opened) {
+  function receiveWhole({ opened, joined, tookMilliseconds, beside: next }: Opened) {
     beside?.close()
     beside = next
     clock.set(joined.now, tookMilliseconds)
@@ -59,7 +59,7 @@ export const useConfirmed = defineStore('confirmed', () => {
     const isSound = await fetched.beside.isSound
     const isOld = confirmed.value?.id !== show.id || fetched.opened.revision < revision.value
     if (!isSound || isOld) return fetched.beside.close()
-    takeWhole(fetched)
+    receiveWhole(fetched)
     early.clear()
   }
 
@@ -69,12 +69,12 @@ export const useConfirmed = defineStore('confirmed', () => {
     if (!show) return
     const missing = await request(`/api/shows/${show.id}/entries?since=${revision.value}`, entryList)
     if (confirmed.value?.id !== show.id || !missing.ok) return
-    if (missing.body.entries) for (const entry of missing.body.entries) take(entry)
+    if (missing.body.entries) for (const entry of missing.body.entries) receive(entry)
     else await fetchAnew()
   }
 
   /** Takes an entry in, in order; one that is not the next waits for those before it. */
-  function take(entry: JournalEntry) {
+  function receive(entry: JournalEntry) {
     if (!confirmed.value || entry.seq <= revision.value) return
     early.set(entry.seq, entry)
     for (let next = early.get(revision.value + 1); next; next = early.get(revision.value + 1)) {
@@ -123,8 +123,8 @@ export const useConfirmed = defineStore('confirmed', () => {
     pending,
     undoState,
     view,
-    takeWhole,
-    take,
+    receiveWhole,
+    receive,
     fetchAnew,
     begin,
     answered,

@@ -59,7 +59,7 @@ export const useSelection = defineStore('selection', () => {
   /** Selected, but not in the subset that is worked on. */
   const waiting = computed<ReadonlySet<FixtureId>>(() => new Set(whole.value.filter((id) => !order.value.has(id))))
 
-  function take(ids: readonly FixtureId[]) {
+  function replace(ids: readonly FixtureId[]) {
     chosen.value = ids
     pattern.value = null
     step.value = null
@@ -72,7 +72,7 @@ export const useSelection = defineStore('selection', () => {
       messages.say(`${counted(outside, 'fixture is', 'fixtures are')} outside the working set ${workingSet.name}.`)
     if (chosen.value.length > 0) earlier.value = [...earlier.value, chosen.value].slice(-REMEMBERED)
     later.value = []
-    take(allowed)
+    replace(allowed)
   }
 
   function add(ids: readonly FixtureId[]) {
@@ -100,7 +100,7 @@ export const useSelection = defineStore('selection', () => {
     if (!last) return
     earlier.value = earlier.value.slice(0, -1)
     later.value = [...later.value, chosen.value]
-    take(last)
+    replace(last)
   }
 
   /** To the selection one went back from. */
@@ -109,7 +109,7 @@ export const useSelection = defineStore('selection', () => {
     if (!next) return
     later.value = later.value.slice(0, -1)
     earlier.value = [...earlier.value, chosen.value]
-    take(next)
+    replace(next)
   }
 
   /** Orders the selection anew; its pattern goes on over the new order. */

@@ -6,7 +6,7 @@ import { commandId, type CommandId, type ShowId, type WindowId } from '#core/sho
 import { framePainted } from '../session/afterNextFrame'
 import { newId } from '../session/newId'
 import { Outbox, type Settled, type Waiting, type Work } from '../session/outbox'
-import { sendTogether, type TakeAnswer } from '../session/sending'
+import { sendTogether, type ReceiveAnswer } from '../session/sending'
 import { useConfirmed } from './confirmed'
 import { useMessages } from './messages'
 
@@ -36,7 +36,7 @@ export const useSending = defineStore('sending', () => {
       ready: framePainted,
       prepare: (next) => withStep(next, isOpen()),
       // Where another show is open by now, what was done to this one is not its business.
-      send: (together) => sendTogether(id, thisWindow, together, (done, undo) => isOpen() && takeDone(done, undo)),
+      send: (together) => sendTogether(id, thisWindow, together, (done, undo) => isOpen() && receiveDone(done, undo)),
       changed: () => triggerRef(outboxes),
       tellWhy: (why) => messages.say(why, 'trouble'),
       refused: ({ message }) => messages.say(message, 'trouble'),
@@ -58,9 +58,9 @@ export const useSending = defineStore('sending', () => {
     return step && { ...next, work: { ...work, group: step.group } }
   }
 
-  const takeDone: TakeAnswer = (done, undo) => {
+  const receiveDone: ReceiveAnswer = (done, undo) => {
     for (const { entry, note } of done) {
-      if (entry) ground.take(entry)
+      if (entry) ground.receive(entry)
       if (note) messages.say(note)
     }
     ground.undoState = undo

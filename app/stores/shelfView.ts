@@ -31,15 +31,15 @@ export const useShelfView = defineStore('shelfView', () => {
 
   const opened = computed(() => (looked.value && show.view?.all.palette.get(looked.value) ? looked.value : null))
   /** The show as the panels tell it. */
-  const told = computed(() => stage.reading.show)
+  const panelShow = computed(() => stage.panelState.show)
   const use = computed(() =>
-    told.value && show.person
-      ? palettesInUse(told.value, show.person)
+    panelShow.value && show.person
+      ? palettesInUse(panelShow.value, show.person)
       : { inHand: new Set<PaletteId>(), onStage: new Set<PaletteId>() },
   )
   /** What in hand was changed away from its palette, by palette. */
   const adjusted = computed<ReadonlyMap<PaletteId, readonly Adjusted[]>>(() =>
-    told.value && show.person ? adjustedInHand(told.value, show.person) : new Map(),
+    panelShow.value && show.person ? adjustedInHand(panelShow.value, show.person) : new Map(),
   )
   /** The palette that is open in the hand. */
   const editing = computed(() => (show.person && show.view?.all.person.get(show.person)?.editing) ?? null)

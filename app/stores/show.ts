@@ -50,12 +50,12 @@ export const useShow = defineStore('show', () => {
     if (!answered.ok) return
     role.value = answered.joined.role
     isByLink.value = answered.joined.isByLink
-    ground.takeWhole(answered)
+    ground.receiveWhole(answered)
     void answered.beside.isSound.then((isSound) => isSound || shutOut(id, UNREADABLE.trouble))
     sending.begin(id, thisWindow)
     stopListening = listenToShow(id, () => revision.value, {
       entry: (entry, undo) => {
-        ground.take(entry)
+        ground.receive(entry)
         undoState.value = undo
       },
       anew: () => void ground.fetchAnew(),

@@ -11,7 +11,7 @@ import { useShow } from './show'
 
 let desk: Desk
 const panOf = (number: number) => useStage().seen(desk.fixture(number))?.position.pose.pan ?? NaN
-const toldPan = (number: number) => useStage().told(desk.fixture(number))?.position.pose.pan ?? NaN
+const panInPanels = (number: number) => useStage().seenInPanels(desk.fixture(number))?.position.pose.pan ?? NaN
 const turn = (degrees: number) =>
   useStage().tryOut(desk.fixtures('11, 12'), 'turnHeads', {
     fixtures: desk.fixtures('11, 12'),
@@ -33,15 +33,15 @@ describe('a change of the hand that is tried out', () => {
     useSelection().set(desk.fixtures('11, 12'))
     turn(10)
     await nextTick()
-    expect(toldPan(11)).toBe(before)
+    expect(panInPanels(11)).toBe(before)
     await paintFrame()
     turn(20)
     await nextTick()
     expect(panOf(11)).toBeCloseTo(before + 20, 9)
     expect(panOf(13)).toBe(untouched)
-    expect(toldPan(11)).toBeCloseTo(before + 10, 9)
+    expect(panInPanels(11)).toBeCloseTo(before + 10, 9)
     await vi.advanceTimersByTimeAsync(200)
-    expect(toldPan(11)).toBeCloseTo(before + 20, 9)
+    expect(panInPanels(11)).toBeCloseTo(before + 20, 9)
     expect(useShow().view?.all.handValue).toBe(desk.show.all.handValue)
   })
 
@@ -55,7 +55,7 @@ describe('a change of the hand that is tried out', () => {
     useStage().endTrial(theirs)
     await nextTick()
     await paintFrame()
-    expect([panOf(11), toldPan(11)]).toEqual([before, before])
+    expect([panOf(11), panInPanels(11)]).toEqual([before, before])
   })
 
   it('lets go of an armed fan, as selecting others does', async () => {
@@ -103,18 +103,18 @@ describe('the stage while something takes its time', () => {
 
   it('is told every now and then on its way, and with the next frame when it has arrived', async () => {
     const room = useStage()
-    const told = () => room.told(desk.fixture(11))?.intensity
+    const intensity = () => room.seenInPanels(desk.fixture(11))?.intensity
     for (const now of [2000, 3000]) {
       useClock().now = now
       await nextTick()
       await paintFrame()
     }
-    expect(told()).toBeLessThan(0.5)
+    expect(intensity()).toBeLessThan(0.5)
     await vi.advanceTimersByTimeAsync(200)
-    expect(told()).toBeCloseTo(0.5, 9)
+    expect(intensity()).toBeCloseTo(0.5, 9)
     useClock().now = 5001
     await nextTick()
     await paintFrame()
-    expect(told()).toBe(1)
+    expect(intensity()).toBe(1)
   })
 })

@@ -63,8 +63,8 @@ export type HandChange = Extract<
 type Picture = ReadonlyMap<FixtureId, StageFixture>
 
 /** What the panels tell: the show with what is tried out and as it is, and the fixtures as they are dragged and as they stand. */
-export interface Reading {
-  readonly tried: Show | null
+export interface PanelState {
+  readonly preview: Show | null
   readonly show: Show | null
   readonly dragged: Picture
   readonly standing: Picture
@@ -104,7 +104,7 @@ export const useStage = defineStore('stage', () => {
   const line = shallowRef<StageLine | null>(null)
   const hoveredPalette = ref<PaletteId | null>(null)
   /** What an entry being typed would select. */
-  const meant = shallowRef<readonly FixtureId[]>([])
+  const entryPreview = shallowRef<readonly FixtureId[]>([])
 
   /** The stage as it stands, by fixture: with what is proposed, without a drag of the light. */
   const settled = computed<Picture>(() =>
@@ -134,17 +134,17 @@ export const useStage = defineStore('stage', () => {
   const aimTo = (aim: AimDrag) => ({ fixtures: [...selection.fixtures], ...aim, along: alongOf(aim.target) })
 
   /** The show with what is being tried out in the hand; null while nothing is, or where it is refused. */
-  const tried = computed<Show | null>(() => {
+  const preview = computed<Show | null>(() => {
     const drag = aimDrag.value
     if (drag && selection.fixtures.length > 0) return show.preview('aimAtTarget', aimTo(drag))
     const outcome = trial.value?.attempt()
     return outcome?.ok ? outcome.after() : null
   })
-  const isTrying = computed(() => tried.value !== null)
+  const isPreviewing = computed(() => preview.value !== null)
   /** The fixtures something is tried out on: only what changes is worked out anew. */
   const dragged = computed<Picture>(() => {
-    if (!tried.value || !show.person) return new Map()
-    return pictureOfSome(tried.value, show.person, aimDrag.value ? selection.fixtures : (trial.value?.fixtures ?? []))
+    if (!preview.value || !show.person) return new Map()
+    return pictureOfSome(preview.value, show.person, aimDrag.value ? selection.fixtures : (trial.value?.fixtures ?? []))
   })
 
   /** Shows a change of the hand without doing it, instead of what was tried out before. */
@@ -154,7 +154,7 @@ export const useStage = defineStore('stage', () => {
   }
 
   /** Does what was tried out. */
-  async function keepTrial() {
+  async function commitTrial() {
     const kept = trial.value
     trial.value = null
     await kept?.send()
@@ -169,19 +169,19 @@ export const useStage = defineStore('stage', () => {
   const seen = computed(() => lookIn(dragged.value, standing.value))
 
   /** Panels are read from here: just after the light, and every now and then while it is dragged or on its way. */
-  const latest = computed<Reading>(() => ({
-    tried: tried.value ?? show.view,
+  const latest = computed<PanelState>(() => ({
+    preview: preview.value ?? show.view,
     show: show.view,
     dragged: dragged.value,
     standing: standing.value,
   }))
-  const reading = useDeferred(latest, (now, before) => {
+  const panelState = useDeferred(latest, (now, before) => {
     if (before.show?.id !== now.show?.id) return 'at once'
-    return isTrying.value || now.standing !== settled.value ? 'now and then' : 'after the light'
+    return isPreviewing.value || now.standing !== settled.value ? 'now and then' : 'after the light'
   })
 
   /** What the panels tell of a fixture: as the stage shows it, a frame later, or a few while it moves. */
-  const told = computed(() => lookIn(reading.value.dragged, reading.value.standing))
+  const seenInPanels = computed(() => lookIn(panelState.value.dragged, panelState.value.standing))
 
   /** Sends the selection to a target with an offset, or to a free place. */
   function sendTo(aim: AimDrag) {
@@ -210,20 +210,20 @@ export const useStage = defineStore('stage', () => {
     lensPlace,
     aimDrag,
     hoveredPalette,
-    meant,
+    entryPreview,
     locked,
     dragging,
     isFanArmed,
     line,
     onStage,
-    reading,
+    panelState,
     tryOut,
-    keepTrial,
+    commitTrial,
     endTrial,
     standing,
-    isTrying,
+    isPreviewing,
     seen,
-    told,
+    seenInPanels,
     dropAim,
     aimAt,
   }

@@ -7,7 +7,7 @@ import { familyOf, type Family } from '../show/families'
 import type { CueId, FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 import { BACK_TO_REST } from '../show/values'
-import { putCueValue, takeCueValue, UNMARKED, type Setting } from './marks'
+import { putCueValue, removeCueValue, UNMARKED, type Setting } from './marks'
 import { timelineOf, latestAt, placeOfCue, stateAtPlace, valuesByCue } from './tracking'
 
 /**
@@ -35,7 +35,7 @@ export function setInCues(show: Show, draft: Draft, settings: readonly Setting[]
 }
 
 /** Takes what cues set out of them; for `here only` the next cue sets itself what it carries from there. */
-export function takeFromCues(
+export function removeFromCues(
   show: Show,
   draft: Draft,
   values: readonly CueValue[],
@@ -44,7 +44,7 @@ export function takeFromCues(
 ): void {
   const kept = new Set(set.map(idOf))
   for (const stored of values) {
-    takeCueValue(draft, stored)
+    removeCueValue(draft, stored)
     if (where === 'here only') giveBack(show, draft, stored, kept)
   }
 }
@@ -114,7 +114,7 @@ export function block(show: Show, draft: Draft, choice: CellChoice): number {
 export function unblock(show: Show, draft: Draft, choice: CellChoice): number {
   const blocked = setWithin(show, choice).filter(({ mark }) => mark === 'blocked')
   for (const stored of blocked) {
-    if (repeatsCarried(show, stored)) takeCueValue(draft, stored)
+    if (repeatsCarried(show, stored)) removeCueValue(draft, stored)
     else putCueValue(draft, stored)
   }
   return blocked.length

@@ -27,6 +27,6 @@ export function putCueValue(
 }
 
 /** Takes what a cue sets out of it: what is carried comes through. */
-export function takeCueValue(draft: Draft, { cue, fixture, attribute }: Omit<Setting, 'value'>): void {
+export function removeCueValue(draft: Draft, { cue, fixture, attribute }: Omit<Setting, 'value'>): void {
   draft.remove('cueValue', cueValueId(cue, fixture, attribute))
 }

@@ -93,11 +93,11 @@ export function tracksOf(show: ShowPart<PlayingKind>, list: ListInOrder): Map<st
   const begin = running[0] ? running[0].from : list.list.onStage
   let state = stateOf(show, list, begin)
   const tracks = new Map<string, ListTrack>()
-  const put = (key: string, { fixture, attribute }: CueValue, track: Track, taken: number) =>
+  const addTrack = (key: string, { fixture, attribute }: CueValue, track: Track, taken: number) =>
     tracks.set(key, { ...track, fixture, attribute, list, since: taken })
   for (const [key, stored] of state) {
     const value = givenBy(stored)
-    if (value) put(key, stored, standing(value, stored.cue), since(stored.cue))
+    if (value) addTrack(key, stored, standing(value, stored.cue), since(stored.cue))
   }
   for (const run of running) {
     const next = stateOf(show, list, run.cue)
@@ -108,8 +108,8 @@ export function tracksOf(show: ShowPart<PlayingKind>, list: ListInOrder): Map<st
       const isSet = was?.cue !== is?.cue
       if (!stored || !(isSet || isAnew)) continue
       const from = tracks.get(key) ?? NOWHERE
-      if (!isSet || isSameLight(show, was, is)) put(key, stored, from, run.order)
-      else put(key, stored, moveTo(show, list, run, stored, is, from), run.order)
+      if (!isSet || isSameLight(show, was, is)) addTrack(key, stored, from, run.order)
+      else addTrack(key, stored, moveTo(show, list, run, stored, is, from), run.order)
     }
     state = next
   }

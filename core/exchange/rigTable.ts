@@ -77,7 +77,7 @@ export function readRigTable(cells: readonly (readonly string[])[], known: Known
   if (missing.length > 0)
     return { kind: 'unknown', message: `The header of these ${kind} lacks ${missing.map((m) => `“${m}”`).join(', ')}.` }
   const reader = new RowReader(header)
-  cells.slice(headerAt + 1).forEach((row, i) => reader.take(row, headerAt + 2 + i))
+  cells.slice(headerAt + 1).forEach((row, i) => reader.read(row, headerAt + 2 + i))
   if (kind === 'hangs') return { kind, ...readHangs(reader, known) }
   if (kind === 'targets') return { kind, ...readTargets(reader, known) }
   return { kind, ...readFixtures(reader, known) }
@@ -100,7 +100,7 @@ class RowReader {
     this.#header = header
   }
 
-  take(cells: readonly string[], line: number): void {
+  read(cells: readonly string[], line: number): void {
     if (cells.every((cell) => cell.trim() === '')) return
     this.total += 1
     if (cells.length > this.#header.length) {

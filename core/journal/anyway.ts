@@ -43,7 +43,7 @@ export function planAnyway(show: Show, history: History, group: ChangeGroupId, t
     const { kind, id, field } = registerParts(register)
     if (field === EXISTENCE && after === undefined) draft.remove(kind, id)
   }
-  const tried = new Set<string>()
+  const attempted = new Set<string>()
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const changes = withoutRuns(show, draft.changes())
     const checked = checkedChange(show, changes)
@@ -58,9 +58,9 @@ export function planAnyway(show: Show, history: History, group: ChangeGroupId, t
     for (const fault of checked.faults) {
       const repair = { draft, history, target, to, changes, after: checked.after }
       const key = JSON.stringify(fault)
-      if (tried.has(key)) leaveAsItIs(repair, fault)
+      if (attempted.has(key)) leaveAsItIs(repair, fault)
       else giveWay(repair, fault)
-      tried.add(key)
+      attempted.add(key)
     }
   }
   return null

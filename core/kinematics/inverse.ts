@@ -58,7 +58,7 @@ export function solveAim(mount: Mount, target: Vec3, choice: Choice = NEAREST_HO
   const hasNegative = negativePan === negativePan && negativeTilt === negativeTilt
   if (!hasPositive && !hasNegative) return nearestPose(mount, target, choice)
 
-  const takePositive = !hasNegative
+  const isPositive = !hasNegative
     ? true
     : !hasPositive
       ? false
@@ -66,7 +66,7 @@ export function solveAim(mount: Mount, target: Vec3, choice: Choice = NEAREST_HO
         ? choice.side === 'positive'
         : isNearer(head, reference, positivePan, positiveTilt, negativePan, negativeTilt)
   const { throwMetres } = ways
-  return takePositive
+  return isPositive
     ? { reachable: true, pan: positivePan, tilt: positiveTilt, side: 'positive', throwMetres }
     : { reachable: true, pan: negativePan, tilt: negativeTilt, side: 'negative', throwMetres }
 }

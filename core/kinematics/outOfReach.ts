@@ -65,7 +65,7 @@ function nearestInside(angle: number, axis: Axis): { angle: number; short: numbe
   return overTop <= underBottom ? { angle: axis.max, short: overTop } : { angle: axis.min, short: underBottom }
 }
 
-/** Degrees of pan between poses tried for a lens off the axes; between the best of them it is narrowed down. */
+/** Degrees of pan between poses candidates for a lens off the axes; between the best of them it is narrowed down. */
 const PAN_STEP = 3
 const NARROWINGS = 40
 /** Metres. A valley this much higher at the steps may still be the lowest between them. */
@@ -116,8 +116,8 @@ function bestTilt(mount: Mount, v: Vec3, pan: number): { readonly tilt: number; 
   const rho = Math.hypot(across, v.z)
   const aimed = (Math.atan2(across, -v.z) - Math.asin(Math.min(1, Math.max(-1, lens.normal / rho)))) * TO_DEGREES
   const tilts = [tilt.min, tilt.max, ...turnsInside(aimed, tilt)]
-  const tried = tilts.map((angle) => ({ tilt: angle, miss: missDistance(beamAt(mount, { pan, tilt: angle }), v) }))
-  return tried.reduce((best, one) => (one.miss < best.miss ? one : best))
+  const candidates = tilts.map((angle) => ({ tilt: angle, miss: missDistance(beamAt(mount, { pan, tilt: angle }), v) }))
+  return candidates.reduce((best, one) => (one.miss < best.miss ? one : best))
 }
 
 export function nearestPose(mount: Mount, target: Vec3, choice: Choice): OutOfReach {

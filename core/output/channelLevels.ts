@@ -91,14 +91,14 @@ function writeFixture(
 }
 
 function write(levels: Uint8Array, address: number, { coarse, fine }: Channel, fraction: number) {
-  const put = (channel: number, level: number) => {
+  const setLevel = (channel: number, level: number) => {
     const at = address + channel - 2
     if (at < UNIVERSE_SIZE) levels[at] = level
   }
-  if (fine === null) return put(coarse, Math.round(fraction * 255))
+  if (fine === null) return setLevel(coarse, Math.round(fraction * 255))
   const whole = Math.round(fraction * 65535)
-  put(coarse, whole >> 8)
-  put(fine, whole & 255)
+  setLevel(coarse, whole >> 8)
+  setLevel(fine, whole & 255)
 }
 
 /** What a channel stands for now, in its own terms. */

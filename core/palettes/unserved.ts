@@ -25,7 +25,7 @@ export function keepUnserved(draft: Draft, palette: PaletteId): StayingLoose {
   const isLost = (served: Served, attribute: Attribute) =>
     paletteValueFor(before, palette, served, attribute) !== null &&
     paletteValueFor(after, palette, served, attribute) === null
-  const given = (served: Served | undefined, attribute: Attribute): PlainValue | null =>
+  const lostValue = (served: Served | undefined, attribute: Attribute): PlainValue | null =>
     served && isLost(served, attribute)
       ? resolveValue(before, served, attribute, { kind: 'link', palette }).value
       : null
@@ -33,12 +33,12 @@ export function keepUnserved(draft: Draft, palette: PaletteId): StayingLoose {
   for (const kind of ['cueValue', 'handValue'] as const)
     for (const [id, held] of after.all[kind]) {
       if (held.value.kind !== 'link' || held.value.palette !== palette) continue
-      const value = given(fixtures.get(held.fixture), held.attribute)
+      const value = lostValue(fixtures.get(held.fixture), held.attribute)
       if (!value) continue
       draft.put(kind, id, { ...held, value })
       loose[kind] += 1
     }
-  if (madeOf(before, palette).length > 0) keepInWholes(draft, palette, given)
+  if (madeOf(before, palette).length > 0) keepInWholes(draft, palette, lostValue)
   return { inCues: loose.cueValue, inHand: loose.handValue }
 }
 
@@ -46,13 +46,13 @@ export function keepUnserved(draft: Draft, palette: PaletteId): StayingLoose {
 function keepInWholes(
   draft: Draft,
   palette: PaletteId,
-  given: (served: Served, attribute: Attribute) => PlainValue | null,
+  lostValue: (served: Served, attribute: Attribute) => PlainValue | null,
 ) {
   const { before } = draft
   for (const stored of before.all.paletteValue.values()) {
     if (stored.value.kind !== 'link' || stored.value.palette !== palette) continue
     for (const served of servedByValue(before, stored)) {
-      const value = given(served, stored.attribute)
+      const value = lostValue(served, stored.attribute)
       const own = paletteValueId(stored.palette, stored.attribute, { own: served.id })
       if (value) draft.put('paletteValue', own, { ...stored, fixture: served.id, fixtureType: null, value })
     }

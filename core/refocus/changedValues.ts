@@ -60,13 +60,13 @@ function changedOf(before: Show, after: Show, palette: PaletteId): Set<string> {
   const keys = new Set<string>()
   for (const id of rigOf(before).keys())
     for (const attribute of NUMBERS)
-      if (!equal(given(before, palette, id, attribute), given(after, palette, id, attribute)))
+      if (!equal(valueFrom(before, palette, id, attribute), valueFrom(after, palette, id, attribute)))
         keys.add(`${id} ${attribute}`)
   return keys
 }
 
 /** What a palette comes to for a fixture; null for nothing. */
-function given(show: Show, palette: PaletteId, fixture: FixtureId, attribute: Attribute): PlainValue | null {
+function valueFrom(show: Show, palette: PaletteId, fixture: FixtureId, attribute: Attribute): PlainValue | null {
   const rigged = rigOf(show).get(fixture)
   return worth(show, fixture, attribute, (rigged && paletteValueFor(show, palette, rigged, attribute)) ?? undefined)
 }

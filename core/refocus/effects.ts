@@ -243,10 +243,10 @@ function positionsIn(before: Show, after: Show, cue: CueId): CueValue[] {
     const is = after.all.cueValue.get(cueValueId(cue, stored.fixture, stored.attribute))
     return is?.mark === 'held' ? is : stored
   })
-  const given = (valuesByCue(after).get(cue) ?? []).filter(
+  const added = (valuesByCue(after).get(cue) ?? []).filter(
     ({ fixture, attribute }) => !before.all.cueValue.has(cueValueId(cue, fixture, attribute)),
   )
-  return [...kept, ...given].filter(({ attribute }) => attribute === 'position')
+  return [...kept, ...added].filter(({ attribute }) => attribute === 'position')
 }
 
 /** The fixtures a palette gives a position: those it names, or all where it serves a type or any. */

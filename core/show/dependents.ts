@@ -53,7 +53,7 @@ export function dependentsInWords({ groups, palettes, cues, inHand }: Dependents
 }
 
 /** Names the cues for a warning: "1, 2, 14.5 and 9 more". */
-export function cuesInWords(show: Show, cues: readonly CueId[], most = 12): string {
+export function cueNumbersInWords(show: Show, cues: readonly CueId[], most = 12): string {
   const numbers = cues.flatMap((id) => show.all.cue.get(id)?.number ?? []).sort((a, b) => a - b)
   const rest = numbers.length - most
   return rest > 0 ? `${numbers.slice(0, most).join(', ')} and ${rest} more` : numbers.join(', ')

@@ -44,8 +44,8 @@ export async function compactJournal(
   if (!bounds || bounds.until <= bounds.since) return false
   const settled = ids.parse(await ask(SETTLE, bounds))
   const emptied = seqs.parse(await ask(FOLD, { settled }))
-  const told = seqs.parse(await ask(TOLD, bounds))
-  const gone = [...new Set([...emptied, ...told])]
+  const listed = seqs.parse(await ask(LISTED, bounds))
+  const gone = [...new Set([...emptied, ...listed])]
   await ask(EMPTY_ENTRIES, { ...bounds, gone })
   await ask(EMPTY_STEPS, bounds)
   await transaction('show').where({ id: show }).update({ compacted_seq: bounds.until })
@@ -90,7 +90,7 @@ const FOLD = `with concerned as (
   ) select distinct seq from taken`
 
 /** What undo and redo wrote was for telling pages; it is no part of what is planned by. */
-const TOLD = `with taken as (
+const LISTED = `with taken as (
     delete from journal_write w using journal_entry e where e.show_id = :show and e.seq > :since and e.seq <= :until and e.kind <> 'do'
       and w.show_id = e.show_id and w.seq = e.seq
   ) select seq from journal_entry e where e.show_id = :show and e.seq > :since and e.seq <= :until and e.kind <> 'do'`

@@ -25,7 +25,7 @@ export class EntryFeed {
   readonly #source: Source
   readonly #feeding: Feeding
   readonly #unsubscribe: () => void
-  #told: number
+  #sent: number
   /** Entries that came while others were still being told. */
   #waiting: JournalEntry[] = []
   #isTelling = false
@@ -35,11 +35,11 @@ export class EntryFeed {
   constructor(source: Source, since: number, feeding: Feeding) {
     this.#source = source
     this.#feeding = feeding
-    this.#told = since
+    this.#sent = since
     // A page from before an older state of the database was brought back is ahead of it.
     this.#isAnew = since > source.revision
     this.#unsubscribe = source.subscribe({
-      entry: (entry) => this.#take(entry),
+      entry: (entry) => this.#receive(entry),
       reloaded: () => this.#beginAnew(),
     })
     void this.#tellOn()
@@ -50,7 +50,7 @@ export class EntryFeed {
     this.#unsubscribe()
   }
 
-  #take(entry: JournalEntry): void {
+  #receive(entry: JournalEntry): void {
     if (this.#waiting.length >= MOST_MISSED) return this.#beginAnew()
     this.#waiting.push(entry)
     void this.#tellOn()
@@ -66,7 +66,7 @@ export class EntryFeed {
     if (this.#isTelling) return
     this.#isTelling = true
     try {
-      while (!this.#isStopped && (this.#isAnew || this.#told < this.#source.revision)) await this.#tellNext()
+      while (!this.#isStopped && (this.#isAnew || this.#sent < this.#source.revision)) await this.#tellNext()
     } catch (error) {
       this.stop()
       this.#feeding.failed(error)
@@ -77,23 +77,23 @@ export class EntryFeed {
 
   async #tellNext(): Promise<void> {
     const { revision } = this.#source
-    if (this.#isAnew || revision - this.#told > MOST_MISSED) {
+    if (this.#isAnew || revision - this.#sent > MOST_MISSED) {
       this.#isAnew = false
-      this.#told = revision
+      this.#sent = revision
       return this.#feeding.tellAnew(revision)
     }
-    this.#waiting = this.#waiting.filter(({ seq }) => seq > this.#told)
-    const entries = this.#waiting[0]?.seq === this.#told + 1 ? this.#waiting.splice(0) : await this.#missing()
+    this.#waiting = this.#waiting.filter(({ seq }) => seq > this.#sent)
+    const entries = this.#waiting[0]?.seq === this.#sent + 1 ? this.#waiting.splice(0) : await this.#missing()
     for (const entry of entries) {
       if (this.#isStopped) return
-      if (entry.seq !== this.#told + 1) return this.#beginAnew()
-      this.#told = entry.seq
+      if (entry.seq !== this.#sent + 1) return this.#beginAnew()
+      this.#sent = entry.seq
       await this.#feeding.tell(entry)
     }
   }
 
   async #missing(): Promise<JournalEntry[]> {
-    const entries = await this.#feeding.entriesSince(this.#told, MOST_MISSED)
+    const entries = await this.#feeding.entriesSince(this.#sent, MOST_MISSED)
     if (entries.length === 0) this.#isAnew = true
     return entries
   }

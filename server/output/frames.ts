@@ -27,7 +27,7 @@ export class Frames {
     this.#guarded(() => this.#run())
   }
 
-  take(changes: ChangeSet): void {
+  apply(changes: ChangeSet): void {
     this.#guarded(() => {
       this.#show = applyChanges(this.#show, changes)
       this.#run()

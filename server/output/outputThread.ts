@@ -12,7 +12,7 @@ const tell = (message: FromThread) => parentPort?.postMessage(message)
 parentPort?.on('message', (message: ToThread) => {
   const { show } = message
   const known = frames.get(show)
-  if (message.kind === 'changes') return known?.take(message.changes)
+  if (message.kind === 'changes') return known?.apply(message.changes)
   known?.close()
   if (message.kind === 'close') frames.delete(show)
   else frames.set(show, framesOf(message))

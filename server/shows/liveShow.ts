@@ -164,7 +164,7 @@ export class LiveShow {
   catchUp(revision = Infinity): Promise<void> {
     return this.#enqueue(async () => {
       // What is announced is mostly what was done here.
-      if (this.#revision < revision) await this.#takeIn(this.#knex)
+      if (this.#revision < revision) await this.#catchUp(this.#knex)
     })
   }
 
@@ -193,7 +193,7 @@ export class LiveShow {
       const done = await this.#knex.transaction(async (transaction): Promise<Answer & { after?: Show }> => {
         const locked = await lockShow(transaction, this.#show.id, id)
         if (!locked) return refused(404, { code: 'not found', message: 'This show is no longer there.' })
-        if (locked.revision > this.#revision) await this.#takeIn(transaction)
+        if (locked.revision > this.#revision) await this.#catchUp(transaction)
         if (locked.isDone) return { ok: true, entry: await entryOf(transaction, this.#show.id, id), note: null }
         if (seenRevision < locked.compacted) return refused(409, TOO_OLD)
         const planned = await plan(transaction, locked.now)
@@ -231,7 +231,7 @@ export class LiveShow {
     await keepVersion(transaction, this.#show.id, { id, name, person, automatic: true, revision, contents })
   }
 
-  async #takeIn(knex: Knex): Promise<void> {
+  async #catchUp(knex: Knex): Promise<void> {
     for (;;) {
       const next = await entriesSince(knex, this.#show.id, this.#revision, AT_A_TIME)
       if (next.length === 0) return

@@ -48,8 +48,8 @@ export class ShowRegistry {
     this.clock = new DatabaseClock()
     this.outputs = new Outputs(outputThread, this.clock)
     this.#announcements = new Announcements(address, this.clock, {
-      hear: (payload) => this.#takeIn(readAnnouncement(payload)),
-      missed: () => [...this.#open.keys()].forEach((show) => this.#takeIn({ show, revision: Infinity })),
+      hear: (payload) => this.#catchUp(readAnnouncement(payload)),
+      missed: () => [...this.#open.keys()].forEach((show) => this.#catchUp({ show, revision: Infinity })),
     })
     this.#looking = setInterval(() => void this.letGoOfIdle(IDLE), LOOK_EVERY)
     this.#looking.unref()
@@ -139,7 +139,7 @@ export class ShowRegistry {
     })
   }
 
-  #takeIn({ show, revision }: { show: string; revision: number }): void {
+  #catchUp({ show, revision }: { show: string; revision: number }): void {
     const id = showId.safeParse(show)
     const open = id.success ? this.#open.get(id.data) : undefined
     open

@@ -30,7 +30,7 @@ const level = ref('')
 
 /** Whether the list stands in one of the cues. */
 const isLive = computed(() => props.cells.cues.some((id) => id === room.list?.list.onStage))
-function put() {
+function putOnStage() {
   const [cue] = props.cells.cues
   if (room.list && cue) void store.send('goToCue', { list: room.list.id, cue, seconds: 0 })
 }
@@ -144,7 +144,7 @@ const copiedWords = computed(() => {
       <p v-if="isLive" class="text-sm text-kelp">On stage: what changes here is seen at once.</p>
       <p v-else class="text-sm text-mist">
         Not on stage: changed blind.
-        <button v-if="cells.cues.length === 1" type="button" class="underline hover:text-sail" @click="put">
+        <button v-if="cells.cues.length === 1" type="button" class="underline hover:text-sail" @click="putOnStage">
           Put the cue on stage
         </button>
       </p>

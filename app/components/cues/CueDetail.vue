@@ -77,7 +77,7 @@ async function moveTime(text: string): Promise<string | null> {
     ? keep('changeCues', { cues: cues.value, move: Number(typed) })
     : 'Type seconds, or nothing for the time of rising.'
 }
-const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, seconds: 0 })
+const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props.cue, seconds: 0 })
 </script>
 
 <template>
@@ -89,7 +89,7 @@ const put = () => store.send('goToCue', { list: props.list.id, cue: props.cue, s
       </div>
       <h2 class="text-xl font-semibold">{{ record.name || 'No name' }}</h2>
       <div class="mt-2 flex flex-wrap gap-1">
-        <button type="button" class="chip px-1.5" :disabled="isOnStage" @click="put">To stage</button>
+        <button type="button" class="chip px-1.5" :disabled="isOnStage" @click="putOnStage">To stage</button>
         <button
           v-for="what in ['insertion', 'move', 'copy', 'removal'] as const"
           :key="what"

@@ -36,17 +36,17 @@ const words = computed(() => {
 })
 
 async function chosen() {
-  await rig.takeFiles([...(input.value?.files ?? [])])
+  await rig.addFiles([...(input.value?.files ?? [])])
   if (input.value) input.value.value = ''
 }
 
 async function dropped(event: DragEvent) {
   isOver.value = false
-  await rig.takeFiles([...(event.dataTransfer?.files ?? [])])
+  await rig.addFiles([...(event.dataTransfer?.files ?? [])])
 }
 
 function readPasted() {
-  rig.take('Pasted table', pasted.value)
+  rig.addText('Pasted table', pasted.value)
   pasted.value = ''
 }
 

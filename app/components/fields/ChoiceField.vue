@@ -12,7 +12,7 @@ const props = defineProps<{
 }>()
 const trouble = ref<string | null>(null)
 
-async function take(event: Event) {
+async function choose(event: Event) {
   const { target } = event
   if (!(target instanceof HTMLSelectElement)) return
   const option = props.options.find(({ key }) => key === target.value)
@@ -25,7 +25,7 @@ async function take(event: Event) {
 <template>
   <label class="block min-w-0">
     <span class="block truncate text-xs text-haze">{{ label }}</span>
-    <select class="field px-1 py-0.5 font-sans" :value="value ?? ''" :disabled="disabled" @change="take">
+    <select class="field px-1 py-0.5 font-sans" :value="value ?? ''" :disabled="disabled" @change="choose">
       <option v-if="value === null" value="" disabled>mixed</option>
       <option v-for="option in options" :key="option.key" :value="option.key">{{ option.name }}</option>
     </select>

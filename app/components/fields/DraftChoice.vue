@@ -7,7 +7,7 @@ const props = defineProps<{
 }>()
 const key = defineModel<Key | null>({ required: true })
 
-function take(event: Event) {
+function choose(event: Event) {
   const { target } = event
   if (target instanceof HTMLSelectElement) key.value = props.options.find((o) => o.key === target.value)?.key ?? null
 }
@@ -16,7 +16,7 @@ function take(event: Event) {
 <template>
   <label class="block min-w-0">
     <span class="block truncate text-xs text-haze">{{ label }}</span>
-    <select class="field px-1 py-0.5 font-sans" :value="key ?? ''" @change="take">
+    <select class="field px-1 py-0.5 font-sans" :value="key ?? ''" @change="choose">
       <option v-if="key === null" value="" disabled>choose</option>
       <option v-for="option in options" :key="option.key" :value="option.key">{{ option.name }}</option>
     </select>

@@ -16,7 +16,7 @@ const props = defineProps<{
 }>()
 const shown = computed(() => (props.value === null ? '' : shortNumber(props.value, props.digits)))
 
-async function take(text: string): Promise<string | null> {
+async function commit(text: string): Promise<string | null> {
   if (text === '' && props.value === null) return null
   const value = numberTyped(text)
   return value === null ? NOT_A_NUMBER : props.keep(value)
@@ -30,6 +30,6 @@ async function take(text: string): Promise<string | null> {
     :shown="shown"
     :placeholder="value === null ? (placeholder ?? 'mixed') : ''"
     :disabled="disabled"
-    :keep="take"
+    :keep="commit"
   />
 </template>

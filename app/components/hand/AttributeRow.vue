@@ -84,7 +84,7 @@ function dragTo(part: number) {
 
 function end() {
   const ended = drag.value
-  if (ended && ended.amount !== 0) void stage.keepTrial()
+  if (ended && ended.amount !== 0) void stage.commitTrial()
   // What it came to is told a frame later.
   void nextTick(() => afterNextFrame(() => drag.value === ended && (drag.value = null)))
 }

@@ -98,7 +98,7 @@ function onKey(event: KeyboardEvent) {
 
 /** Does what is shown. The fan stays armed for more of the same. */
 async function apply() {
-  await stage.keepTrial()
+  await stage.commitTrial()
   amount.value = 0
   from.value = ''
   to.value = ''

@@ -99,7 +99,7 @@ function move(event: PointerEvent) {
 }
 
 function end() {
-  if (drag && (drag.pan !== 0 || drag.tilt !== 0)) void stage.keepTrial()
+  if (drag && (drag.pan !== 0 || drag.tilt !== 0)) void stage.commitTrial()
   drag = null
 }
 

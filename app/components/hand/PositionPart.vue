@@ -67,7 +67,7 @@ function toggleLock(axis: 'pan' | 'tilt') {
 
 /** How long the heads need from where the cues have them, this way and the other; the slowest decides. Not of what is only tried out. */
 const times = computed(() => {
-  const standing = selection.fixtures.flatMap((id) => stage.reading.standing.get(id) ?? [])
+  const standing = selection.fixtures.flatMap((id) => stage.panelState.standing.get(id) ?? [])
   const sides = standing.map((fixture) => sidesOf(props.show, fixture))
   const able = sides.flatMap(({ other }) => (other ? [other.seconds] : []))
   if (able.length === 0) return null

@@ -88,15 +88,15 @@ function toggle(family: Family) {
     : [...families.value, family]
 }
 
-function take() {
-  void stage.keepTrial()
+function commit() {
+  void stage.commitTrial()
   // At once: closing gives the focus back, and nobody should lose it while typing what comes next.
   props.close()
 }
 </script>
 
 <template>
-  <form class="flex flex-col gap-2" aria-label="Take into the hand" @submit.prevent="take">
+  <form class="flex flex-col gap-2" aria-label="Take into the hand" @submit.prevent="commit">
     <div class="flex gap-1" role="radiogroup" aria-label="Take from">
       <button
         v-for="(name, from) in SOURCES"

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { dependentsOfPalettes } from '#core/palettes/removal'
 import { asPaletteId, type PaletteId } from '#core/show/ids'
-import { cuesInWords, dependentsInWords } from '#core/show/dependents'
+import { cueNumbersInWords, dependentsInWords } from '#core/show/dependents'
 import type { Show } from '#core/show/show'
 import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
@@ -17,7 +17,7 @@ const heir = ref('')
 
 const leaning = computed(() => dependentsOfPalettes(props.show, new Set([props.id])))
 const words = computed(() => dependentsInWords(leaning.value))
-const cues = computed(() => cuesInWords(props.show, leaning.value.cues))
+const cues = computed(() => cueNumbersInWords(props.show, leaning.value.cues))
 const heirs = computed(() => {
   const shelf = props.show.all.palette.get(props.id)?.shelf
   const others = palettesInOrder(props.show).filter(({ id }) => id !== props.id)

@@ -66,7 +66,7 @@ const columns: readonly GridColumn<Row>[] = [
   { key: 'fault', name: 'Check', width: 210, text: (row) => faultOf(row) ?? '', trouble: faultOf },
 ]
 
-async function take(ids: readonly string[], column: string, text: string): Promise<string | null> {
+async function commitCell(ids: readonly string[], column: string, text: string): Promise<string | null> {
   if (!isFixtureColumn(column)) return null
   const readings = ids.map((id) => readFixtureCell(props.show, asFixtureId(id), column, text))
   const fault = readings.find((reading) => !reading.ok)
@@ -81,7 +81,7 @@ async function take(ids: readonly string[], column: string, text: string): Promi
     :rows="rows"
     :columns="columns"
     :selected="selected"
-    :keep="take"
+    :keep="commitCell"
     empty="No fixtures yet. Place some on the stage first."
     @select="(ids) => selection.set(ids.map(asFixtureId))"
   />

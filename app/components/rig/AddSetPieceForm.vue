@@ -38,7 +38,7 @@ const { troubleAt, send } = useDraftForm(
   () => emit('done', draft.name),
 )
 
-async function takeSolid(next: Solid): Promise<string | null> {
+async function changeSolid(next: Solid): Promise<string | null> {
   sized.value = next
   return null
 }
@@ -51,7 +51,7 @@ async function takeSolid(next: Solid): Promise<string | null> {
       <DraftChoice v-model="layer" label="Layer" :options="layers" :trouble="troubleAt('layer')" />
     </div>
     <DraftChoice v-model="kind" label="Solid" :options="SOLID_KINDS" />
-    <SolidFields :solid="solid" :keep="takeSolid" />
+    <SolidFields :solid="solid" :keep="changeSolid" />
     <div class="grid grid-cols-4 gap-2">
       <DraftText v-model="draft.x" label="Across" unit="m" />
       <DraftText v-model="draft.y" label="Upstage" unit="m" />

@@ -2,7 +2,7 @@
 /** Takes fixtures out, after saying which groups, palettes and cues lean on them. */
 import { computed } from 'vue'
 import type { FixtureId } from '#core/show/ids'
-import { cuesInWords, dependentsInWords, dependentsOfFixtures } from '#core/show/dependents'
+import { cueNumbersInWords, dependentsInWords, dependentsOfFixtures } from '#core/show/dependents'
 import type { Show } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from './RemovalBox.vue'
@@ -29,7 +29,7 @@ const names = computed(() => {
   return [
     { what: 'Groups', which: named(leaning.value.groups, all.group) },
     { what: 'Palettes', which: named(leaning.value.palettes, all.palette) },
-    { what: 'Cues', which: cuesInWords(props.show, leaning.value.cues) },
+    { what: 'Cues', which: cueNumbersInWords(props.show, leaning.value.cues) },
   ].filter(({ which }) => which)
 })
 </script>
@@ -39,7 +39,7 @@ const names = computed(() => {
     :title="`Take out ${who}`"
     :warning="warning"
     :act="`Take out ${who}`"
-    :take="() => keep('deleteFixtures', { fixtures: [...fixtures] })"
+    :remove="() => keep('deleteFixtures', { fixtures: [...fixtures] })"
     @back="emit('back')"
     @done="emit('back')"
   >

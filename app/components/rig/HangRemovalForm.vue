@@ -30,7 +30,7 @@ const warning = computed(() => {
   return leaning.value ? `${fixtures}. ${leaning.value} lean on them.` : `${fixtures}. Nothing leans on them.`
 })
 
-function take() {
+function remove() {
   const to = fate.value
   const move =
     to === null || to === 'delete' ? ({ kind: 'delete' } as const) : ({ kind: 'move', to: asHangId(to) } as const)
@@ -43,7 +43,7 @@ function take() {
     :title="`Take out ${hang.hang.name}`"
     :warning="warning"
     :act="`Take out ${hang.hang.name}`"
-    :take="take"
+    :remove="remove"
     @back="emit('back')"
     @done="emit('back')"
   >

@@ -65,8 +65,8 @@ const pieceName = ({ blockedBy }: LightAt) => props.show.all.setPiece.get(blocke
 const pool = ({ pool: size }: LightAt) => (size ? `${size.long.toFixed(2)} × ${size.short.toFixed(2)}` : 'open')
 const lux = (value: number) => (value >= 1000 ? Math.round(value / 10) * 10 : Math.round(value)).toString()
 
-/** Takes a candidate: selected, with the zoom that makes the pool. */
-async function take({ rigged, beam }: Candidate) {
+/** Chooses a candidate: selected, with the zoom that makes the pool. */
+async function choose({ rigged, beam }: Candidate) {
   selection.set([rigged.id])
   await store.send('setValue', {
     fixtures: [rigged.id],
@@ -145,7 +145,7 @@ async function take({ rigged, beam }: Candidate) {
               type="button"
               class="rounded px-1 text-shoal hover:underline"
               :title="`Select ${light.rigged.fixture.number} and zoom it to ${light.beam.toFixed(1)}°`"
-              @click="take(light)"
+              @click="choose(light)"
             >
               {{ light.rigged.fixture.number }}
             </button>

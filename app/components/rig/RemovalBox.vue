@@ -2,12 +2,12 @@
 /** Asks before something is taken out, and says what leans on it. */
 import { ref } from 'vue'
 
-const props = defineProps<{ title: string; warning: string; act: string; take: () => Promise<string | null> }>()
+const props = defineProps<{ title: string; warning: string; act: string; remove: () => Promise<string | null> }>()
 const emit = defineEmits<{ back: []; done: [] }>()
 const trouble = ref<string | null>(null)
 
 async function go() {
-  trouble.value = await props.take()
+  trouble.value = await props.remove()
   if (trouble.value === null) emit('done')
 }
 </script>

@@ -45,7 +45,7 @@ function turned(yaw: number) {
 function keepSolids(next: Solid[]) {
   return keep('changeSetPiece', { setPiece: setPiece.value, solids: next })
 }
-const put = (index: number, solid: Solid) => keepSolids(solids.value.map((s, i) => (i === index ? solid : s)))
+const changeSolid = (index: number, solid: Solid) => keepSolids(solids.value.map((s, i) => (i === index ? solid : s)))
 
 async function addSolid(event: Event) {
   const { target } = event
@@ -93,22 +93,22 @@ async function addSolid(event: Event) {
         @click="keepSolids(solids.filter((_, j) => j !== i))"
       />
     </legend>
-    <SolidFields :solid="solid" :keep="(next) => put(i, next)" />
+    <SolidFields :solid="solid" :keep="(next) => changeSolid(i, next)" />
     <div class="grid grid-cols-4 gap-2">
       <NumberField
         label="Beside"
         unit="m"
         :value="solid.at.x"
-        :keep="(x) => put(i, { ...solid, at: { ...solid.at, x } })"
+        :keep="(x) => changeSolid(i, { ...solid, at: { ...solid.at, x } })"
       />
       <NumberField
         label="Behind"
         unit="m"
         :value="solid.at.y"
-        :keep="(y) => put(i, { ...solid, at: { ...solid.at, y } })"
+        :keep="(y) => changeSolid(i, { ...solid, at: { ...solid.at, y } })"
       />
-      <NumberField label="Above" unit="m" :value="solid.base" :keep="(base) => put(i, { ...solid, base })" />
-      <NumberField label="Turned" unit="°" :value="solid.turn" :keep="(turn) => put(i, { ...solid, turn })" />
+      <NumberField label="Above" unit="m" :value="solid.base" :keep="(base) => changeSolid(i, { ...solid, base })" />
+      <NumberField label="Turned" unit="°" :value="solid.turn" :keep="(turn) => changeSolid(i, { ...solid, turn })" />
     </div>
   </fieldset>
   <div class="flex flex-wrap items-center gap-1.5">
@@ -123,7 +123,7 @@ async function addSolid(event: Event) {
     :title="`Take out ${piece.piece.name}`"
     :warning="warning"
     :act="`Take out ${piece.piece.name}`"
-    :take="() => keep('deleteSetPiece', { setPiece })"
+    :remove="() => keep('deleteSetPiece', { setPiece })"
     @back="isLeaving = false"
     @done="isLeaving = false"
   />

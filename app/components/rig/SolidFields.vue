@@ -25,7 +25,7 @@ const sizes = computed(() =>
 )
 
 /** Checks what is typed before it is handed on, so that the reason stands at the field. */
-async function take(change: Record<string, unknown>): Promise<string | null> {
+async function apply(change: Record<string, unknown>): Promise<string | null> {
   const checked = solidSchema.safeParse({ ...props.solid, ...change })
   if (checked.success) return props.keep(checked.data)
   const [issue] = checked.error.issues
@@ -43,14 +43,14 @@ async function take(change: Record<string, unknown>): Promise<string | null> {
         :unit="size.key === 'count' ? 'in number' : 'm'"
         :digits="3"
         :value="size.value"
-        :keep="(value) => take({ [size.key]: value })"
+        :keep="(value) => apply({ [size.key]: value })"
       />
     </div>
     <OutlineField
       v-if="solid.kind === 'prism'"
       label="Outline"
       :outline="solid.outline"
-      :keep="(outline: PlanPoint[]) => take({ outline })"
+      :keep="(outline: PlanPoint[]) => apply({ outline })"
     />
   </div>
 </template>

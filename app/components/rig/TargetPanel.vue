@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { turnLevel } from '#core/geometry/rotation'
 import { subtract, type Vec3 } from '#core/geometry/vector'
 import type { TargetForm } from '#core/show/entities'
-import { cuesInWords, dependentsInWords, dependentsOfTarget } from '#core/show/dependents'
+import { cueNumbersInWords, dependentsInWords, dependentsOfTarget } from '#core/show/dependents'
 import { setPiecesOf } from '#core/show/setPieces'
 import type { PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
@@ -28,7 +28,7 @@ const leaning = computed(() => dependentsOfTarget(props.show, target.value))
 const warning = computed(() => {
   const words = dependentsInWords(leaning.value)
   if (!words) return 'Nothing is aimed at it.'
-  const cues = cuesInWords(props.show, leaning.value.cues)
+  const cues = cueNumbersInWords(props.show, leaning.value.cues)
   return `${words} aim at it${cues ? ` (cues ${cues})` : ''}. They stay aimed at the place it has now, but will follow nothing any more.`
 })
 
@@ -106,7 +106,7 @@ function tied(key: string) {
     :title="`Take out ${placed.target.name}`"
     :warning="warning"
     :act="`Take out ${placed.target.name}`"
-    :take="() => keep('deleteTarget', { target, aims: 'keep the place' })"
+    :remove="() => keep('deleteTarget', { target, aims: 'keep the place' })"
     @back="isLeaving = false"
     @done="isLeaving = false"
   />

@@ -53,7 +53,7 @@ const outcome = computed(() => {
   return length === 1 ? `selects 1${level}` : `selects ${length}${level}`
 })
 watchEffect(() => {
-  stage.meant = isOpen.value && entry.value.trim() !== '' && reading.value.ok ? reading.value.fixtures : []
+  stage.entryPreview = isOpen.value && entry.value.trim() !== '' && reading.value.ok ? reading.value.fixtures : []
 })
 
 function typed() {
@@ -102,7 +102,7 @@ function move(by: 1 | -1) {
   back.value = Math.max(-1, next)
 }
 
-function take(event: KeyboardEvent) {
+function completeBy(event: KeyboardEvent) {
   const [first] = completions.value
   const chosen = completions.value[at.value] ?? first
   if (!chosen) return
@@ -151,7 +151,7 @@ defineExpose({ startWith })
       @input="typed"
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
-      @keydown.tab="take"
+      @keydown.tab="completeBy"
       @keydown.esc="(leave(), field?.blur())"
       @focus="isOpen = true"
       @blur="isOpen = false"

@@ -23,7 +23,7 @@ const words = shallowRef('')
 const newest = new LatestOnly<Consequences>()
 /** Counts what was asked: an earlier answer tells nothing any more. */
 let turn = 0
-watch([() => stage.reading.show, palette], () => void tell(), { immediate: true })
+watch([() => stage.panelState.show, palette], () => void tell(), { immediate: true })
 
 async function tell() {
   const mine = ++turn

@@ -60,7 +60,7 @@ async function keep() {
   name.value = ''
   void load()
 }
-async function takeOut() {
+async function forgetVersion() {
   if (!looked.value) return
   const answered = await requestRemoval(`${path.value}/${looked.value.id}`, nothing)
   trouble.value = answered.ok ? '' : answered.refusal.message
@@ -130,7 +130,9 @@ async function restore() {
               {{ version.name }}
             </option>
           </select>
-          <button v-if="!isSure" type="button" class="quiet-button shrink-0 py-1" @click="takeOut">Forget it</button>
+          <button v-if="!isSure" type="button" class="quiet-button shrink-0 py-1" @click="forgetVersion">
+            Forget it
+          </button>
           <button v-if="!isSure" type="button" class="quiet-button shrink-0 py-1" @click="isSure = true">
             Restore
           </button>

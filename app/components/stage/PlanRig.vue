@@ -21,7 +21,7 @@ const props = defineProps<{
 const selection = useSelection()
 const stage = useStage()
 const lookOf = useFixtureLook()
-const meant = computed(() => new Set(stage.meant))
+const entryPreview = computed(() => new Set(stage.entryPreview))
 const emit = defineEmits<{
   pick: [event: PointerEvent, fixtures: readonly FixtureId[]]
   grabHang: [event: PointerEvent, hang: HangId]
@@ -70,7 +70,7 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
       order: selection.order.get(fixture.members.find((member) => selection.order.has(member)) ?? fixture.id),
       look: lookOf(fixture.members),
       isMarked: fixture.members.some((member) => props.marked.has(member)),
-      isMeant: fixture.members.some((member) => meant.value.has(member)),
+      isMeant: fixture.members.some((member) => entryPreview.value.has(member)),
     }
   })
 }

@@ -76,7 +76,7 @@ function changed(channel: Channel, column: string, text: string): Channel | stri
   return value === null ? NOT_A_NUMBER : { ...channel, [column]: value }
 }
 
-async function take(ids: readonly string[], column: string, text: string): Promise<string | null> {
+async function commitCell(ids: readonly string[], column: string, text: string): Promise<string | null> {
   const next = [...props.channels]
   for (const id of ids) {
     const index = Number(id)
@@ -111,7 +111,7 @@ function remove() {
       :rows="rows"
       :columns="columns"
       :selected="selected"
-      :keep="take"
+      :keep="commitCell"
       empty="No channels."
       @select="(ids) => (selected = new Set(ids))"
       @remove="remove"

@@ -8,7 +8,7 @@ import { poolDiameter } from '#core/light/zoom'
 const props = defineProps<{ optics: Optics; keep: (optics: Optics, row: number) => Promise<string | null> }>()
 const TRIAL_THROW = 10
 
-function put(row: number, change: Partial<Optics[number]>) {
+function changeRow(row: number, change: Partial<Optics[number]>) {
   return props.keep(
     props.optics.map((known, i) => (i === row ? { ...known, ...change } : known)),
     row,
@@ -33,9 +33,15 @@ function add() {
       class="grid grid-cols-[1fr_1fr_1.3fr_1fr_1fr_26px] items-end gap-2"
       :class="i > 0 ? '[&_label>span:first-child]:sr-only' : ''"
     >
-      <NumberField label="Beam angle" unit="°" :value="row.beam" :keep="(beam) => put(i, { beam })" />
-      <NumberField label="Field angle" unit="°" :value="row.field" :keep="(field) => put(i, { field })" />
-      <NumberField label="Peak" unit="cd" :value="row.candela" :digits="0" :keep="(candela) => put(i, { candela })" />
+      <NumberField label="Beam angle" unit="°" :value="row.beam" :keep="(beam) => changeRow(i, { beam })" />
+      <NumberField label="Field angle" unit="°" :value="row.field" :keep="(field) => changeRow(i, { field })" />
+      <NumberField
+        label="Peak"
+        unit="cd"
+        :value="row.candela"
+        :digits="0"
+        :keep="(candela) => changeRow(i, { candela })"
+      />
       <p class="pb-1 text-right font-mono text-sm text-mist">{{ poolDiameter(TRIAL_THROW, row.beam).toFixed(2) }} m</p>
       <p class="pb-1 text-right font-mono text-sm text-mist">
         {{ Math.round(illuminance(row.candela, 0, TRIAL_THROW)) }} lux

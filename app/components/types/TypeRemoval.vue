@@ -28,7 +28,7 @@ const warning = computed(() => {
   return palettes.value === 0 ? uses : `${uses} What ${palettes.value} palettes hold for the type goes with it.`
 })
 
-function take() {
+function remove() {
   const to = fate.value
   const left =
     to === null || to === 'none'
@@ -43,7 +43,7 @@ function take() {
     :title="`Take out ${name}`"
     :warning="warning"
     :act="`Take out ${name}`"
-    :take="take"
+    :remove="remove"
     @back="emit('back')"
     @done="emit('back')"
   >

@@ -10,7 +10,7 @@ const emit = defineEmits<{ remove: [] }>()
 type Slot = Wheel['slots'][number]
 const PATTERNS = GOBO_PATTERNS.map((key) => ({ key, name: key }))
 
-function put(index: number, change: Partial<Slot>) {
+function changeSlot(index: number, change: Partial<Slot>) {
   return props.keep({
     ...props.wheel,
     slots: props.wheel.slots.map((slot, i) => (i === index ? { ...slot, ...change } : slot)),
@@ -21,7 +21,7 @@ function add() {
   return props.keep({ ...props.wheel, slots: [...slots, newSlot(kind, `Slot ${slots.length}`)] })
 }
 function recolour(index: number, event: Event) {
-  if (event.target instanceof HTMLInputElement) void put(index, { colour: event.target.value })
+  if (event.target instanceof HTMLInputElement) void changeSlot(index, { colour: event.target.value })
 }
 </script>
 
@@ -54,14 +54,14 @@ function recolour(index: number, event: Event) {
           @change="recolour(i, $event)"
         />
         <GoboPicture v-else :pattern="slot.pattern ?? 'open'" class="shrink-0" />
-        <TextField class="flex-1" :label="`Slot ${i}`" :shown="slot.name" :keep="(name) => put(i, { name })" />
+        <TextField class="flex-1" :label="`Slot ${i}`" :shown="slot.name" :keep="(name) => changeSlot(i, { name })" />
         <ChoiceField
           v-if="wheel.kind === 'gobo'"
           class="w-20"
           label="Pattern"
           :value="slot.pattern ?? 'open'"
           :options="PATTERNS"
-          :keep="(pattern) => put(i, { pattern })"
+          :keep="(pattern) => changeSlot(i, { pattern })"
         />
         <IconButton
           v-if="wheel.slots.length > 2"

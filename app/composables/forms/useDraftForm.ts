@@ -16,8 +16,8 @@ export function useDraftForm<N extends CommandName>(name: N, input: () => Comman
   const isTried = ref(false)
   const answered = ref<Refusal | null>(null)
   const outcome = computed(() => {
-    const given = input()
-    return given ? show.attempt(name, given) : INCOMPLETE
+    const values = input()
+    return values ? show.attempt(name, values) : INCOMPLETE
   })
   const refusal = computed(() => answered.value ?? (outcome.value.ok ? null : outcome.value.refusal))
   /** What it will do, in words; empty while it would be refused. */
@@ -34,9 +34,9 @@ export function useDraftForm<N extends CommandName>(name: N, input: () => Comman
   async function send() {
     isTried.value = true
     answered.value = null
-    const given = input()
-    if (!outcome.value.ok || !given) return
-    answered.value = await show.ask(name, given)
+    const values = input()
+    if (!outcome.value.ok || !values) return
+    answered.value = await show.ask(name, values)
     if (answered.value) return
     isTried.value = false
     done()

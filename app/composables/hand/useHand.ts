@@ -9,7 +9,7 @@ import { counted } from '#core/show/counted'
 export function useHand() {
   const store = useShow()
   const stage = useStage()
-  const show = computed(() => stage.reading.show)
+  const show = computed(() => stage.panelState.show)
 
   const held = computed(() => {
     const person = store.person

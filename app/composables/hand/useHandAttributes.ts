@@ -44,8 +44,8 @@ export function useHandAttributes() {
   })
 
   function read(): HandAttribute[] {
-    const { told } = stage
-    const show = stage.reading.tried
+    const { seenInPanels } = stage
+    const show = stage.panelState.preview
     const person = store.person
     if (!show || !person) return []
     const rigged = selection.fixtures.flatMap((id) => rigOf(show).get(id) ?? [])
@@ -57,7 +57,7 @@ export function useHandAttributes() {
       const [first] = able
       if (!first) return []
       const shown = able.map((fixture) =>
-        numberShown(show, lookup, fixture, attribute, told(fixture.id)?.position.throwMetres ?? null),
+        numberShown(show, lookup, fixture, attribute, seenInPanels(fixture.id)?.position.throwMetres ?? null),
       )
       const ranges = [...new Set(able.map(({ type }) => type))].map((type) => rangeOf(type, attribute))
       const isOneType = able.every(({ type }) => type === first.type)

@@ -15,7 +15,7 @@ export function useRecording(allowed: () => Mask = () => TAKE_ALL) {
   const workingSet = useWorkingSet()
 
   const taken = computed(() => {
-    const { show } = stage.reading
+    const { show } = stage.panelState
     return show && store.person ? takenFromHand(show, store.person, allowed(), workingSet.current) : null
   })
   const families = computed(() => FAMILIES.filter((family) => taken.value?.families.includes(family)))

@@ -20,8 +20,8 @@ export function useSelectionSummary() {
   const stage = useStage()
   const selection = useSelection()
   const chosen = computed(() => {
-    const { told } = stage
-    return selection.fixtures.flatMap((id) => told(id) ?? [])
+    const { seenInPanels } = stage
+    return selection.fixtures.flatMap((id) => seenInPanels(id) ?? [])
   })
   const none = computed(() => chosen.value.length === 0)
 
@@ -44,7 +44,7 @@ export function useSelectionSummary() {
     if (!isOne) return { id: null, name: 'Different targets', offset: '' }
     if (value.target === null) return { id: null, name: 'A free place', offset: offsetInWords(value.offset) }
     const offset = length(value.offset) < NO_OFFSET ? '' : `${offsetInWords(value.offset)} of it`
-    return { id: value.target, name: stage.reading.show?.all.target.get(value.target)?.name ?? 'Target', offset }
+    return { id: value.target, name: stage.panelState.show?.all.target.get(value.target)?.name ?? 'Target', offset }
   })
 
   const positionSummary = computed(() => {

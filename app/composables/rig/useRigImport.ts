@@ -24,17 +24,17 @@ export function useRigImport(show: () => Show) {
   const sources = shallowRef<readonly Source[]>([])
   const trouble = ref<string | null>(null)
 
-  function take(name: string, text: string) {
+  function addText(name: string, text: string) {
     trouble.value = null
     const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { delimitersToGuess: [',', ';', '\t'] })
     sources.value = [...sources.value, { name, cells: parsed.data }]
   }
 
-  async function takeFiles(files: readonly File[]) {
+  async function addFiles(files: readonly File[]) {
     for (const file of files) {
       if (file.size > LARGEST)
         trouble.value = `${file.name} is larger than 4 MB; this is hardly a rig. It was not read.`
-      else take(file.name, await file.text())
+      else addText(file.name, await file.text())
     }
   }
 
@@ -74,5 +74,5 @@ export function useRigImport(show: () => Show) {
     return { hangs, fixtures, targets }
   })
 
-  return { tables, result, trouble, take, takeFiles, drop, reset }
+  return { tables, result, trouble, addText, addFiles, drop, reset }
 }

@@ -47,7 +47,7 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   const lights = computed(() => spaceLights(fixtures.value, chosen.value))
   const looking = computed(() => selection.fixtures.flatMap((id) => stage.seen(id) ?? [])[0])
 
-  function put(name: string, part: Object3D | null) {
+  function replacePart(name: string, part: Object3D | null) {
     const view = space.value
     if (!view) return
     const old = parts.get(name)
@@ -76,16 +76,16 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
 
   function drawLights() {
     const reach = (light: SpaceLight) => landingOn(surfacesOf(show()), light.beam)?.distance ?? FURTHEST
-    put('pools', poolModel(lights.value.map((light) => ({ light, faces: facesOf(light) }))))
-    put('beams', isHazy.value ? beamModel(lights.value, reach) : null)
+    replacePart('pools', poolModel(lights.value.map((light) => ({ light, faces: facesOf(light) }))))
+    replacePart('beams', isHazy.value ? beamModel(lights.value, reach) : null)
   }
   function drawHeads() {
     heads = headModel(fixtures.value, chosen.value)
-    put('heads', heads.heads)
-    put('bases', heads.bases)
+    replacePart('heads', heads.heads)
+    replacePart('bases', heads.bases)
   }
   function drawStage() {
-    put('stage', stageModel(show()))
+    replacePart('stage', stageModel(show()))
   }
 
   function look(view: SetView) {

@@ -59,7 +59,7 @@ export function usePlanPointer(
         start: dragging.at(event),
         propose: (by, settled) => {
           stage.tryOut(fixtures, 'nudgeAim', { fixtures, by })
-          if (settled) void stage.keepTrial()
+          if (settled) void stage.commitTrial()
         },
         putBack: stage.endTrial,
       }),

@@ -47,7 +47,7 @@ export function useStageLayers(show: () => Show, picture: () => Picture = () => 
     return [...stage.standing.values()].filter(({ seen, rigged }) => seen > DARK && !order.has(rigged.id))
   })
   /** What the marks over the light show, its handle and its targets: with a drag at once, else a frame after the light. */
-  const handled = useDeferred(chosen, () => (stage.isTrying ? 'at once' : 'after the light'))
+  const handled = useDeferred(chosen, () => (stage.isPreviewing ? 'at once' : 'after the light'))
   const litTargets = computedStable<ReadonlySet<string>>(() => {
     const aimedAt = new Set<string>()
     for (const { positionValue } of handled.value)

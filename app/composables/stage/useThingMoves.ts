@@ -60,21 +60,21 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
   }
 
   /** In the Rig room, looks at what is pressed; tells whether it is to be moved. */
-  function take(event: PointerEvent, thing: ChosenThing): boolean {
+  function press(event: PointerEvent, thing: ChosenThing): boolean {
     event.stopPropagation()
     if (stage.room === 'rig') chosen.choose(thing)
     return stage.tool === 'move'
   }
 
   function onTarget(event: PointerEvent, target: TargetId) {
-    if (!take(event, { kind: 'target', id: target })) return
+    if (!press(event, { kind: 'target', id: target })) return
     const from = (store.view && targetsOf(store.view).get(target)?.position) ?? vec3(0, 0, 0)
     moving(event, (by, settled) => change('moveTarget', { target, position: snapped(target, from, by) }, settled))
   }
 
   function onSetPiece(event: PointerEvent, setPiece: SetPieceId) {
     const place = store.view?.all.setPiecePlace.get(placeId(venue(), setPiece))
-    if (!place || !take(event, { kind: 'setPiece', id: setPiece })) return
+    if (!place || !press(event, { kind: 'setPiece', id: setPiece })) return
     const { position, yaw } = place
     moving(event, (by, settled) =>
       change('moveSetPiece', { setPiece, position: snapped(setPiece, position, by), yaw }, settled),
@@ -83,7 +83,7 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
 
   function onHang(event: PointerEvent, hang: HangId) {
     const place = store.view?.all.hangPlace.get(placeId(venue(), hang))
-    if (!place || !take(event, { kind: 'hang', id: hang })) return
+    if (!place || !press(event, { kind: 'hang', id: hang })) return
     moving(event, (by, settled) => change('moveHang', { hang, origin: snapped(hang, place.origin, by) }, settled))
   }
 

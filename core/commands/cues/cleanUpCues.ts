@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { repeatsWithin } from '../../cues/editing'
 import { command, refuse } from '../command'
-import { cells, onCells, takeAll } from '../shared/cells'
+import { cells, onCells, removeValues } from '../shared/cells'
 
 export const cleanUpCues = command({
   input: z.strictObject(cells),
@@ -11,7 +11,7 @@ export const cleanUpCues = command({
     onCells(
       show,
       choice,
-      (draft) => takeAll(draft, repeatsWithin(show, choice)),
+      (draft) => removeValues(draft, repeatsWithin(show, choice)),
       'clean up',
       refuse('nothing repeats', {}, 'cues'),
     ),

@@ -10,7 +10,7 @@ import type { Show } from '../../show/show'
 import { command, done } from '../command'
 import { cueListOf, noCue, noList } from '../shared/cueListOf'
 import { cuesInWords, cuesOf } from '../shared/chosenCues'
-import { cueNumbersTaken, elsewhere, numberedFrom } from '../shared/cueNumbers'
+import { cueNumbersInUse, elsewhere, numberedFrom } from '../shared/cueNumbers'
 
 export const copyCues = command({
   input: z.strictObject({ ...elsewhere, what: z.enum(['what it sets', 'all it shows']) }),
@@ -21,7 +21,7 @@ export const copyCues = command({
     if (!known) return noCue()
     if (!list) return noList()
     const numbers = numberedFrom(number, known)
-    const refusal = cueNumbersTaken(list, numbers)
+    const refusal = cueNumbersInUse(list, numbers)
     if (refusal) return refusal
     const draft = new Draft(show)
     for (const [i, { id, cue }] of known.entries()) {

@@ -3,7 +3,7 @@ import { Draft } from '../../show/draft'
 import { cue as cueSchema } from '../../show/entities'
 import { cueId } from '../../show/ids'
 import { command, done } from '../command'
-import { cueListOf, cueNumberTaken, noList } from '../shared/cueListOf'
+import { cueListOf, cueNumberInUse, noList } from '../shared/cueListOf'
 
 export const insertCue = command({
   input: cueSchema.omit({ note: true }),
@@ -11,7 +11,7 @@ export const insertCue = command({
   run(show, input, { newId }) {
     const list = cueListOf(show, input.list)
     if (!list) return noList()
-    const refusal = cueNumberTaken(list, input.number)
+    const refusal = cueNumberInUse(list, input.number)
     if (refusal) return refusal
     const draft = new Draft(show).put('cue', cueId.parse(newId()), { ...input, note: '' })
     return done(draft, `insert cue ${input.number} ${input.name}`.trim())

@@ -11,7 +11,7 @@ import { command, done } from '../command'
 import { cueListOf, noCue, noList } from '../shared/cueListOf'
 import { fixturesInWords } from '../shared/wording'
 import { cuesOf } from '../shared/chosenCues'
-import { cueNumbersTaken, elsewhere, numberedFrom } from '../shared/cueNumbers'
+import { cueNumbersInUse, elsewhere, numberedFrom } from '../shared/cueNumbers'
 import { counted, plural } from '../../show/counted'
 
 export const moveCues = command({
@@ -23,7 +23,7 @@ export const moveCues = command({
     if (!known) return noCue()
     if (!list) return noList()
     const numbers = numberedFrom(number, known)
-    const refusal = cueNumbersTaken(list, numbers, ids)
+    const refusal = cueNumbersInUse(list, numbers, ids)
     if (refusal) return refusal
     const draft = new Draft(show)
     const leaving = known.filter(({ cue }) => cue.list !== listId)

@@ -11,7 +11,7 @@ import { cue as cueSchema } from '../../show/entities'
 import { cueId, workingSetId } from '../../show/ids'
 import { z } from 'zod'
 import { command, done, refuse } from '../command'
-import { cueListOf, cueNumberTaken, noList } from '../shared/cueListOf'
+import { cueListOf, cueNumberInUse, noList } from '../shared/cueListOf'
 import { recordable, RECORD_FROM } from '../shared/recordable'
 import { spendMask } from '../shared/takenFromHand'
 import { fixturesInWords } from '../shared/wording'
@@ -33,7 +33,7 @@ export const recordCue = command({
   ) {
     const list = cueListOf(show, input.list)
     if (!list) return noList()
-    const refusal = cueNumberTaken(list, input.number)
+    const refusal = cueNumberInUse(list, input.number)
     if (refusal) return refusal
     const { values, fixtures } = recordable(show, person, list.list, from, workingSet)
     if (values.length === 0) return refuse('nothing to record', { from, list: list.list.name })

@@ -1,7 +1,7 @@
 /** Stores what is in hand, or what is on stage, in a cue that is there: merged, instead of it, or taken out. */
 import { cueValueId, handValueId } from '../../show/compositeIds'
 import { z } from 'zod'
-import { setInCues, takeFromCues, WHERE } from '../../cues/editing'
+import { setInCues, removeFromCues, WHERE } from '../../cues/editing'
 import type { Setting } from '../../cues/marks'
 import { valuesByCue } from '../../cues/tracking'
 import { Draft } from '../../show/draft'
@@ -46,13 +46,13 @@ export const storeInCue = command({
     const held = new Set(values.map(({ fixture, attribute }) => cueValueId(id, fixture, attribute)))
     const isHeld = ({ fixture, attribute }: CueValue) => held.has(cueValueId(id, fixture, attribute))
     if (how === 'replace')
-      takeFromCues(
+      removeFromCues(
         show,
         draft,
         there.filter((one) => !isHeld(one)),
         where,
       )
-    if (how === 'remove') takeFromCues(show, draft, there.filter(isHeld), where)
+    if (how === 'remove') removeFromCues(show, draft, there.filter(isHeld), where)
     else setInCues(show, draft, settings, where)
     for (const { fixture, attribute } of values) draft.remove('handValue', handValueId(person, fixture, attribute))
     spendMask(show, draft, person)

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { setWithin } from '../../cues/editing'
 import { command, refuse } from '../command'
-import { cells, onCells, takeAll } from '../shared/cells'
+import { cells, onCells, removeValues } from '../shared/cells'
 
 export const takeOutOfCues = command({
   input: z.strictObject(cells),
@@ -11,7 +11,7 @@ export const takeOutOfCues = command({
     onCells(
       show,
       choice,
-      (draft) => takeAll(draft, setWithin(show, choice)),
+      (draft) => removeValues(draft, setWithin(show, choice)),
       'take out',
       refuse('cues set none', { families: choice.families }, 'cues'),
     ),

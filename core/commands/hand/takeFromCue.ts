@@ -5,7 +5,7 @@ import { Draft } from '../../show/draft'
 import { cueId } from '../../show/ids'
 import { givenBy } from '../../show/values'
 import { command, done, refuse } from '../command'
-import { putTaken, takeChoice } from '../shared/takeValues'
+import { putIntoHand, takeChoice } from '../shared/takeValues'
 import { fixturesInWords } from '../shared/wording'
 import { listInWords } from '../../show/listInWords'
 
@@ -21,7 +21,7 @@ export const takeFromCue = command({
       return value ? [{ ...stored, value }] : []
     })
     const draft = new Draft(show)
-    const fixtures = putTaken(show, draft, person, values, choice)
+    const fixtures = putIntoHand(show, draft, person, values, choice)
     const what = listInWords(choice.families)
     if (fixtures.length === 0)
       return refuse('cue holds none', { cue: cue.number, families: choice.families }, 'families')

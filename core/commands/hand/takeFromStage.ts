@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { playedBack } from '../../cues/playback'
 import { Draft } from '../../show/draft'
 import { command, done, refuse } from '../command'
-import { eachOf, putTaken, takeChoice } from '../shared/takeValues'
+import { eachOf, putIntoHand, takeChoice } from '../shared/takeValues'
 import { fixturesInWords } from '../shared/wording'
 import { listInWords } from '../../show/listInWords'
 
@@ -12,7 +12,7 @@ export const takeFromStage = command({
   undoable: true,
   run(show, choice, { person }) {
     const draft = new Draft(show)
-    const fixtures = putTaken(show, draft, person, eachOf(playedBack(show)), choice)
+    const fixtures = putIntoHand(show, draft, person, eachOf(playedBack(show)), choice)
     if (fixtures.length === 0) return refuse('cues show none', { families: choice.families }, 'families')
     return done(draft, `take ${listInWords(choice.families)} of ${fixturesInWords(show, fixtures)} from stage`)
   },

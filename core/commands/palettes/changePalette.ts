@@ -3,7 +3,7 @@ import { Draft } from '../../show/draft'
 import { palette as paletteSchema } from '../../show/entities'
 import { paletteId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { paletteNumberTaken } from '../shared/paletteNumbers'
+import { paletteNumberInUse } from '../shared/paletteNumbers'
 import { definedFields } from '../shared/definedFields'
 import { gone } from '../shared/refusals'
 import { listInWords } from '../../show/listInWords'
@@ -17,7 +17,7 @@ export const changePalette = command({
   run(show, { palette, ...fields }) {
     const known = show.all.palette.get(palette)
     if (!known) return gone('palette', 'palette')
-    const refusal = fields.number === undefined ? null : paletteNumberTaken(show, fields.number, palette)
+    const refusal = fields.number === undefined ? null : paletteNumberInUse(show, fields.number, palette)
     if (refusal) return refusal
     if (fields.take?.length === 0) return refuse('takes nothing', { name: known.name }, 'take')
     const draft = new Draft(show).put('palette', palette, { ...known, ...definedFields(fields) })

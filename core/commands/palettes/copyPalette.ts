@@ -5,7 +5,7 @@ import { palette as paletteSchema } from '../../show/entities'
 import { paletteId } from '../../show/ids'
 import { noteRecorded, recordedWith } from '../../palettes/recorded'
 import { command, done } from '../command'
-import { paletteNumberTaken } from '../shared/paletteNumbers'
+import { paletteNumberInUse } from '../shared/paletteNumbers'
 import { gone } from '../shared/refusals'
 
 export const copyPalette = command({
@@ -14,7 +14,7 @@ export const copyPalette = command({
   run(show, { palette, number, name }, { newId }) {
     const known = show.all.palette.get(palette)
     if (!known) return gone('palette', 'palette')
-    const refusal = paletteNumberTaken(show, number)
+    const refusal = paletteNumberInUse(show, number)
     if (refusal) return refusal
     const id = paletteId.parse(newId())
     const draft = new Draft(show).put('palette', id, { ...known, number, name })

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { Draft } from '../../show/draft'
 import { command, done, refuse } from '../command'
-import { handOfPerson } from '../shared/handOfPerson'
+import { handEntriesOf } from '../shared/handEntries'
 
 export const dropPalette = command({
   input: z.strictObject({}),
@@ -11,7 +11,7 @@ export const dropPalette = command({
     const palette = show.all.person.get(person)?.editing ?? null
     if (!palette) return refuse('none open', {})
     const draft = new Draft(show).set('person', person, 'editing', null)
-    for (const [id] of handOfPerson(show, person)) draft.remove('handValue', id)
+    for (const [id] of handEntriesOf(show, person)) draft.remove('handValue', id)
     return done(draft, `drop the changes to ${show.all.palette.get(palette)?.name ?? 'a palette'}`)
   },
 })

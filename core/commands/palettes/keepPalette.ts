@@ -13,7 +13,7 @@ import type { Show } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { linkTrouble } from '../shared/refusals'
 import { fixturesInWords } from '../shared/wording'
-import { handOfPerson } from '../shared/handOfPerson'
+import { handEntriesOf } from '../shared/handEntries'
 import type { FixtureValue } from '../../show/fixtureValue'
 
 export const keepPalette = command({
@@ -23,7 +23,7 @@ export const keepPalette = command({
     const palette = show.all.person.get(person)?.editing ?? null
     const known = palette && show.all.palette.get(palette)
     if (!palette || !known) return refuse('none open', {})
-    const held = handOfPerson(show, person).filter(([, { attribute }]) => lets(known, attribute))
+    const held = handEntriesOf(show, person).filter(([, { attribute }]) => lets(known, attribute))
     const changed = held.flatMap(([, { fixture, attribute, value }]) =>
       changedValue(show, palette, known.shelf, { fixture, attribute, value }),
     )

@@ -33,7 +33,7 @@ export const makePalettesFromType = command({
       putReaching(show, draft, id, values, { merge: [] })
     }
     const chosen = offered.flatMap((palette) => palette.chosen)
-    const told = chosen.length ? ` (${chosenInWords(show, chosen)})` : ''
-    return done(draft, `make ${offered.length} palettes from ${known.name}${told}`)
+    const suffix = chosen.length ? ` (${chosenInWords(show, chosen)})` : ''
+    return done(draft, `make ${offered.length} palettes from ${known.name}${suffix}`)
   },
 })

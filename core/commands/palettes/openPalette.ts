@@ -7,7 +7,7 @@ import { Draft } from '../../show/draft'
 import { paletteId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
-import { handOfPerson } from '../shared/handOfPerson'
+import { handEntriesOf } from '../shared/handEntries'
 
 export const openPalette = command({
   input: z.strictObject({ palette: paletteId }),
@@ -17,7 +17,7 @@ export const openPalette = command({
     if (!known) return gone('palette', 'palette')
     const open = show.all.palette.get(show.all.person.get(person)?.editing ?? '')
     if (open) return refuse('another open', { name: open.name })
-    if (handOfPerson(show, person).length > 0) return refuse('hand full', { name: known.name })
+    if (handEntriesOf(show, person).length > 0) return refuse('hand full', { name: known.name })
     const draft = new Draft(show).set('person', person, 'editing', palette)
     for (const rigged of servedBy(show, palette))
       for (const attribute of attributesServed(show, palette, rigged)) {

@@ -21,7 +21,7 @@ beforeEach(() => {
 const id = (number: number) => desk.choose.palette(number)
 const number = (value: number): PlainValue => ({ kind: 'number', number: value })
 /** What a palette comes to for a fixture. */
-function given(palette: number, fixture: number, attribute: Attribute): PlainValue | null {
+function valueOf(palette: number, fixture: number, attribute: Attribute): PlainValue | null {
   const rigged = rigOf(desk.show).get(desk.fixture(fixture))
   const stored = rigged && paletteValueFor(desk.show, id(palette), rigged, attribute)
   return rigged && stored ? resolveValue(desk.show, rigged, attribute, stored).value : null
@@ -53,11 +53,15 @@ describe('the reach of what is recorded', () => {
     desk.level('13', 'zoom', 20)
     desk.do('recordPalette', { number: 1, name: 'Bow', shelf: 'focus', colour: 'brass', reach: 'usual' })
     expect(servedBy(desk.show, id(1)).map((r) => r.fixture.number)).toEqual([11, 12, 13, 14, 41])
-    expect(given(1, 41, 'position')).toMatchObject({ kind: 'aim', target: desk.choose.target('Bow'), choice: null })
-    expect(given(1, 14, 'zoom')).toBeNull()
+    expect(valueOf(1, 41, 'position')).toMatchObject({ kind: 'aim', target: desk.choose.target('Bow'), choice: null })
+    expect(valueOf(1, 14, 'zoom')).toBeNull()
     desk.level('11-13', 'zoom', 14)
     desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'usual' })
-    expect([given(1, 14, 'zoom'), given(1, 11, 'zoom'), given(1, 41, 'zoom')]).toEqual([number(14), number(14), null])
+    expect([valueOf(1, 14, 'zoom'), valueOf(1, 11, 'zoom'), valueOf(1, 41, 'zoom')]).toEqual([
+      number(14),
+      number(14),
+      null,
+    ])
     expect(glanceAt(desk.show, id(1)).reaches).toEqual(['kind', 'any'])
   })
 
@@ -102,30 +106,30 @@ describe('the reach of what is recorded', () => {
       reach: 'usual',
     })
     expect(label).toMatch(/Plover 250: Deep blue, \d+ off/)
-    expect(given(1, 41, 'blue')).toEqual(number(0.85))
+    expect(valueOf(1, 41, 'blue')).toEqual(number(0.85))
   })
 
   it('obeys the masks in what a colour means elsewhere, and writes over nothing that was recorded', () => {
     desk.do('setTake', { family: 'colour', take: true })
     mix(0.2, 0.3, 0.85)
-    const meant = (palette: number) =>
+    const choicesIn = (palette: number) =>
       [...desk.show.all.paletteValue.values()].flatMap((stored) =>
         stored.palette === id(palette) && stored.attribute === 'colourWheel' ? [stored.value] : [],
       )
     const colour = { shelf: 'colour', colour: 'shoal', reach: 'usual' } as const
     desk.do('setTake', { attribute: 'colourWheel', take: false })
     desk.do('recordPalette', { number: 1, name: 'Held back', ...colour })
-    expect(meant(1)).toEqual([])
+    expect(choicesIn(1)).toEqual([])
     desk.do('setTake', { attribute: 'colourWheel', take: true })
 
     // What was only worked out for a type goes along with the colour; what was recorded from one of it stays.
     const merge = () => desk.do('storeInPalette', { palette: id(2), how: 'merge', reach: 'usual' })
     mix(0, 0, 1)
     desk.do('recordPalette', { number: 2, name: 'Meant', ...colour })
-    const [blue] = meant(2)
+    const [blue] = choicesIn(2)
     mix(1, 0, 0)
     merge()
-    const [red] = meant(2)
+    const [red] = choicesIn(2)
     expect(red).not.toEqual(blue)
     const turn = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0, mode: null, count: 1, gap: null, middle: 0 }
     desk.do('placeFixtures', { ...turn, hang: desk.choose.hang('Bar'), type: typeNamed('Plover 250'), numberFrom: 31 })
@@ -134,7 +138,7 @@ describe('the reach of what is recorded', () => {
     merge()
     mix(0, 0, 1)
     merge()
-    expect([given(2, 41, 'blue'), meant(2)]).toEqual([number(1), [second]])
+    expect([valueOf(2, 41, 'blue'), choicesIn(2)]).toEqual([number(1), [second]])
   })
 })
 
@@ -151,9 +155,9 @@ describe('recording into a palette', () => {
     desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'own' })
     expect(servedBy(desk.show, id(1)).map((r) => r.fixture.number)).toEqual([11, 12, 13])
     desk.do('removeFromPalette', { palette: id(1), fixtures: desk.fixtures('13'), attributes: ['zoom'] })
-    expect([given(1, 13, 'zoom'), given(1, 13, 'position')?.kind]).toEqual([null, 'aim'])
+    expect([valueOf(1, 13, 'zoom'), valueOf(1, 13, 'position')?.kind]).toEqual([null, 'aim'])
     desk.do('removeFromPalette', { palette: id(1), fixtures: desk.fixtures('11'), attributes: null })
-    expect(given(1, 11, 'position')).toBeNull()
+    expect(valueOf(1, 11, 'position')).toBeNull()
     clear()
     desk.aim('14', 'Mark')
     desk.do('storeInPalette', { palette: id(1), how: 'replace', reach: 'own' })
@@ -176,7 +180,7 @@ describe('recording into a palette', () => {
     expect(palettesWithOtherContents(before, desk.show)).toEqual([id(1), id(2)])
     clear()
     expect(desk.seen(11).position.pose).toEqual(pose)
-    expect(given(2, 11, 'position')?.kind).toBe('aim')
+    expect(valueOf(2, 11, 'position')?.kind).toBe('aim')
     const links = [...desk.show.all.cueValue.values()].map(({ value }) => value.kind)
     expect(links.sort()).toEqual(['aim', 'link'])
     expectSound()
@@ -195,7 +199,7 @@ describe('recording into a palette', () => {
     desk.do('setTake', { once: true })
     desk.do('setTake', { family: 'colour', take: false })
     desk.do('storeInPalette', { palette: id(1), how: 'merge', reach: 'own' })
-    expect([given(1, 11, 'zoom'), given(1, 11, 'edge')]).toEqual([number(9), null])
+    expect([valueOf(1, 11, 'zoom'), valueOf(1, 11, 'edge')]).toEqual([number(9), null])
     expect(desk.held(11, 'edge')).toEqual(number(0.5))
     // What the person had set for themselves stands again, not what everybody begins with.
     expect(desk.show.all.person.get(desk.person)).toMatchObject({ take, heldBack: [], takeOnce: false, usual: null })
@@ -206,7 +210,7 @@ describe('recording into a palette', () => {
     desk.level('11', 'zoom', 9)
     desk.level('11', 'edge', 0.1)
     desk.record(2, 'Wide', 'position')
-    expect([given(2, 11, 'zoom'), given(2, 11, 'edge')]).toEqual([number(9), number(0.1)])
+    expect([valueOf(2, 11, 'zoom'), valueOf(2, 11, 'edge')]).toEqual([number(9), number(0.1)])
     expect(desk.refused('setShelfMask', { shelf: 'beam', take: [], heldBack: [] })).toContain('Leave one family on')
   })
 })
@@ -231,8 +235,8 @@ describe('updating', () => {
     ])
     expect(cues).toEqual([{ cue: desk.choose.cue(1, 1), how: 'set' }])
     expect(desk.do('updatePalettes', { palettes: null })).toBe('update Bow (2 fixtures)')
-    expect(given(1, 11, 'position')).toMatchObject({ offset: vec3(0.5, 0, 0) })
-    expect(given(1, 13, 'position')).toMatchObject({ offset: vec3(0, 0, 0) })
+    expect(valueOf(1, 11, 'position')).toMatchObject({ offset: vec3(0.5, 0, 0) })
+    expect(valueOf(1, 13, 'position')).toMatchObject({ offset: vec3(0, 0, 0) })
     expect(desk.held(11, 'position')).toEqual({ kind: 'link', palette: id(1) })
     expect(desk.refused('updatePalettes', { palettes: null })).toContain('Nothing in hand was changed')
   })
@@ -242,11 +246,11 @@ describe('updating', () => {
     desk.do('recordPalette', { number: 2, name: 'Tight', shelf: 'beam', colour: 'kelp', reach: 'kind' })
     desk.level('11', 'zoom', 8)
     desk.do('updatePalettes', { palettes: null })
-    expect([given(2, 11, 'zoom'), given(2, 12, 'zoom')]).toEqual([number(8), number(12)])
+    expect([valueOf(2, 11, 'zoom'), valueOf(2, 12, 'zoom')]).toEqual([number(8), number(12)])
     expect(glanceAt(desk.show, id(2)).reaches).toEqual(['own', 'kind'])
     desk.level('11-14', 'zoom', 10)
     desk.do('updatePalettes', { palettes: null })
-    expect([given(2, 11, 'zoom'), given(2, 14, 'zoom')]).toEqual([number(10), number(10)])
+    expect([valueOf(2, 11, 'zoom'), valueOf(2, 14, 'zoom')]).toEqual([number(10), number(10)])
     expect([...desk.show.all.paletteValue.values()].filter((v) => v.palette === id(2))).toHaveLength(2)
   })
 
@@ -309,7 +313,7 @@ describe('combined palettes', () => {
     desk.recall('11', 2)
     desk.level('11', 'zoom', 7)
     desk.do('updatePalettes', { palettes: null })
-    expect(given(4, 11, 'zoom')).toEqual(number(7))
+    expect(valueOf(4, 11, 'zoom')).toEqual(number(7))
   })
 
   it('are changed at the palette that holds the value itself', () => {
@@ -361,7 +365,7 @@ describe('combined palettes', () => {
     desk.cue(1)
     expect(desk.refused('deletePalettes', { palettes: [id(2)], links: { how: 'refuse' } })).toContain('1 palette')
     desk.do('deletePalettes', { palettes: [id(2)], links: { how: 'loose' } })
-    expect(given(4, 12, 'zoom')).toEqual(number(12))
+    expect(valueOf(4, 12, 'zoom')).toEqual(number(12))
     expectSound()
   })
 })
@@ -412,7 +416,7 @@ describe('deleting', () => {
       numberFrom: 9,
     })
     desk.do('deleteTarget', { target: desk.choose.target('Mark'), aims: 'keep the place' })
-    expect(given(9, 14, 'position')).toMatchObject({ kind: 'aim', target: null, offset: vec3(0, 2, 0) })
+    expect(valueOf(9, 14, 'position')).toMatchObject({ kind: 'aim', target: null, offset: vec3(0, 2, 0) })
     expectSound()
   })
 })
@@ -428,23 +432,23 @@ describe('making and arranging', () => {
       numberFrom: 5,
     })
     expect([5, 6].map((n) => desk.show.all.palette.get(id(n))?.name)).toEqual(['Shore, Front', 'Bow, Front'])
-    expect([11, 12, 13].map((n) => given(5, n, 'position'))).toMatchObject([{ at: 0 }, { at: 0.5 }, { at: 1 }])
-    expect(given(6, 12, 'zoom')).toEqual({ kind: 'pool', diameter: 1.8 })
+    expect([11, 12, 13].map((n) => valueOf(5, n, 'position'))).toMatchObject([{ at: 0 }, { at: 0.5 }, { at: 1 }])
+    expect(valueOf(6, 12, 'zoom')).toEqual({ kind: 'pool', diameter: 1.8 })
     expect(desk.do('changeGroup', { group: front, fixtures: desk.fixtures('11-13, 41, 14') })).toContain(
       '1 palette spread anew',
     )
-    expect([12, 41, 14].map((n) => given(5, n, 'position'))).toMatchObject([{ at: 0.25 }, { at: 0.75 }, { at: 1 }])
+    expect([12, 41, 14].map((n) => valueOf(5, n, 'position'))).toMatchObject([{ at: 0.25 }, { at: 0.75 }, { at: 1 }])
     desk.do('changeGroup', { group: front, fixtures: desk.fixtures('11, 12') })
-    expect(given(5, 41, 'position')).toBeNull()
+    expect(valueOf(5, 41, 'position')).toBeNull()
   })
 
   it('makes one a slot, with the same gobo on other types and a colour for those that mix', () => {
     desk.do('makePalettesFromType', { type: typeNamed('Plover 250'), part: 'gobo', numberFrom: 1, only: null })
     const dots = [...desk.show.all.palette.values()].find(({ name }) => name === 'Dots')
-    expect(given(dots?.number ?? 0, 11, 'gobo')).toEqual(number(1))
+    expect(valueOf(dots?.number ?? 0, 11, 'gobo')).toEqual(number(1))
     desk.do('makePalettesFromType', { type: typeNamed('Plover 250'), part: 'colourWheel', numberFrom: 20, only: [6] })
     expect(desk.show.all.palette.get(id(20))?.name).toBe('Deep blue')
-    expect(given(20, 41, 'blue')).toEqual({ kind: 'number', number: expect.closeTo(0xd8 / 255, 6) })
+    expect(valueOf(20, 41, 'blue')).toEqual({ kind: 'number', number: expect.closeTo(0xd8 / 255, 6) })
   })
 
   it('copies, swaps, makes room, splits and merges', () => {

@@ -14,7 +14,7 @@ import { palette as paletteSchema } from '../../show/entities'
 import { paletteId, workingSetId } from '../../show/ids'
 import { maskInWords, shelfMaskOf } from '../../show/masks'
 import { command, done, refuse } from '../command'
-import { paletteNumberTaken } from '../shared/paletteNumbers'
+import { paletteNumberInUse } from '../shared/paletteNumbers'
 import { linkTrouble } from '../shared/refusals'
 import { spendMask, takenFromHand, taking } from '../shared/takenFromHand'
 import { fixturesInWords } from '../shared/wording'
@@ -31,7 +31,7 @@ export const recordPalette = command({
   undoable: true,
   run(show, input, { person, newId }) {
     const { number, name, colour, shelf, workingSet, reach = 'own', symbol = null, note = '', time = null } = input
-    const refusal = paletteNumberTaken(show, number)
+    const refusal = paletteNumberInUse(show, number)
     if (refusal) return refusal
     const mask = shelfMaskOf(show, shelf)
     const { values, families, fixtures } = takenFromHand(show, person, mask, workingSet)
@@ -65,7 +65,7 @@ export const recordPalette = command({
     for (const { fixture, attribute } of stored)
       setInHand(draft, person, fixture, attribute, { kind: 'link', palette: id })
     spendMask(show, draft, person)
-    const told = chosen.length ? `; ${chosenInWords(show, chosen)}` : ''
-    return done(draft, `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)}${told})`)
+    const suffix = chosen.length ? `; ${chosenInWords(show, chosen)}` : ''
+    return done(draft, `record ${name} (${listInWords(families)} of ${fixturesInWords(show, fixtures)}${suffix})`)
   },
 })

@@ -5,13 +5,13 @@ import { hang as hangSchema, hangPlace } from '../../show/entities'
 import { hangId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
 import { command, done } from '../command'
-import { belowFloor, nameTaken } from '../shared/refusals'
+import { belowFloor, nameInUse } from '../shared/refusals'
 
 export const addHang = command({
   input: hangSchema.extend(hangPlace.omit({ venue: true, hang: true }).shape),
   undoable: true,
   run(show, { name, form, ...place }, { newId }) {
-    const refusal = nameTaken(show, 'hang', name) ?? belowFloor(name, place.origin)
+    const refusal = nameInUse(show, 'hang', name) ?? belowFloor(name, place.origin)
     if (refusal) return refusal
     const { venue } = showRecordOf(show)
     const id = hangId.parse(newId())

@@ -73,7 +73,7 @@ function writePlace(show: Show, draft: Draft, venue: VenueId, change: FixtureCha
   const hang = change.hang ?? now?.hang
   if (hang === undefined || !show.all.hangPlace.has(placeId(venue, hang)))
     return refuse('no place here', { kind: 'hang' }, 'hang')
-  const { along, out, drop, yaw, pitch, roll } = { ...STRAIGHT, ...now, ...given(change) }
+  const { along, out, drop, yaw, pitch, roll } = { ...STRAIGHT, ...now, ...placeNumbersOf(change) }
   draft.put('fixturePlace', id, { venue, fixture: change.fixture, hang, along, out, drop, yaw, pitch, roll })
   return null
 }
@@ -82,7 +82,7 @@ const STRAIGHT = { along: 0, out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }
 type Turns = { -readonly [F in keyof typeof STRAIGHT]?: number }
 
 /** The numbers of a place that a change gives. */
-function given(change: FixtureChange): Turns {
+function placeNumbersOf(change: FixtureChange): Turns {
   const numbers: Turns = {}
   for (const field of ['along', 'out', 'drop', 'yaw', 'pitch', 'roll'] as const) {
     const number = change[field]

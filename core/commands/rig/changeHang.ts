@@ -3,7 +3,7 @@ import { Draft } from '../../show/draft'
 import { hang as hangSchema } from '../../show/entities'
 import { hangId } from '../../show/ids'
 import { command, done } from '../command'
-import { gone, nameTaken } from '../shared/refusals'
+import { gone, nameInUse } from '../shared/refusals'
 
 export const changeHang = command({
   input: hangSchema.extend({ hang: hangId }),
@@ -11,7 +11,7 @@ export const changeHang = command({
   run(show, { hang, name, form }) {
     const known = show.all.hang.get(hang)
     if (!known) return gone('hang', 'hang')
-    const refusal = nameTaken(show, 'hang', name, hang)
+    const refusal = nameInUse(show, 'hang', name, hang)
     if (refusal) return refusal
     const draft = new Draft(show).set('hang', hang, 'name', name).set('hang', hang, 'form', form)
     const label = name === known.name ? `make ${name} a ${form}` : `rename ${known.name} to ${name}`

@@ -7,7 +7,7 @@ import { modesOf } from '../../show/modes'
 import { normalisedName } from '../../show/names'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
-import { typeTaken } from '../shared/typeWithModes'
+import { typeInUse } from '../shared/typeWithModes'
 
 export const changeType = command({
   input: fixtureType.extend({
@@ -22,7 +22,7 @@ export const changeType = command({
   run(show, { type, modes, ...fields }, { newId }) {
     const known = show.all.fixtureType.get(type)
     if (!known) return gone('fixtureType', 'type')
-    const taken = typeTaken(show, fields.maker, fields.name, type)
+    const taken = typeInUse(show, fields.maker, fields.name, type)
     if (taken) return taken
     if (new Set(modes.map((m) => normalisedName(m.name))).size < modes.length) return refuse('modes alike', {}, 'modes')
     const kept = new Set(modes.map((m) => m.id))

@@ -7,7 +7,7 @@ import { fixtureId, hangId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
 import { metres } from '../../show/values'
 import { command, done, refuse } from '../command'
-import { gone, numbersTaken } from '../shared/refusals'
+import { gone, numbersInUse } from '../shared/refusals'
 import { fixturesInWords } from '../shared/wording'
 
 export const copyFixtures = command({
@@ -22,7 +22,7 @@ export const copyFixtures = command({
   run(show, { fixtures, numberFrom, hang, by }, { newId }) {
     const { venue } = showRecordOf(show)
     if (!show.all.hangPlace.has(placeId(venue, hang))) return refuse('no place here', { kind: 'hang' }, 'hang')
-    const refusal = numbersTaken(
+    const refusal = numbersInUse(
       show,
       fixtures.map((_, i) => numberFrom + i),
     )

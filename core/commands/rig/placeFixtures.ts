@@ -9,7 +9,7 @@ import { firstMode } from '../../show/modes'
 import { showRecordOf } from '../../show/show'
 import { metres } from '../../show/values'
 import { command, done, refuse } from '../command'
-import { gone, numbersTaken } from '../shared/refusals'
+import { gone, numbersInUse } from '../shared/refusals'
 
 export const placeFixtures = command({
   input: z.strictObject({
@@ -33,7 +33,7 @@ export const placeFixtures = command({
     if (!of) return gone('fixtureType', 'type')
     if (mode !== null && show.all.fixtureMode.get(mode)?.type !== type)
       return refuse('no such mode', { name: of.name }, 'mode')
-    const refusal = numbersTaken(
+    const refusal = numbersInUse(
       show,
       Array.from({ length: count }, (_, i) => numberFrom + i),
     )

@@ -4,7 +4,7 @@ import { Draft } from '../../show/draft'
 import { fixture as fixtureSchema } from '../../show/entities'
 import { fixtureId } from '../../show/ids'
 import { command, done } from '../command'
-import { gone, numbersTaken } from '../shared/refusals'
+import { gone, numbersInUse } from '../shared/refusals'
 import { fixturesInWords } from '../shared/wording'
 
 export const renumberFixtures = command({
@@ -16,7 +16,7 @@ export const renumberFixtures = command({
   undoable: true,
   run(show, { fixtures, numberFrom, step }) {
     const numbers = fixtures.map((_, i) => numberFrom + i * step)
-    const refusal = numbersTaken(show, numbers, new Set(fixtures))
+    const refusal = numbersInUse(show, numbers, new Set(fixtures))
     if (refusal) return refusal
     const draft = new Draft(show)
     for (const [i, id] of fixtures.entries()) {

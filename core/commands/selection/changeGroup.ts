@@ -5,7 +5,7 @@ import { Draft } from '../../show/draft'
 import { group as groupSchema } from '../../show/entities'
 import { fixtureId, groupId } from '../../show/ids'
 import { command, done, refuse } from '../command'
-import { groupNumberTaken, putGroupMembers } from '../shared/groupMembers'
+import { groupNumberInUse, putGroupMembers } from '../shared/groupMembers'
 import { listInWords } from '../../show/listInWords'
 import { counted } from '../../show/counted'
 
@@ -15,7 +15,7 @@ export const changeGroup = command({
   run(show, { group, fixtures, ...fields }) {
     const known = show.all.group.get(group)
     if (!known) return refuse('gone', { kind: 'group' }, 'group')
-    const refusal = fields.number === undefined ? null : groupNumberTaken(show, fields.number, group)
+    const refusal = fields.number === undefined ? null : groupNumberInUse(show, fields.number, group)
     if (refusal) return refusal
     const draft = new Draft(show)
     if (fields.number !== undefined) draft.set('group', group, 'number', fields.number)

@@ -4,7 +4,7 @@ import { Draft } from '../../show/draft'
 import { group as groupSchema } from '../../show/entities'
 import { fixtureId, groupId } from '../../show/ids'
 import { command, done } from '../command'
-import { groupNumberTaken, putGroupMembers } from '../shared/groupMembers'
+import { groupNumberInUse, putGroupMembers } from '../shared/groupMembers'
 import { fixturesInWords } from '../shared/wording'
 
 export const recordGroup = command({
@@ -14,7 +14,7 @@ export const recordGroup = command({
   }),
   undoable: true,
   run(show, { number, name, fixtures, colour = 'brass', pattern = null }, { newId }) {
-    const refusal = groupNumberTaken(show, number)
+    const refusal = groupNumberInUse(show, number)
     if (refusal) return refusal
     const id = groupId.parse(newId())
     const draft = new Draft(show).put('group', id, { number, name, colour, pattern })

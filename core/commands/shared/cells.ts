@@ -1,7 +1,7 @@
 /** Cells of the carry sheet: cues by fixtures by families. */
 import { z } from 'zod'
 import type { CellChoice } from '../../cues/editing'
-import { takeCueValue } from '../../cues/marks'
+import { removeCueValue } from '../../cues/marks'
 import { Draft } from '../../show/draft'
 import type { CueValue } from '../../show/entities'
 import { FAMILIES } from '../../show/families'
@@ -30,7 +30,7 @@ export function onCells(
 }
 
 /** Takes values out of their cues; returns how many. */
-export function takeAll(draft: Draft, values: readonly CueValue[]): number {
-  for (const stored of values) takeCueValue(draft, stored)
+export function removeValues(draft: Draft, values: readonly CueValue[]): number {
+  for (const stored of values) removeCueValue(draft, stored)
   return values.length
 }

@@ -5,7 +5,7 @@ import type { EntityOf } from '../../show/kinds'
 import { fixtureId, hangId, type HangId } from '../../show/ids'
 import { showRecordOf, type Show } from '../../show/show'
 import { done, refuse, type Outcome } from '../command'
-import { belowFloor, nameTaken, numbersTaken } from './refusals'
+import { belowFloor, nameInUse, numbersInUse } from './refusals'
 
 type HangPlace = EntityOf['hangPlace']
 type FixturePlace = EntityOf['fixturePlace']
@@ -36,7 +36,7 @@ export function copiedHang(show: Show, copy: Copy, images: Images): Outcome {
   const fixtures = copy.numberFrom === null ? [] : fixturesOn(show, venue, copy.hang)
   const numbers = fixtures.map((_, i) => (copy.numberFrom ?? 0) + i)
   const refusal =
-    nameTaken(show, 'hang', copy.name) ?? belowFloor(copy.name, image.origin) ?? numbersTaken(show, numbers)
+    nameInUse(show, 'hang', copy.name) ?? belowFloor(copy.name, image.origin) ?? numbersInUse(show, numbers)
   if (refusal) return refusal
   const id = hangId.parse(copy.newId())
   const draft = new Draft(show).put('hang', id, { name: copy.name, form: known.form })

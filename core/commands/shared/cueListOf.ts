@@ -17,7 +17,7 @@ export const noList = (): Outcome => refuse('gone', { kind: 'cueList' }, 'list')
 export const noCue = (): Outcome => refuse('gone', { kind: 'cue' }, 'cue')
 
 /** Why a number cannot be given to a cue of a list; null when it can. `except` are cues that give theirs up. */
-export function cueNumberTaken(list: ListInOrder, number: number, except: readonly string[] = []): Outcome | null {
+export function cueNumberInUse(list: ListInOrder, number: number, except: readonly string[] = []): Outcome | null {
   const known = list.cues.find(({ id, cue }) => cue.number === number && !except.includes(id))
   if (!known) return null
   return refuse('number taken', { kind: 'cue', number, by: known.cue.name }, 'number')

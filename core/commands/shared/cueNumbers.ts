@@ -4,7 +4,7 @@ import { entryNumber } from '../../show/entities'
 import { cueListId, type CueId } from '../../show/ids'
 import { cues } from './chosenCues'
 import type { Outcome } from '../command'
-import { cueNumberTaken } from './cueListOf'
+import { cueNumberInUse } from './cueListOf'
 
 export const elsewhere = { cues, list: cueListId, number: entryNumber }
 
@@ -19,13 +19,13 @@ export function numberedFrom(first: number, known: readonly CueInOrder[]): Numbe
 }
 
 /** Why some of these numbers cannot be given; null when all can. `moving` are cues that give theirs up. */
-export function cueNumbersTaken(
+export function cueNumbersInUse(
   list: ListInOrder,
   numbers: readonly NumberedCue[],
   moving: readonly CueId[] = [],
 ): Outcome | null {
   for (const { number } of numbers) {
-    const refusal = cueNumberTaken(list, number, moving)
+    const refusal = cueNumberInUse(list, number, moving)
     if (refusal) return refusal
   }
   return null

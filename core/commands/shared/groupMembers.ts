@@ -15,7 +15,7 @@ export function putGroupMembers(show: Show, draft: Draft, group: GroupId, fixtur
 }
 
 /** Refuses a number that another group has. */
-export function groupNumberTaken(show: Show, number: number, except?: GroupId): Outcome | null {
+export function groupNumberInUse(show: Show, number: number, except?: GroupId): Outcome | null {
   for (const [id, existing] of show.all.group)
     if (id !== except && existing.number === number)
       return refuse('number taken', { kind: 'group', number, by: existing.name }, 'number')

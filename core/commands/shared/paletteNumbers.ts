@@ -6,7 +6,7 @@ import type { Show } from '../../show/show'
 import { refuse, type Outcome } from '../command'
 
 /** Refuses a number that another palette has. */
-export function paletteNumberTaken(show: Show, number: number, except?: PaletteId): Outcome | null {
+export function paletteNumberInUse(show: Show, number: number, except?: PaletteId): Outcome | null {
   for (const [id, existing] of show.all.palette)
     if (id !== except && existing.number === number)
       return refuse('number taken', { kind: 'palette', number, by: existing.name }, 'number')

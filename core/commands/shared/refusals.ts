@@ -10,7 +10,7 @@ import { refuse, type Outcome } from '../command'
 type Named = 'hang' | 'setPiece' | 'target' | 'venue' | 'layer'
 
 /** Refuses a name another thing of the kind has; null when it is free. Case and spaces do not matter. */
-export function nameTaken(show: Show, kind: Named, name: string, except?: string): Outcome | null {
+export function nameInUse(show: Show, kind: Named, name: string, except?: string): Outcome | null {
   for (const [id, thing] of show.all[kind])
     if (id !== except && normalisedName(thing.name) === normalisedName(name))
       return refuse('name taken', { kind, name: thing.name }, 'name')
@@ -36,7 +36,7 @@ export function lockedLayer(show: Show, layer: LayerId | null, name: string): Ou
 }
 
 /** Numbers for new fixtures: refuses the first one that is taken. */
-export function numbersTaken(show: Show, numbers: readonly number[], except: ReadonlySet<FixtureId> = new Set()) {
+export function numbersInUse(show: Show, numbers: readonly number[], except: ReadonlySet<FixtureId> = new Set()) {
   const wanted = new Set(numbers)
   for (const [id, { number, name }] of show.all.fixture)
     if (wanted.has(number) && ![...except].some((other) => other === id))

@@ -39,7 +39,7 @@ function chosenValues(values: readonly FixtureValue[], { families, fixtures }: T
 }
 
 /** Puts them in hand; returns whose. */
-export function putTaken(
+export function putIntoHand(
   show: Show,
   draft: Draft,
   person: PersonId,

@@ -29,7 +29,7 @@ export function putType(draft: Draft, { modes, ...type }: TypeWithModes, newId: 
 }
 
 /** Refuses a maker's type name that another type has. */
-export function typeTaken(show: Show, maker: string, name: string, except?: string): Outcome | null {
+export function typeInUse(show: Show, maker: string, name: string, except?: string): Outcome | null {
   for (const [id, type] of show.all.fixtureType)
     if (
       id !== except &&

@@ -5,13 +5,13 @@ import { Draft } from '../../show/draft'
 import { setPieceId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
 import { command, done } from '../command'
-import { gone, lockedLayer, nameTaken } from '../shared/refusals'
+import { gone, lockedLayer, nameInUse } from '../shared/refusals'
 
 export const addSetPiece = command({
   input: setPieceSchema.extend(setPiecePlace.pick({ position: true, yaw: true }).shape),
   undoable: true,
   run(show, { name, solids, layer, position, yaw }, { newId }) {
-    const refusal = nameTaken(show, 'setPiece', name) ?? lockedLayer(show, layer, name)
+    const refusal = nameInUse(show, 'setPiece', name) ?? lockedLayer(show, layer, name)
     if (refusal) return refusal
     if (layer && !show.all.layer.has(layer)) return gone('layer', 'layer')
     const { venue } = showRecordOf(show)

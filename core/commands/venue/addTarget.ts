@@ -7,7 +7,7 @@ import { setPieceId, targetId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
 import { point } from '../../show/values'
 import { command, done, refuse } from '../command'
-import { nameTaken } from '../shared/refusals'
+import { nameInUse } from '../shared/refusals'
 
 export const addTarget = command({
   input: z.strictObject({
@@ -19,7 +19,7 @@ export const addTarget = command({
   }),
   undoable: true,
   run(show, { name, form, setPiece, position }, { newId }) {
-    const taken = nameTaken(show, 'target', name)
+    const taken = nameInUse(show, 'target', name)
     if (taken) return taken
     const id = targetId.parse(newId())
     const draft = new Draft(show)

@@ -3,7 +3,7 @@ import { Draft } from '../../show/draft'
 import { layer as layerSchema } from '../../show/entities'
 import { layerId } from '../../show/ids'
 import { command, done } from '../command'
-import { gone, nameTaken } from '../shared/refusals'
+import { gone, nameInUse } from '../shared/refusals'
 
 export const changeLayer = command({
   input: layerSchema.partial().extend({ layer: layerId }),
@@ -11,7 +11,7 @@ export const changeLayer = command({
   run(show, { layer, name, visible, locked }) {
     const known = show.all.layer.get(layer)
     if (!known) return gone('layer', 'layer')
-    const refusal = name === undefined ? null : nameTaken(show, 'layer', name, layer)
+    const refusal = name === undefined ? null : nameInUse(show, 'layer', name, layer)
     if (refusal) return refusal
     const draft = new Draft(show)
     if (name !== undefined) draft.set('layer', layer, 'name', name)

@@ -3,7 +3,7 @@ import { Draft } from '../../show/draft'
 import { setPiece as setPieceSchema } from '../../show/entities'
 import { setPieceId } from '../../show/ids'
 import { command, done } from '../command'
-import { gone, lockedLayer, nameTaken } from '../shared/refusals'
+import { gone, lockedLayer, nameInUse } from '../shared/refusals'
 
 export const changeSetPiece = command({
   input: setPieceSchema.partial().extend({ setPiece: setPieceId }),
@@ -13,7 +13,7 @@ export const changeSetPiece = command({
     if (!known) return gone('setPiece', 'setPiece')
     const refusal =
       lockedLayer(show, known.layer, known.name) ??
-      (name === undefined ? null : nameTaken(show, 'setPiece', name, setPiece))
+      (name === undefined ? null : nameInUse(show, 'setPiece', name, setPiece))
     if (refusal) return refusal
     if (layer && !show.all.layer.has(layer)) return gone('layer', 'layer')
     const draft = new Draft(show)

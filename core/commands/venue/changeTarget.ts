@@ -9,7 +9,7 @@ import { asVenueId, setPieceId, targetId, type SetPieceId } from '../../show/ids
 import { showRecordOf, type Show } from '../../show/show'
 import { targetsIn, targetsOf, type PlacedTarget } from '../../show/targets'
 import { command, done, refuse } from '../command'
-import { gone, nameTaken } from '../shared/refusals'
+import { gone, nameInUse } from '../shared/refusals'
 
 export const changeTarget = command({
   input: z.strictObject({
@@ -23,7 +23,7 @@ export const changeTarget = command({
     const known = show.all.target.get(target)
     const placed = targetsOf(show).get(target)
     if (!known || !placed) return gone('target', 'target')
-    const refusal = name === undefined ? null : nameTaken(show, 'target', name, target)
+    const refusal = name === undefined ? null : nameInUse(show, 'target', name, target)
     if (refusal) return refusal
     const draft = new Draft(show)
     if (name !== undefined) draft.set('target', target, 'name', name)

@@ -3,7 +3,7 @@ import { Draft } from '../../show/draft'
 import { venue as venueSchema } from '../../show/entities'
 import { venueId } from '../../show/ids'
 import { command, done } from '../command'
-import { gone, nameTaken } from '../shared/refusals'
+import { gone, nameInUse } from '../shared/refusals'
 
 export const changeVenue = command({
   input: venueSchema.partial().extend({ venue: venueId }),
@@ -11,7 +11,7 @@ export const changeVenue = command({
   run(show, { venue, ...fields }) {
     const known = show.all.venue.get(venue)
     if (!known) return gone('venue', 'venue')
-    const refusal = fields.name === undefined ? null : nameTaken(show, 'venue', fields.name, venue)
+    const refusal = fields.name === undefined ? null : nameInUse(show, 'venue', fields.name, venue)
     if (refusal) return refusal
     const draft = new Draft(show)
     if (fields.name !== undefined) draft.set('venue', venue, 'name', fields.name)

@@ -41,7 +41,7 @@ const columns: readonly GridColumn<RiggedHang>[] = [
   },
 ]
 
-async function take(ids: readonly string[], column: string, text: string): Promise<string | null> {
+async function commitCell(ids: readonly string[], column: string, text: string): Promise<string | null> {
   const row = rows.value.find(({ id }) => id === ids[0])
   if (!row) return null
   const { id: hang, place } = row
@@ -69,7 +69,7 @@ function select(ids: readonly string[]) {
     :rows="rows"
     :columns="columns"
     :selected="selected"
-    :keep="take"
+    :keep="commitCell"
     empty="No hangs yet. A hang is a bar, a bridge, a boom or a row on the floor; fixtures hang on it."
     @select="select"
   >

@@ -50,7 +50,7 @@ const columns = computed<GridColumn<PlacedSetPiece>[]>(() => [
   },
 ])
 
-async function take(ids: readonly string[], column: string, text: string): Promise<string | null> {
+async function commitCell(ids: readonly string[], column: string, text: string): Promise<string | null> {
   const row = rows.value.find(({ id }) => id === ids[0])
   if (!row) return null
   const { id: setPiece, place } = row
@@ -78,7 +78,7 @@ function select(ids: readonly string[]) {
     :rows="rows"
     :columns="columns"
     :selected="selected"
-    :keep="take"
+    :keep="commitCell"
     empty="No set pieces yet. Simple solids are enough to judge by; targets can be tied to them."
     @select="select"
   >

@@ -64,7 +64,7 @@ const columns: readonly GridColumn<PlacedTarget>[] = [
   },
 ]
 
-async function take(ids: readonly string[], column: string, text: string): Promise<string | null> {
+async function commitCell(ids: readonly string[], column: string, text: string): Promise<string | null> {
   const row = rows.value.find(({ id }) => id === ids[0])
   if (!row) return null
   if (column === 'name') return keep('changeTarget', { target: row.id, name: text })
@@ -86,7 +86,7 @@ function select(ids: readonly string[]) {
     :rows="rows"
     :columns="columns"
     :selected="selected"
-    :keep="take"
+    :keep="commitCell"
     empty="No targets yet. A target is a named place light is aimed at: name the first one."
     @select="select"
   >

@@ -36,7 +36,7 @@ const besides = useLocalStorage('rhopander-stage-beside', true)
 const isBeside = computed(() => blind.isBlind.value && besides.value && stage.view !== 'space')
 useHighlightFollowing()
 /** The show as the panels tell it. */
-const told = computed(() => stage.reading.show)
+const panelShow = computed(() => stage.panelState.show)
 /** What the tool waits for, where that is not plain. */
 const hint = computed(() => {
   if (stage.tool === 'line') return 'Draw the line on the stage to spread the light along; its ends catch on targets.'
@@ -60,11 +60,11 @@ useFocusKeys(
 
 <template>
   <main
-    v-if="store.view && told"
+    v-if="store.view && panelShow"
     class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]"
     :style="{ gridTemplateColumns: `${panels.sizes.select}px minmax(0, 1fr) ${panels.sizes.hand}px` }"
   >
-    <SelectPanel ref="select" :show="told" />
+    <SelectPanel ref="select" :show="panelShow" />
     <section class="relative flex min-h-0 flex-col" aria-label="Stage">
       <PanelEdge panel="select" grows="right" />
       <PanelEdge panel="hand" grows="left" />
@@ -84,7 +84,7 @@ useFocusKeys(
             <ToolSwitch :tools="['select', 'lasso', 'aim', 'move']" />
             <ViewSwitch />
           </div>
-          <CueStepper ref="stepper" :show="told" />
+          <CueStepper ref="stepper" :show="panelShow" />
           <button
             type="button"
             class="pill shrink-0 bg-deck whitespace-nowrap ml-auto"
@@ -113,15 +113,15 @@ useFocusKeys(
         {{ hint }}
       </p>
     </section>
-    <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="told" />
-    <HandPanel v-else :show="told" />
+    <PalettePanel v-if="shelves.looked" :id="shelves.looked" :show="panelShow" />
+    <HandPanel v-else :show="panelShow" />
     <!-- A proposal stands where the shelf is, so that the plan keeps its size under the pointer. -->
     <div
       class="relative col-span-3"
       :style="{ height: `${panels.sizes.shelf + (shelves.size === 'large' ? 50 : 0)}px` }"
     >
       <PanelEdge panel="shelf" grows="up" />
-      <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="told" />
+      <PaletteShelf class="h-full" :class="proposal.current ? 'invisible' : ''" :show="panelShow" />
       <ProposalBar class="absolute inset-0" />
     </div>
   </main>

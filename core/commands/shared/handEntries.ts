@@ -3,6 +3,6 @@ import type { HandValue } from '../../show/entities'
 import type { PersonId } from '../../show/ids'
 import type { Show } from '../../show/show'
 
-export function handOfPerson(show: Show, person: PersonId): [string, HandValue][] {
+export function handEntriesOf(show: Show, person: PersonId): [string, HandValue][] {
   return [...show.all.handValue].filter(([, held]) => held.person === person)
 }
