@@ -7,13 +7,23 @@ export default defineConfig({
   test: {
     testTimeout: 120_000,
     provide: { rounds: { times: 1, seed: 1 } },
-    include: [
-      'app/**/*.test.ts',
-      'core/**/*.test.ts',
-      'cli/**/*.test.ts',
-      'demo/**/*.test.ts',
-      'server/**/*.test.ts',
-      'tests/unit/**/*.test.ts',
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'pure',
+          // What is pure is read once for all files: reading it anew for each took most of the time.
+          isolate: false,
+          include: [
+            'core/**/*.test.ts',
+            'cli/**/*.test.ts',
+            'demo/**/*.test.ts',
+            'server/**/*.test.ts',
+            'tests/unit/**/*.test.ts',
+          ],
+        },
+      },
+      { extends: true, test: { name: 'page', include: ['app/**/*.test.ts'] } },
     ],
   },
 })
