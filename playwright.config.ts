@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_FLAGS } from './scripts/browser'
+import { CHROMIUM_FLAGS, chromiumPath } from './scripts/browser'
 
 export default defineConfig({
   testDir: 'tests/browser',
@@ -13,7 +13,7 @@ export default defineConfig({
   outputDir: 'test-results',
   use: {
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
+    launchOptions: { executablePath: chromiumPath(), args: CHROMIUM_FLAGS },
     screenshot: 'only-on-failure',
   },
 })

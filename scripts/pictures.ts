@@ -1,7 +1,7 @@
 /** `npm run pictures`: takes the pictures in docs/screenshots anew, from the demo show. */
 import { chromium, type Page } from '@playwright/test'
 import { freshDatabase } from './database/freshDatabase'
-import { CHROMIUM, CHROMIUM_FLAGS, ensureChromium } from './browser'
+import { CHROMIUM_FLAGS, chromiumPath, ensureChromium } from './browser'
 import { buildWhenStale } from './build'
 import { throwawayCluster } from './database/cluster'
 import { freePort } from './ports'
@@ -255,7 +255,7 @@ async function takeAll(): Promise<void> {
   const cluster = await throwawayCluster('data/test', say)
   const database = await freshDatabase(cluster.address)
   const server = await startServer(database.address, { host: '127.0.0.1', port: await freePort(4400) })
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_FLAGS })
   try {
     for (const picture of PICTURES) {
       const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })

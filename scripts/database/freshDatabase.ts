@@ -7,14 +7,26 @@ export interface FreshDatabase {
   drop(): Promise<void>
 }
 
-async function administer(cluster: string, statement: string): Promise<void> {
+async function administer(cluster: string, work: (client: pg.Client) => Promise<unknown>): Promise<void> {
   const client = new pg.Client({ connectionString: cluster })
   await client.connect()
   try {
-    await client.query(statement)
+    await work(client)
   } finally {
     await client.end()
   }
+}
+
+/**
+ * Dropping by force is refused while the cluster's own vacuuming is in there, which belongs to nobody
+ * we may end; a plain drop asks that to leave by itself, once our own connections have ended.
+ */
+async function drop(client: pg.Client, name: string): Promise<void> {
+  await client.query(
+    'select pg_terminate_backend(pid, 5000) from pg_stat_activity where datname = $1 and usename = current_user',
+    [name],
+  )
+  await client.query(`drop database ${name}`)
 }
 
 /**
@@ -24,8 +36,8 @@ async function administer(cluster: string, statement: string): Promise<void> {
 export async function freshDatabase(cluster: string, copied?: FreshDatabase): Promise<FreshDatabase> {
   const name = `fresh_${randomUUID().replaceAll('-', '')}`
   const template = copied ? ` template ${new URL(copied.address).pathname.slice(1)}` : ''
-  await administer(cluster, `create database ${name}${template}`)
+  await administer(cluster, (client) => client.query(`create database ${name}${template}`))
   const address = new URL(cluster)
   address.pathname = `/${name}`
-  return { address: address.href, drop: () => administer(cluster, `drop database ${name} with (force)`) }
+  return { address: address.href, drop: () => administer(cluster, (client) => drop(client, name)) }
 }

@@ -5,22 +5,12 @@
  */
 import type { Knex } from 'knex'
 import type { PlainOutcome, Refusal } from '#core/commands/command'
-import { isCommandName, COMMANDS, runCommand, type CommandName } from '#core/commands/registry'
-import { toggleStep } from '#core/journal/toggle'
-import type { Kept } from '#core/journal/undo'
+import { isCommandName, runCommand, type CommandName } from '#core/commands/registry'
 import type { JournalEntry } from '#core/journal/entry'
-import type { ChangeGroup } from '#core/journal/history'
 import { Joining } from '#core/journal/joining'
 import { RecentTouches } from '#core/journal/recentTouches'
-import { applyChanges, type ChangeSet } from '#core/show/changes'
-import {
-  changeGroupId,
-  type ChangeGroupId,
-  type CommandId,
-  type PersonId,
-  type ShowId,
-  type WindowId,
-} from '#core/show/ids'
+import { applyChanges } from '#core/show/changes'
+import type { CommandId, PersonId, ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { checkedChange } from '#core/show/soundness'
 import { compactJournal, RETENTION, type Retention } from '../database/compaction'
@@ -31,29 +21,10 @@ import { historyOf, undoStateOf } from '../database/stepRepository'
 import { keepVersion } from '../database/versionRepository'
 import { log } from '../http/log'
 import { versionOf } from '../live/snapshot'
+import { commandPlan, type Ground } from './commandPlan'
+import type { Asker, CommandRequest, Plan, ToggleRequest } from './plan'
 import { unsoundRefusal } from './thingWording'
-import { anywayInWords, leftInWords, toggledInWords, toggleRefusalInWords } from './undoWording'
-
-/** Who asks, from which window, and the last revision that window has seen. */
-export interface Asker {
-  readonly person: PersonId
-  readonly window: WindowId
-  readonly seenRevision: number
-}
-
-export interface CommandRequest extends Asker {
-  readonly id: CommandId
-  readonly name: string
-  readonly input: unknown
-}
-
-export interface ToggleRequest extends Asker {
-  readonly id: CommandId
-  readonly direction: 'undo' | 'redo'
-  readonly group: ChangeGroupId
-  /** What to do when taking back would harm someone else's work. */
-  readonly how: 'ask' | 'anyway' | 'waive'
-}
+import { togglePlan } from './togglePlan'
 
 export type Answer =
   | { readonly ok: true; readonly entry: JournalEntry | null; readonly note: string | null }
@@ -65,14 +36,6 @@ export interface ShowListener {
   /** The show was read anew, because entries in between are no longer there one by one. */
   reloaded(): void
 }
-
-interface Step {
-  readonly entry: Omit<JournalEntry, 'seq' | 'at'>
-  readonly note: string | null
-  /** Whether the show is kept as it is before. */
-  readonly isBig?: boolean
-}
-type Plan = Step | { readonly refused: Refusal; readonly status: number } | { readonly nothing: string | null }
 
 /** Entries of other processes that are taken in at a time. */
 const AT_A_TIME = 500
@@ -152,12 +115,14 @@ export class LiveShow {
     outcomeOf: (show: Show, now: number) => PlainOutcome | Promise<PlainOutcome>,
   ): Promise<Answer> {
     return this.#inOrder(request, async (transaction, now) =>
-      this.#planCommand(transaction, request, now, await outcomeOf(this.#show, now)),
+      commandPlan(this.#ground(transaction), request, now, await outcomeOf(this.#show, now)),
     )
   }
 
   toggle(request: ToggleRequest): Promise<Answer> {
-    return this.#inOrder(request, (transaction) => this.#planToggle(transaction, request))
+    return this.#inOrder(request, async (transaction) =>
+      togglePlan(this.#show, await historyOf(transaction, this.#show.id, request.group), request),
+    )
   }
 
   /** Takes in what other processes wrote, up to a revision where that is known. */
@@ -262,145 +227,22 @@ export class LiveShow {
     for (const listener of this.#listeners) listener.entry(entry)
   }
 
+  #ground(transaction: Knex.Transaction): Ground {
+    return {
+      show: this.#show,
+      touches: this.#touches,
+      joining: this.#joining,
+      touchesSince: (registers, seen) => touchesSince(transaction, this.#show.id, registers, seen),
+    }
+  }
+
   /** What a new step makes of one’s undo is known; after the rest it is asked for again. */
   #noteUndo({ person, kind, undoable, group, label }: JournalEntry): void {
     if (kind === 'do' && !undoable) return
     if (kind === 'do') this.#undoStates.set(person, Promise.resolve({ undo: { group, label }, redo: null }))
     else this.#undoStates.delete(person)
   }
-
-  async #planCommand(
-    transaction: Knex.Transaction,
-    { id, name, person, window, seenRevision }: Asker & { readonly id: CommandId; readonly name: CommandName },
-    now: number,
-    outcome: PlainOutcome,
-  ): Promise<Plan> {
-    if (!outcome.ok) return { refused: outcome.refusal, status: 422 }
-    if (outcome.changes.length === 0) return { nothing: null }
-    const registers = outcome.changes.map((change) => change.register)
-    const who = await this.#writtenByOthersSince(transaction, registers, window, seenRevision)
-    if (who !== null) return { refused: changedMeanwhile(outcome.label, who), status: 409 }
-    const { undoable } = COMMANDS[name]
-    const mergeKey = outcome.mergeKey ?? null
-    const at = new Date(now).toISOString()
-    const joined = undoable ? this.#joining.groupFor({ person, window, mergeKey, at, registers }) : null
-    const group = joined ?? changeGroupId.parse(id)
-    return {
-      entry: {
-        id,
-        person,
-        window,
-        kind: 'do',
-        group,
-        label: outcome.label,
-        undoable,
-        mergeKey,
-        changes: outcome.changes,
-      },
-      note: null,
-      isBig: isBigChange(name, outcome.changes),
-    }
-  }
-
-  /**
-   * Whose work a command would overwrite that its window had not seen; null for nobody’s. Its own
-   * earlier writes it knows.
-   */
-  async #writtenByOthersSince(
-    transaction: Knex.Transaction,
-    registers: readonly string[],
-    window: WindowId,
-    seen: number,
-  ): Promise<string | null> {
-    const isKnown = seen >= this.#touches.knownSince
-    const read = isKnown ? this.#touches : await touchesSince(transaction, this.#show.id, registers, seen)
-    for (const register of registers) {
-      const last = read.get(register)
-      if (!last || last.seq <= seen || last.window === window) continue
-      return this.#show.all.person.get(last.person)?.name ?? 'Someone else'
-    }
-    return null
-  }
-
-  async #planToggle(
-    transaction: Knex.Transaction,
-    { id, person, window, direction, group, how }: ToggleRequest,
-  ): Promise<Plan> {
-    const history = await historyOf(transaction, this.#show.id, group)
-    const target = history?.groups.get(group)
-    if (!history || !target || target.person !== person)
-      return { refused: { code: 'unknown step', message: 'This step is not one of yours.' }, status: 404 }
-    if (target.live !== (direction === 'undo') || target.waived) return { nothing: null }
-    const step = toggleStep(this.#show, history, { group, direction, how })
-    const own = { id, person, window, mergeKey: null }
-    switch (step.kind) {
-      case 'toggle':
-        return this.#toggled({ ...own, group }, direction, target, step)
-      case 'waive':
-        return {
-          entry: { ...own, group, kind: 'waive', label: `leave ${target.label}`, undoable: false, changes: [] },
-          note: step.isLeft ? leftInWords(direction, target) : null,
-        }
-      case 'anyway':
-        return {
-          entry: {
-            ...own,
-            group: changeGroupId.parse(id),
-            kind: 'do',
-            label: `${direction === 'undo' ? 'take back' : 'do again'} ${target.label} all the same`,
-            undoable: true,
-            changes: step.changes,
-          },
-          note: anywayInWords(direction, target, step.along),
-        }
-      case 'refused':
-        return {
-          refused: {
-            code: step.anyway ? 'harms others' : 'cannot stand',
-            message: toggleRefusalInWords(this.#show, direction, target, step),
-          },
-          status: 409,
-        }
-    }
-  }
-
-  #toggled(
-    base: Pick<JournalEntry, 'id' | 'person' | 'window' | 'group' | 'mergeKey'>,
-    kind: 'undo' | 'redo',
-    target: ChangeGroup,
-    { changes, kept }: { readonly changes: ChangeSet; readonly kept: readonly Kept[] },
-  ): Plan {
-    const entry = { ...base, kind, label: target.label, undoable: false, changes }
-    return { entry, note: toggledInWords(this.#show, kind, target, kept, changes.length) }
-  }
 }
-
-/** Commands after which one may want the whole show back. */
-const BIG: ReadonlySet<string> = new Set<CommandName>([
-  'deleteCueList',
-  'deleteCues',
-  'deleteFixtures',
-  'deleteHang',
-  'deletePalettes',
-  'deleteType',
-  'importPalettes',
-  'importRig',
-  'replaceFixture',
-  'replacePaletteInCues',
-  'restoreShow',
-  'switchVenue',
-])
-/** Registers beyond which any work counts as big. */
-const MANY_WRITES = 400
-
-function isBigChange(name: CommandName, changes: ChangeSet): boolean {
-  return BIG.has(name) || (COMMANDS[name].undoable && changes.length > MANY_WRITES)
-}
-
-const changedMeanwhile = (label: string, who: string): Refusal => ({
-  code: 'changed meanwhile',
-  message: `“${label}” was not done: ${who} changed this meanwhile. Look at it as it is now, and do it again.`,
-})
 
 function refused(status: number, refusal: Refusal): Answer {
   return { ok: false, status, refusal }
