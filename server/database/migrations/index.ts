@@ -12,6 +12,7 @@ import * as recordedFixtures from './009_recorded_fixtures'
 import * as steps from './010_steps'
 import * as shapes from './011_shapes'
 import * as access from './012_access'
+import * as recordedInJournal from './013_recorded_in_journal'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -26,6 +27,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '010_steps': steps,
   '011_shapes': shapes,
   '012_access': access,
+  '013_recorded_in_journal': recordedInJournal,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,0 +1,227 @@
+/** Shows of every earlier release, as full as that release knew them, come whole through the migrations. */
+import knex, { type Knex } from 'knex'
+import { z } from 'zod'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { registerParts } from '#core/show/changes'
+import { FAMILIES } from '#core/show/families'
+import { changeGroupId, commandId, personId, showId, windowId } from '#core/show/ids'
+import { declarationOf, isWholeKind, KINDS, type Kind } from '#core/show/kinds'
+import type { Show } from '#core/show/show'
+import { choose } from '#demo/choices'
+import { loadShow, writeWholeShow } from '../../server/database/showRepository'
+import { migrationSource } from '../../server/database/migrations'
+import { LiveShow } from '../../server/shows/liveShow'
+import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
+import { richDesk } from '../support/richShow'
+import { TEST_CLUSTER } from '../testCluster'
+
+/** What a field is worth in a show of before the migration that brought it. */
+const FIELDS_SINCE: readonly (readonly [migration: number, kind: Kind, fields: Record<string, unknown>])[] = [
+  [3, 'group', { colour: 'brass', pattern: null }],
+  [3, 'person', { neutral: FAMILIES.filter((family) => family !== 'intensity'), neutralOnce: false, blind: false }],
+  [3, 'person', { highlight: 'off' }],
+  [4, 'show', { rest: null, highlight: null }],
+  [4, 'person', { heldBack: [], takeOnce: false, editing: null }],
+  [4, 'palette', { heldBack: [], note: '', time: null }],
+  [4, 'handValue', { source: null }],
+  [5, 'cueList', { priority: 5, level: 1, take: [...FAMILIES], heldBack: [], pausedAt: null }],
+  [5, 'cue', { delay: 0, follow: 'wait' }],
+  [5, 'cueValue', { mark: null, source: null }],
+  [6, 'handValue', { arrival: null }],
+  [8, 'person', { usual: null, usualNeutral: null }],
+]
+const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]])[] = [
+  [3, ['highlighted', 'workingSet', 'workingSetMember']],
+  [4, ['shelfMask', 'paletteSpread']],
+  [5, ['cueTime', 'cueRun']],
+  [9, ['recordedFixture']],
+]
+/** The migrations after which there were shows that have not had all of them. */
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]
+
+type Things = Map<Kind, Map<string, Record<string, unknown>>>
+
+const missingKinds = (after: number) =>
+  new Set(KINDS_SINCE.filter(([migration]) => migration > after).flatMap(([, kinds]) => kinds))
+const missingFields = (after: number, kind: Kind): Record<string, unknown> =>
+  Object.assign({}, ...FIELDS_SINCE.filter(([m, of]) => m > after && of === kind).map(([, , fields]) => fields))
+
+const thingsOf = (show: Show, fields: (kind: Kind) => Record<string, unknown> = () => ({})): Things =>
+  new Map(
+    KINDS.map((kind) => {
+      const all = Object.entries(Object.fromEntries<object>(show.all[kind]))
+      return [kind, new Map(all.map(([id, thing]) => [id, { ...thing, ...fields(kind) }]))]
+    }),
+  )
+
+/** A show of the release after a migration, as it is to be today. */
+function expected(show: Show, after: number): Things {
+  const things = thingsOf(show, (kind) => missingFields(after, kind))
+  for (const kind of missingKinds(after)) things.get(kind)?.clear()
+  // Letting go to rest came later; palettes tell with whom they were recorded by the values they have.
+  if (after < 7)
+    for (const [id, { value }] of things.get('cueValue') ?? [])
+      if (JSON.stringify(value).includes('"rest"')) things.get('cueValue')?.delete(id)
+  if (after < 9)
+    for (const { palette, fixture } of show.all.paletteValue.values())
+      if (fixture) things.get('recordedFixture')?.set(`${palette}.${fixture}`, { palette, fixture })
+  return things
+}
+
+let today: FreshDatabase
+let db: Knex
+let show: Show
+/** The steps of the journal, in order. */
+const steps = ['s1', 's2', 's3', 's4', 's5', 's6']
+
+const opened = (address: string) =>
+  knex({ client: 'pg', connection: address, migrations: { migrationSource }, pool: { max: 4 } })
+const asker = { person: personId.parse('anna'), window: windowId.parse('w') }
+
+beforeAll(async () => {
+  today = await freshDatabase(TEST_CLUSTER)
+  db = opened(today.address)
+  await db.migrate.latest()
+  const made = richDesk().show
+  await db.transaction((transaction) => writeWholeShow(transaction, made))
+  const live = await LiveShow.open(db, made.id)
+  if (!live) throw new Error('the show is there')
+  const { fixtures } = choose(live.show)
+  const work: readonly (readonly [string, unknown])[] = [
+    ['recordGroup', { number: 77, name: 'Seventy', fixtures: fixtures('11, 12') }],
+    [
+      'aimAtTarget',
+      { fixtures: fixtures('13'), target: choose(live.show).target('Mark'), offset: { x: 0, y: 0, z: 0 }, along: null },
+    ],
+    ['recordPalette', { number: 777, name: 'Then', colour: 'kelp', shelf: 'position' }],
+    ['clearHand', { fixtures: fixtures('11'), families: [...FAMILIES] }],
+    [
+      'copyCues',
+      {
+        cues: [choose(live.show).cue(1, 1)],
+        list: [...live.show.all.cueList.keys()][0],
+        number: 90,
+        what: 'all it shows',
+      },
+    ],
+    ['moveTarget', { target: choose(live.show).target('Bow'), position: { x: 1, y: 1, z: 1 } }],
+  ]
+  for (const [i, [name, input]] of work.entries()) {
+    const answer = await live.run({
+      id: commandId.parse(steps[i] ?? ''),
+      name,
+      input,
+      ...asker,
+      seenRevision: live.revision,
+    })
+    if (!answer.ok) throw new Error(`${name}: ${answer.refusal.message}`)
+  }
+  show = live.show
+})
+afterAll(async () => {
+  await db.destroy()
+  await today.drop()
+})
+
+const named = z.array(z.object({ name: z.string() }))
+
+/** The columns of a table that take what is put into them. */
+async function columnsOf(at: Knex, table: string): Promise<Set<string>> {
+  const { rows } = await at.raw(
+    `select column_name as name from information_schema.columns
+      where table_schema = 'public' and table_name = ? and is_generated = 'NEVER'`,
+    [table],
+  )
+  return new Set(named.parse(rows).map(({ name }) => name))
+}
+
+/** Copies rows of today into a table of then, as far as it knew them. */
+async function copy(old: Knex.Transaction, table: string, isIn: (row: Record<string, unknown>) => boolean) {
+  const [then, now] = [await columnsOf(old, table), await columnsOf(db, table)]
+  const columns = [...then].filter((column) => now.has(column)).map((column) => `"${column}"`)
+  const rows = (await db(table).select(db.raw('to_jsonb(??.*) as row', [table]))).map(({ row }) => row).filter(isIn)
+  await old.raw(
+    `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?::jsonb)`,
+    [JSON.stringify(rows)],
+  )
+}
+
+/** JSON as text: there, nothing in JSON is another thing than nothing at all. */
+const journalWrite = z.object({
+  seq: z.number(),
+  place: z.number(),
+  register: z.string(),
+  before: z.string().nullable(),
+  after: z.string().nullable(),
+})
+
+/** A write of the journal, or the part of it that was there then; null where there is none. */
+function writtenThen(migration: number, { register, before, after, ...at }: z.infer<typeof journalWrite>) {
+  const { kind, field } = registerParts(register)
+  if (missingKinds(migration).has(kind)) return null
+  const missing = Object.keys(missingFields(migration, kind))
+  if (missing.includes(field)) return null
+  const side = (text: string | null) => {
+    if (text === null || !isWholeKind(kind)) return text
+    const fields = z.record(z.string(), z.unknown()).parse(JSON.parse(text))
+    return JSON.stringify(Object.fromEntries(Object.entries(fields).filter(([of]) => !missing.includes(of))))
+  }
+  return { ...at, register, before: side(before), after: side(after) }
+}
+
+async function copyJournal(old: Knex.Transaction, migration: number): Promise<void> {
+  await copy(old, 'journal_entry', () => true)
+  const { rows } = await db.raw('select seq, place, register, before::text, after::text from journal_write')
+  const writes = z
+    .array(journalWrite)
+    .parse(rows)
+    .flatMap((write) => writtenThen(migration, write) ?? [])
+  await old.batchInsert(
+    'journal_write',
+    writes.map((write) => ({ show_id: show.id, ...write })),
+  )
+}
+
+describe('a full show of an earlier release', () => {
+  it.each(EARLIER)(
+    'of after migration %i opens with all there was, and its journal undoes and redoes',
+    async (after) => {
+      const database = await freshDatabase(TEST_CLUSTER)
+      const old = opened(database.address)
+      try {
+        for (let i = 0; i < after; i++) await old.migrate.up()
+        const things = expected(show, after)
+        await old.transaction(async (transaction) => {
+          await copy(transaction, 'show', () => true)
+          for (const kind of KINDS)
+            if (!missingKinds(after).has(kind))
+              await copy(transaction, declarationOf(kind).table, ({ id }) => things.get(kind)?.has(String(id)) ?? false)
+          if (after >= 10) await copy(transaction, 'change_group', () => true)
+          await copyJournal(transaction, after)
+        })
+        await old.migrate.latest()
+        const loaded = await loadShow(old, showId.parse(show.id))
+        expect(loaded && thingsOf(loaded.show)).toEqual(things)
+
+        const live = await LiveShow.open(old, showId.parse(show.id))
+        if (!live) throw new Error('the show is there')
+        const before = live.show
+        for (const direction of ['undo', 'redo'] as const)
+          for (const step of direction === 'undo' ? [...steps].reverse() : steps) {
+            const id = commandId.parse(`${direction}-${step}`)
+            const group = changeGroupId.parse(step)
+            const asked = { ...asker, seenRevision: live.revision, id, direction, group, how: 'ask' as const }
+            expect(await live.toggle(asked)).toMatchObject({ ok: true, entry: { kind: direction } })
+          }
+        expect(thingsOf(live.show)).toEqual(thingsOf(before))
+      } finally {
+        await old.destroy()
+        await database.drop()
+      }
+    },
+  )
+
+  it('is tried for every migration but the newest', async () => {
+    expect(EARLIER.at(-1)).toBe((await migrationSource.getMigrations([])).length - 1)
+  })
+})
