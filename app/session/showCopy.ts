@@ -29,7 +29,10 @@ export class ShowCopy {
     return isSnapshotSound(bytes)
   }
 
-  /** Brings the copy to what is seen, and works out what a change from there carries along. */
+  /**
+   * Brings the copy to what is seen, and works out what a change from there carries along; throws
+   * RangeError where no show was handed over, and ZodError where that was none.
+   */
   consequences(toSeen: Delta, change: Delta, isSettled: boolean): Consequences {
     const seen = withDelta(this.#show ?? this.#read(), toSeen)
     this.#show = seen
