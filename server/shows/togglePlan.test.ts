@@ -89,7 +89,10 @@ describe('what is written for an undo', () => {
       families: ['position'],
     })
     at.do('ben', 'deleteFixtures', { fixtures: choose(at.show).fixtures('11') })
-    expect(asked('anna', 'undo')).toMatchObject({ status: 409, refused: { message: expect.stringContaining('no longer there') } })
+    expect(asked('anna', 'undo')).toMatchObject({
+      status: 409,
+      refused: { message: expect.stringContaining('no longer there') },
+    })
     const left = asked('anna', 'undo', 'anyway')
     expect(left).toMatchObject({ entry: { kind: 'waive', group: step, changes: [] } })
     expect('entry' in left && left.note).toMatch(/left|leave/i)

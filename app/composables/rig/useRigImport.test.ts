@@ -13,7 +13,9 @@ beforeEach(() => {
   rig = useRigImport(() => desk.show)
 })
 const problems = () =>
-  rig.tables.value.flatMap(({ reading }) => (reading.kind === 'unknown' ? [reading.message] : reading.problems))
+  rig.tables.value.flatMap(({ reading }) =>
+    reading.kind === 'unknown' ? [reading.message] : reading.problems.map(({ message }) => message),
+  )
 
 describe('tables of a rig that are read', () => {
   it('know each other: fixtures may hang on what comes with them, in whatever order', async () => {
