@@ -2,6 +2,7 @@
 /**
  * The field selections are typed into. While one types it completes, shows on the stage what it
  * would select, and says what it does not understand; earlier entries come back with the up key.
+ * Not Headless UI's combobox: Enter there takes the option, and Home, End and the up key are the list's.
  */
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watchEffect } from 'vue'
