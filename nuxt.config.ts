@@ -2,6 +2,12 @@ import tailwindcss from '@tailwindcss/vite'
 import { join } from 'node:path'
 import { buildThread, THREADS } from './scripts/buildThread'
 
+/** Types are checked anew only where something changed: what is known of the rest is kept beside the packages. */
+const incremental = (part: string) => ({
+  incremental: true,
+  tsBuildInfoFile: `../node_modules/.cache/types/${part}.tsbuildinfo`,
+})
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   ssr: false,
@@ -42,13 +48,20 @@ export default defineNuxtConfig({
       })
     },
   },
+  nitro: { typescript: { tsConfig: { compilerOptions: incremental('server') } } },
   typescript: {
     strict: true,
-    sharedTsConfig: { include: ['../core/**/*.ts', '../demo/**/*.ts'] },
+    sharedTsConfig: {
+      include: ['../core/**/*.ts', '../demo/**/*.ts'],
+      compilerOptions: incremental('shared'),
+    },
     nodeTsConfig: {
+      compilerOptions: incremental('node'),
       include: ['../scripts/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../tests/**/*.ts', '../*.config.ts'],
     },
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: true } },
+    tsConfig: {
+      compilerOptions: { noUncheckedIndexedAccess: true, exactOptionalPropertyTypes: true, ...incremental('app') },
+    },
   },
   security: {
     headers: {

@@ -1,6 +1,6 @@
 /** `npm run -s aim`: reads a JSON document on standard input, writes the aims on standard output. */
 import { text } from 'node:stream/consumers'
-import { aimDocument, faultInWords, solveDocument } from '#core/exchange/aimDocument'
+import { aimDocument, documentFaultInWords, solveDocument } from '#core/exchange/aimDocument'
 
 /** Says what is wrong in one line and ends with the code for bad input. */
 function refuse(message: string): never {
@@ -17,5 +17,5 @@ function parseJson(source: string): unknown {
 }
 
 const checked = aimDocument.safeParse(parseJson(await text(process.stdin)))
-if (!checked.success) refuse(faultInWords(checked.error))
+if (!checked.success) refuse(documentFaultInWords(checked.error))
 process.stdout.write(`${JSON.stringify(solveDocument(checked.data))}\n`)

@@ -54,7 +54,7 @@ export interface Sending {
 }
 
 /** Where what waits is kept over a reload. */
-export type Shelf = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
+export type TextStore = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
 
 /** Commands sent together at most. */
 const TOGETHER = 50
@@ -65,7 +65,7 @@ export const PATIENCE = 60_000
 
 export class Outbox {
   readonly #sending: Sending
-  readonly #shelf: Shelf
+  readonly #store: TextStore
   readonly #key: string
   readonly #settle = new Map<CommandId, (settled: Settled) => void>()
   #waiting: readonly Waiting[]
@@ -78,11 +78,11 @@ export class Outbox {
   #tryNow: () => void = () => undefined
 
   /** Takes up what an earlier page of this window left under `key` and sends it. */
-  constructor(shelf: Shelf, key: string, sending: Sending) {
+  constructor(store: TextStore, key: string, sending: Sending) {
     this.#sending = sending
-    this.#shelf = shelf
+    this.#store = store
     this.#key = key
-    this.#waiting = restored(shelf.getItem(key))
+    this.#waiting = restored(store.getItem(key))
     void this.#sendOn()
   }
 
@@ -115,8 +115,8 @@ export class Outbox {
 
   #set(waiting: readonly Waiting[]): void {
     this.#waiting = waiting
-    if (waiting.length === 0) this.#shelf.removeItem(this.#key)
-    else keep(this.#shelf, this.#key, waiting)
+    if (waiting.length === 0) this.#store.removeItem(this.#key)
+    else keep(this.#store, this.#key, waiting)
     this.#sending.changed()
   }
 
@@ -215,10 +215,10 @@ function restored(text: string | null): readonly Waiting[] {
 }
 
 /** Where there is no room for it, it is still sent: only a reload would lose it. */
-function keep(shelf: Shelf, key: string, waiting: readonly Waiting[]): void {
+function keep(store: TextStore, key: string, waiting: readonly Waiting[]): void {
   try {
-    shelf.setItem(key, JSON.stringify(waiting))
+    store.setItem(key, JSON.stringify(waiting))
   } catch {
-    shelf.removeItem(key)
+    store.removeItem(key)
   }
 }

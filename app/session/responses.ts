@@ -17,7 +17,7 @@ const refusal = z.object({
   field: z.string().optional(),
 })
 const done = z.object({ entry: journalEntrySchema.nullable(), note: z.string().nullable() })
-export type Done = z.infer<typeof done>
+export type DoneEntry = z.infer<typeof done>
 export const answer = done.extend({ undo: undoState })
 /** Commands that were sent together, each answered for itself. */
 export const answers = z.object({ answers: z.array(z.union([done, z.object({ error: refusal })])), undo: undoState })

@@ -4,10 +4,10 @@ import type { ShowId, WindowId } from '#core/show/ids'
 import type { Sent, Waiting } from './outbox'
 import { request, type Answered } from './request'
 import type { UndoState } from '#core/journal/undoState'
-import { answer, answers, type Done } from './responses'
+import { answer, answers, type DoneEntry } from './responses'
 
 /** Gets what was done, and what can be undone after it. */
-export type ReceiveAnswer = (done: readonly Done[], undo: UndoState) => void
+export type ReceiveAnswer = (done: readonly DoneEntry[], undo: UndoState) => void
 
 /** Sends commands together, or one undo or restored version alone. */
 export async function sendTogether(

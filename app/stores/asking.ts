@@ -37,7 +37,7 @@ export type StageChange = Extract<
   | 'updatePalettes'
 >
 
-export interface Asked {
+export interface AskedChange {
   readonly change: StageChange
   readonly attempt: (excluded: Exclusions) => Outcome
   readonly send: (excluded: Exclusions) => Promise<boolean>
@@ -66,7 +66,7 @@ export function useAsking() {
     keepOut: { fixtures: [...fixtures], cues: [...cues], families: [...families] },
   })
 
-  const asking = <N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean): Asked => ({
+  const asking = <N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean): AskedChange => ({
     change: name,
     attempt: (out) =>
       hasExclusions(out) ? show.attempt('keepingOut', keeping(name, input, out)) : show.attempt(name, input),
@@ -76,7 +76,7 @@ export function useAsking() {
   })
 
   /** Of something that is no longer asked for, on the show as it is by then; it goes back to the show it was offered in, or nowhere. */
-  async function nothingLeansOn(one: Asked): Promise<boolean> {
+  async function nothingLeansOn(one: AskedChange): Promise<boolean> {
     for (;;) {
       const before = show.view
       if (!before || before.id !== one.show) return false

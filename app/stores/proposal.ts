@@ -10,7 +10,7 @@ import { NO_EFFECTS, type Effects } from '#core/refocus/effects'
 import type { LooseValue } from '#core/refocus/looseValues'
 import type { Show } from '#core/show/show'
 import { InTurn } from '../session/inTurn'
-import { isEmpty, useAsking, type Asked, type StageChange } from './asking'
+import { isEmpty, useAsking, type AskedChange, type StageChange } from './asking'
 import { useConsequences, type ProposedStep } from './consequences'
 import { useMessages } from './messages'
 import { useHeldBack } from './heldBack'
@@ -36,11 +36,11 @@ export const useProposal = defineStore('proposal', () => {
   const messages = useMessages()
   const { asking, nothingLeansOn } = useAsking()
   const { exclusions, lookedCue, forget, exclude, look } = useHeldBack()
-  const asked = shallowRef<Asked | null>(null)
+  const asked = shallowRef<AskedChange | null>(null)
   /** What was offered is decided in the order it was offered in. */
   const decisions = new InTurn()
   /** What the person has committed, or put back after it was shown. */
-  const answered = new WeakSet<Asked>()
+  const answered = new WeakSet<AskedChange>()
   /** What is proposed does, on the show as it is now: when someone else changes it, so does what follows. */
   const outcome = computed(() => asked.value?.attempt(exclusions.value) ?? null)
   const after = computed(() => (outcome.value?.ok && outcome.value.changes.length > 0 ? outcome.value.after() : null))
@@ -74,13 +74,13 @@ export const useProposal = defineStore('proposal', () => {
   const drawn = computed(() => after.value ?? show.view)
 
   /** What a proposal carries along, on the show as it is by then; null once it is no longer asked for, or does nothing. */
-  async function effectsOnceKnown(one: Asked): Promise<Effects | null> {
+  async function effectsOnceKnown(one: AskedChange): Promise<Effects | null> {
     await known()
     return asked.value === one && after.value ? (found.value?.effects ?? null) : null
   }
 
   /** Begins to ask for something; what was asked under the same drag goes on. */
-  function begin(one: Asked) {
+  function begin(one: AskedChange) {
     if (!one.settled || !asked.value) forget()
     if (asked.value?.change !== one.change) forgetFound()
     if (!asked.value) {
@@ -123,7 +123,7 @@ export const useProposal = defineStore('proposal', () => {
    * Whether something offered is done without showing it. What was left for something else before
    * that was known is done where nothing leans on it, and put back where something does.
    */
-  async function isDoneAtOnce(one: Asked): Promise<boolean> {
+  async function isDoneAtOnce(one: AskedChange): Promise<boolean> {
     const effects = await effectsOnceKnown(one)
     if (answered.has(one)) return false
     if (asked.value === one) return effects === null || isEmpty(effects)

@@ -104,7 +104,7 @@ export function solveDocument(document: z.infer<typeof aimDocument>): { aims: Ai
 }
 
 /** A fault of a document in one line that names its field: `fixtures[2].type: there is no …`. */
-export function faultInWords(error: z.ZodError): string {
+export function documentFaultInWords(error: z.ZodError): string {
   const issue = error.issues[0]
   if (!issue) return 'the document is not understood'
   const path = issue.path.reduce<string>(

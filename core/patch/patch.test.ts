@@ -6,7 +6,7 @@ import { fixtureId } from '../show/ids'
 import { Desk } from '../../tests/support/smallShow'
 import { autoPatch } from './autoPatch'
 import { modeFaults } from './modeCheck'
-import { faultInWords, footprint, patchFaults, spansOf, type Span } from './span'
+import { patchFaultInWords, footprint, patchFaults, spansOf, type Span } from './span'
 import { portAddress } from './portAddress'
 
 const wish = (name: string, channels: number, hang = 'h', type = 't') => ({
@@ -90,7 +90,7 @@ describe('the patch of a show', () => {
     const words = (number: number) => {
       const fault = faults.get(desk.fixture(number))
       const span = spansOf(desk.show).find((s) => s.number === number)
-      return fault && span && faultInWords(fault, span)
+      return fault && span && patchFaultInWords(fault, span)
     }
     expect(words(11)).toBe('shares channels with 12')
     expect(words(12)).toBe('shares channels with 11, 13')

@@ -72,7 +72,7 @@ export const patchFaults = derived(['fixture', 'fixtureMode'], (show): ReadonlyM
 })
 
 /** A patch fault in words: "channels 500 to 540 run past 512; shares channels with 12, 13". */
-export function faultInWords(fault: PatchFault, span: Span): string {
+export function patchFaultInWords(fault: PatchFault, span: Span): string {
   const parts: string[] = []
   if (fault.overflow > 0) parts.push(`channels ${span.first} to ${span.last} run past ${UNIVERSE_SIZE}`)
   if (fault.clashes.length > 0)

@@ -4,7 +4,7 @@ import { distance, type Vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import { mountingPoint } from '../geometry/frame'
-import { faultInWords, patchFaults, spansOf } from '../patch/span'
+import { patchFaultInWords, patchFaults, spansOf } from '../patch/span'
 import { modeFaults } from '../patch/modeCheck'
 import { derived } from '../show/derived'
 import {
@@ -91,7 +91,7 @@ function patchFindings(show: Checked): Finding[] {
     if (!span) return []
     const jump: Jump = { kind: 'fixture', fixtures: [id, ...fault.clashes.map((other) => other.fixture)] }
     const title = `Fixture ${span.number} at ${span.universe}.${span.first}`
-    return [{ severity: 'wrong', title, why: faultInWords(fault, span), jump }]
+    return [{ severity: 'wrong', title, why: patchFaultInWords(fault, span), jump }]
   })
   const unpatched = [...show.all.fixture].filter(([, f]) => f.universe === null || f.address === null)
   if (unpatched.length === 0) return faults

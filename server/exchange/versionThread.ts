@@ -8,7 +8,7 @@ import { compareShows } from '#core/history/compare'
 import { readCollections } from '#core/history/collections'
 import type { ShowId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { versionWork, type Compared, type HeldShow } from './versions'
+import { versionWork, type ComparedVersions, type HeldShow } from './versions'
 
 const record = z.object({ id: z.string(), contents: z.object({ columns: z.unknown() }) })
 
@@ -20,7 +20,7 @@ function contentsOf({ contents }: HeldShow): unknown {
   return read.success ? read.data.contents : stored
 }
 
-type ReadShow = { readonly ok: true; readonly show: Show } | Extract<Compared, { readonly ok: false }>
+type ReadShow = { readonly ok: true; readonly show: Show } | Extract<ComparedVersions, { readonly ok: false }>
 
 function showIn(held: HeldShow, id: ShowId): ReadShow {
   const read = readCollections(contentsOf(held), id)
@@ -29,7 +29,7 @@ function showIn(held: HeldShow, id: ShowId): ReadShow {
   return { ok: false, refusal: { code: 'not a show', message } }
 }
 
-function worked(): Compared | PlainOutcome {
+function worked(): ComparedVersions | PlainOutcome {
   const work = versionWork.parse(workerData)
   const later = showIn(work.kind === 'compare' ? work.later : work.current, work.show)
   if (!later.ok) return later

@@ -22,11 +22,11 @@ const restoring = z.object({
 export const versionWork = z.discriminatedUnion('kind', [comparing, restoring])
 export type HeldShow = z.infer<typeof held>
 
-export type Compared =
+export type ComparedVersions =
   { readonly ok: true; readonly differences: readonly Difference[] } | { readonly ok: false; readonly refusal: Refusal }
 
 /** What differs between two versions; `module` is the thread's script. */
-export function compareVersions(module: URL, work: Omit<z.infer<typeof comparing>, 'kind'>): Promise<Compared> {
+export function compareVersions(module: URL, work: Omit<z.infer<typeof comparing>, 'kind'>): Promise<ComparedVersions> {
   return inThread(module, { kind: 'compare', ...work })
 }
 

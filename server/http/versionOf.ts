@@ -9,7 +9,7 @@ import { ApiError, paramOf } from './api'
 
 const versionId = z.string().regex(/^[\w-]{1,100}$/)
 
-export function versionOf(event: H3Event): string {
+export function versionParamOf(event: H3Event): string {
   return paramOf(event, 'version', versionId)
 }
 

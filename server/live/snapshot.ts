@@ -95,11 +95,11 @@ export function backupOf(live: ShowHolder, madeAt: string): Promise<Buffer> {
 }
 
 /** A show that is or was that of `live` as a version of it. */
-export function versionOf(live: ShowHolder, show: Show): Promise<Buffer> {
+export function versionContentsOf(live: ShowHolder, show: Show): Promise<Buffer> {
   return compressed(live, show, { id: show.id }, 'contents')
 }
 
 /** A show that is or was that of `live`, under a name, as versions are held. */
 export async function heldAs(live: ShowHolder, show: Show, name: string): Promise<{ name: string; contents: Buffer }> {
-  return { name, contents: await versionOf(live, show) }
+  return { name, contents: await versionContentsOf(live, show) }
 }

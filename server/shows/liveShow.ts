@@ -20,7 +20,7 @@ import type { UndoState } from '#core/journal/undoState'
 import { historyOf, undoStateOf } from '../database/stepRepository'
 import { keepVersion } from '../database/versionRepository'
 import { log } from '../http/log'
-import { versionOf } from '../live/snapshot'
+import { versionContentsOf } from '../live/snapshot'
 import { commandPlan, type Ground } from './commandPlan'
 import type { Asker, CommandRequest, Plan, ToggleRequest } from './plan'
 import { unsoundRefusal } from './thingWording'
@@ -192,7 +192,7 @@ export class LiveShow {
     revision: number,
   ): Promise<void> {
     const name = `Before: ${label}`.slice(0, 120)
-    const contents = await versionOf(this, this.#show)
+    const contents = await versionContentsOf(this, this.#show)
     await keepVersion(transaction, this.#show.id, { id, name, person, automatic: true, revision, contents })
   }
 

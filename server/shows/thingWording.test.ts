@@ -5,7 +5,7 @@ import { removeWithDependents } from '#core/show/cascade'
 import { Draft } from '#core/show/draft'
 import { KINDS } from '#core/show/kinds'
 import { checkedChange, type Fault } from '#core/show/soundness'
-import { clashInWords, faultInWords, thingInWords, touchedInWords, unsoundRefusal } from './thingWording'
+import { clashInWords, unsoundInWords, thingInWords, touchedInWords, unsoundRefusal } from './thingWording'
 
 const desk = richDesk()
 const { show } = desk
@@ -35,7 +35,7 @@ describe('what is wrong, in words', () => {
   it('names both sides of what would point at nothing', () => {
     const [hang] = show.all.hang.keys()
     const [fault] = faultsOf((draft) => removeWithDependents(draft, 'hang', [hang ?? '']))
-    expect(fault && faultInWords(show, fault)).toMatch(/^fixture \d+ leans on the hang /)
+    expect(fault && unsoundInWords(show, fault)).toMatch(/^fixture \d+ leans on the hang /)
   })
 
   it('names the number that would stand twice', () => {

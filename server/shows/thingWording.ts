@@ -52,7 +52,7 @@ export function clashInWords({ kind, field, value }: Clash): string {
 }
 
 /** What is wrong, as the end of a sentence; `show` knows the things spoken of. */
-export function faultInWords(show: Show, fault: Fault): string {
+export function unsoundInWords(show: Show, fault: Fault): string {
   switch (fault.code) {
     case 'missing':
       return show.all[fault.to].has(fault.missing)
@@ -80,7 +80,7 @@ export function faultInWords(show: Show, fault: Fault): string {
 /** The refusal of a change that would leave the show unsound. */
 export function unsoundRefusal(show: Show, { after, faults }: Extract<Checked, { ok: false }>): Refusal {
   const [fault] = faults
-  const words = fault ? faultInWords(fault.code === 'missing' ? show : (after ?? show), fault) : 'it does not fit'
+  const words = fault ? unsoundInWords(fault.code === 'missing' ? show : (after ?? show), fault) : 'it does not fit'
   return { code: 'unsound', message: `This cannot be done: ${words}.` }
 }
 

@@ -4,7 +4,7 @@ import type { ToggleStep } from '#core/journal/toggle'
 import type { Kept, ToggleRefusal } from '#core/journal/undo'
 import { registerParts, type ChangeSet } from '#core/show/changes'
 import type { Show } from '#core/show/show'
-import { faultInWords, personInWords, thingInWords, touchedInWords } from './thingWording'
+import { unsoundInWords, personInWords, thingInWords, touchedInWords } from './thingWording'
 import { plural } from '#core/show/counted'
 
 export type Direction = 'undo' | 'redo'
@@ -21,7 +21,7 @@ export function toggleRefusalInWords(
   { refusal, anyway }: Extract<ToggleStep, { kind: 'refused' }>,
 ): string {
   if (refusal.code === 'unknown') return 'This step is no longer known.'
-  const why = refusal.code === 'built on' ? builtOnInWords(show, refusal) : faultInWords(show, refusal.fault)
+  const why = refusal.code === 'built on' ? builtOnInWords(show, refusal) : unsoundInWords(show, refusal.fault)
   const along = anyway ? touchedInWords(anyway.along) : ''
   const price = along ? ` All the same would also change ${along}.` : ''
   return `“${group.label}” ${CANNOT[direction]}: ${why}.${price}`

@@ -2,7 +2,7 @@
 /** Universe and address of every fixture, with clashes and overflow at the row. */
 import { computed } from 'vue'
 import { fixtureCell, isFixtureColumn, readFixtureCell } from '#core/exchange/fixtureCells'
-import { faultInWords, footprintOf, patchFaults, spansOf } from '#core/patch/span'
+import { patchFaultInWords, footprintOf, patchFaults, spansOf } from '#core/patch/span'
 import { asFixtureId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { GridColumn } from '../../composables/table/gridColumn'
@@ -27,7 +27,7 @@ const spans = computed(() => new Map(spansOf(props.show).map((span) => [span.fix
 function faultOf({ id }: Row): string | null {
   const span = spans.value.get(id)
   const fault = patchFaults(props.show).get(id)
-  return span && fault ? faultInWords(fault, span) : null
+  return span && fault ? patchFaultInWords(fault, span) : null
 }
 function plainColumn(key: 'number' | 'name' | 'type' | 'mode' | 'hang', name: string, width: number): GridColumn<Row> {
   const isNumber = key === 'number'

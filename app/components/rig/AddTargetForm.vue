@@ -6,12 +6,12 @@ import type { TargetForm } from '#core/show/entities'
 import { setPiecesOf } from '#core/show/setPieces'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'
-import { TARGET_KINDS, type TargetKind } from '../../composables/rig/rigWords'
+import { TARGET_FORMS, type TargetFormKind } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ done: [name: string] }>()
-const kind = ref<TargetKind | null>('point')
+const kind = ref<TargetFormKind | null>('point')
 const pieces = computed(() => [
   { key: '', name: 'Free on the stage' },
   ...setPiecesOf(props.show).map(({ id, piece }) => ({ key: `${id}`, name: `On ${piece.name}` })),
@@ -55,7 +55,7 @@ const { troubleAt, send } = useDraftForm(
   <form class="flex flex-col gap-2.5" aria-label="New target" @submit.prevent="send">
     <div class="grid grid-cols-2 gap-2">
       <DraftText v-model="draft.name" label="Name" placeholder="Door" :trouble="troubleAt('name')" />
-      <DraftChoice v-model="kind" label="Form" :options="TARGET_KINDS" />
+      <DraftChoice v-model="kind" label="Form" :options="TARGET_FORMS" />
     </div>
     <DraftChoice v-model="tied" label="Stands" :options="pieces" :trouble="troubleAt('setPiece')" />
     <p v-if="setPiece" class="text-sm text-mist">

@@ -9,7 +9,7 @@ import { setPiecesOf } from '#core/show/setPieces'
 import type { PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { PLACE_FIELDS, withAxis } from '../../composables/rig/axisFields'
-import { TARGET_KINDS, type TargetKind } from '../../composables/rig/rigWords'
+import { TARGET_FORMS, type TargetFormKind } from '../../composables/rig/rigWords'
 import { useCommit } from '../../composables/forms/useCommit'
 import RemovalBox from './RemovalBox.vue'
 
@@ -32,7 +32,7 @@ const warning = computed(() => {
   return `${words} aim at it${cues ? ` (cues ${cues})` : ''}. They stay aimed at the place it has now, but will follow nothing any more.`
 })
 
-const FIRST_FORMS: Readonly<Record<TargetKind, TargetForm>> = {
+const FIRST_FORMS: Readonly<Record<TargetFormKind, TargetForm>> = {
   point: { kind: 'point' },
   line: { kind: 'line', to: { x: 2, y: 0, z: 0 }, stations: 0 },
   ring: { kind: 'ring', radius: 1.5, stations: 0 },
@@ -62,7 +62,7 @@ function tied(key: string) {
     <ChoiceField
       label="Form"
       :value="form.kind"
-      :options="TARGET_KINDS"
+      :options="TARGET_FORMS"
       :keep="(kind) => reform(kind === form.kind ? form : FIRST_FORMS[kind])"
     />
   </div>

@@ -7,7 +7,7 @@ import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { Search } from '@lucide/vue'
 import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
 import type { Show } from '#core/show/show'
-import { useFindings, type Deed, type Finding } from '../../composables/keys/useFindings'
+import { useFindings, type Deed, type FindResult } from '../../composables/keys/useFindings'
 
 const props = defineProps<{ show: Show; open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
@@ -40,7 +40,7 @@ function act(deed: Deed | undefined) {
   emit('close')
   deed.run()
 }
-const nameOf = ({ number, name, about }: Finding) => [number, name, about].filter((part) => part !== null).join(' ')
+const nameOf = ({ number, name, about }: FindResult) => [number, name, about].filter((part) => part !== null).join(' ')
 </script>
 
 <template>

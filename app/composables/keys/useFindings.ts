@@ -23,7 +23,7 @@ export interface Deed {
   readonly run: () => void
 }
 
-export interface Finding extends Named {
+export interface FindResult extends Named {
   readonly id: string
   readonly deeds: () => readonly [Deed, ...Deed[]]
   /** The key that does the same. */
@@ -108,14 +108,21 @@ export function useFindings(show: () => Show, text: () => string) {
     }
   }
 
-  const things = computed<readonly Finding[]>(() =>
+  const things = computed<readonly FindResult[]>(() =>
     namedThings(show()).map(({ thing, ...named }) => ({
       ...named,
       id: `${thing.kind} ${thing.id}`,
       deeds: () => deedsOf(thing),
     })),
   )
-  const called = (id: string, name: string, about: string, words: string, run: () => void, key?: string): Finding => ({
+  const called = (
+    id: string,
+    name: string,
+    about: string,
+    words: string,
+    run: () => void,
+    key?: string,
+  ): FindResult => ({
     id,
     number: null,
     name,
@@ -140,7 +147,7 @@ export function useFindings(show: () => Show, text: () => string) {
     ),
   ])
 
-  return computed(() => find<Finding>([...things.value, ...actions.value, ...ways.value], text()).slice(0, MOST))
+  return computed(() => find<FindResult>([...things.value, ...actions.value, ...ways.value], text()).slice(0, MOST))
 }
 
 /** The keyboard map is an action already. */

@@ -53,9 +53,9 @@ export const FIRST_SOLIDS: Readonly<Record<Solid['kind'], Solid>> = {
   person: { kind: 'person', ...SEAT, height: 1.75 },
 }
 
-export const TARGET_KINDS = [
+export const TARGET_FORMS = [
   { key: 'point', name: 'Point' },
   { key: 'line', name: 'Line' },
   { key: 'ring', name: 'Ring' },
 ] as const
-export type TargetKind = (typeof TARGET_KINDS)[number]['key']
+export type TargetFormKind = (typeof TARGET_FORMS)[number]['key']

@@ -4,7 +4,7 @@ import { vec3, type Vec3 } from '#core/geometry/vector'
 import { asFixtureId, asTargetId, type FixtureId } from '#core/show/ids'
 import type { PlacedTarget } from '#core/show/targets'
 import type { AimDrag } from '../../stores/stage'
-import { aimDrag, boxDrag, moveDrag, type Box } from './planDrags'
+import { aimDrag, boxDrag, moveDrag, type SelectionBox } from './planDrags'
 
 /** Ten pixels a metre, the stage's origin at 500, 500. */
 const plan = {
@@ -61,7 +61,7 @@ describe('dragging the light', () => {
 describe('drawing a box', () => {
   const spots = new Map([1, 2, 3, 4].map((n) => [asFixtureId(`f${n}`), { x: 100 * n, y: n === 4 ? 300 : 100 }]))
   function drawn(from: { x: number; y: number }, to: { x: number; y: number }) {
-    const box = ref<Box | null>(null)
+    const box = ref<SelectionBox | null>(null)
     const results: (FixtureId[] | 'click')[] = []
     const drag = boxDrag({
       start: from,

@@ -16,7 +16,7 @@ export interface Drag {
   cancel(): void
 }
 
-export interface Box {
+export interface SelectionBox {
   readonly from: ScreenPoint
   readonly to: ScreenPoint
 }
@@ -65,7 +65,7 @@ export function aimDrag({ plan, start, from, targets, show, drop }: AimDragConte
 
 interface BoxDragContext {
   readonly start: ScreenPoint
-  readonly box: Ref<Box | null>
+  readonly box: Ref<SelectionBox | null>
   readonly spots: () => ReadonlyMap<FixtureId, ScreenPoint>
   readonly select: (fixtures: FixtureId[]) => void
   readonly click: () => void

@@ -14,7 +14,7 @@ import { useStage, type AimDrag } from '../../stores/stage'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
-import { aimDrag, boxDrag, lassoDrag, lineDrag, moveDrag, nearestTarget, type Box } from './planDrags'
+import { aimDrag, boxDrag, lassoDrag, lineDrag, moveDrag, nearestTarget, type SelectionBox } from './planDrags'
 import { usePlanDrag } from './usePlanDrag'
 import type { PlanView, ScreenPoint } from './usePlanView'
 import { useThingMoves } from './useThingMoves'
@@ -31,7 +31,7 @@ export function usePlanPointer(
   const proposal = useProposal()
   const dragging = usePlanDrag(sheet)
   const things = useThingMoves(plan, dragging)
-  const box = ref<Box | null>(null)
+  const box = ref<SelectionBox | null>(null)
   const lasso = shallowRef<readonly ScreenPoint[]>([])
 
   const isAiming = () => stage.tool === 'aim' && selection.fixtures.length > 0

@@ -8,7 +8,7 @@ import {
   readFixtureCell,
   readFixturePaste,
 } from '#core/exchange/fixtureCells'
-import { faultInWords, patchFaults, spansOf } from '#core/patch/span'
+import { patchFaultInWords, patchFaults, spansOf } from '#core/patch/span'
 import { asFixtureId, type FixtureId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { hangsOf, rigOf } from '#core/show/rig'
@@ -89,7 +89,7 @@ function troubleAt(id: FixtureId, key: string): string | null {
   if (key !== 'address' && key !== 'universe') return null
   const fault = patchFaults(props.show).get(id)
   const span = spans.value.get(id)
-  return fault && span ? faultInWords(fault, span) : null
+  return fault && span ? patchFaultInWords(fault, span) : null
 }
 
 async function keep(ids: readonly string[], column: string, text: string): Promise<string | null> {

@@ -7,7 +7,7 @@ import { targetsOf, type PlacedTarget } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import type { GridColumn } from '../../../composables/table/gridColumn'
 import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../../composables/forms/numbers'
-import { TARGET_KINDS } from '../../../composables/rig/rigWords'
+import { TARGET_FORMS } from '../../../composables/rig/rigWords'
 import { useCommit } from '../../../composables/forms/useCommit'
 import { useChosen } from '../../../stores/chosen'
 import GridTable from '../../grid/GridTable.vue'
@@ -35,7 +35,7 @@ const columns: readonly GridColumn<PlacedTarget>[] = [
     key: 'form',
     name: 'Form',
     width: 70,
-    text: ({ target }) => TARGET_KINDS.find(({ key }) => key === target.form.kind)?.name ?? '',
+    text: ({ target }) => TARGET_FORMS.find(({ key }) => key === target.form.kind)?.name ?? '',
   },
   {
     key: 'stations',

@@ -5,7 +5,7 @@ import { keepVersion } from '../../../../database/versionRepository'
 import { defineApi } from '../../../../http/api'
 import { bodyOf } from '../../../../http/body'
 import { memberOf } from '../../../../http/members'
-import { versionOf } from '../../../../live/snapshot'
+import { versionContentsOf } from '../../../../live/snapshot'
 import { showOf } from '../../../../http/showOf'
 import { useShowRegistry } from '../../../../shows/useShowRegistry'
 
@@ -17,7 +17,7 @@ export default defineApi(async (event) => {
   const { knex } = await useShowRegistry()
   const id = randomUUID()
   const { show, revision } = live
-  const contents = await versionOf(live, show)
+  const contents = await versionContentsOf(live, show)
   const person = await memberOf(event, live)
   await keepVersion(knex, show.id, { id, name, person, automatic: false, revision, contents })
   return { id }

@@ -3,7 +3,7 @@ import { z } from 'zod'
 import { compareVersions } from '../../../../../exchange/versions'
 import { ApiError, defineApi, queryOf } from '../../../../../http/api'
 import { showOf } from '../../../../../http/showOf'
-import { keptVersionOf, versionOf } from '../../../../../http/versionOf'
+import { keptVersionOf, versionParamOf } from '../../../../../http/versionOf'
 import { heldAs } from '../../../../../live/snapshot'
 
 const differencesQuery = z.object({ to: z.string().max(100).optional() })
@@ -15,7 +15,7 @@ export default defineApi(async (event) => {
   const live = await showOf(event)
   const { show } = live
   const { to } = queryOf(event, differencesQuery)
-  const earlier = await keptVersionOf(show, versionOf(event))
+  const earlier = await keptVersionOf(show, versionParamOf(event))
   const later = to === undefined ? await heldAs(live, show, 'The show as it is') : await keptVersionOf(show, to)
   const compared = await compareVersions(versionThread(), { show: show.id, earlier, later })
   if (!compared.ok) throw new ApiError(422, compared.refusal)

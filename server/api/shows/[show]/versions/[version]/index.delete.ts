@@ -2,12 +2,12 @@
 import { dropVersion } from '../../../../../database/versionRepository'
 import { defineApi } from '../../../../../http/api'
 import { showOf } from '../../../../../http/showOf'
-import { versionOf } from '../../../../../http/versionOf'
+import { versionParamOf } from '../../../../../http/versionOf'
 import { useShowRegistry } from '../../../../../shows/useShowRegistry'
 
 export default defineApi(async (event) => {
   const live = await showOf(event, 'programs')
   const { knex } = await useShowRegistry()
-  await dropVersion(knex, live.show.id, versionOf(event))
+  await dropVersion(knex, live.show.id, versionParamOf(event))
   return {}
 })

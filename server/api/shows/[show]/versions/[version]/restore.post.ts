@@ -6,7 +6,7 @@ import { ApiError, defineApi } from '../../../../../http/api'
 import { bodyOf } from '../../../../../http/body'
 import { memberOf } from '../../../../../http/members'
 import { showOf } from '../../../../../http/showOf'
-import { keptVersionOf, versionOf } from '../../../../../http/versionOf'
+import { keptVersionOf, versionParamOf } from '../../../../../http/versionOf'
 import { heldAs } from '../../../../../live/snapshot'
 
 const restoreBody = z.strictObject({ id: commandId, window: windowId, seenRevision: z.number().int().min(0) })
@@ -17,7 +17,7 @@ const versionThread = () => new URL('./versionThread.mjs', import.meta.url)
 export default defineApi(async (event) => {
   const live = await showOf(event, 'programs')
   const person = await memberOf(event, live)
-  const version = await keptVersionOf(live.show, versionOf(event))
+  const version = await keptVersionOf(live.show, versionParamOf(event))
   const request = await bodyOf(event, restoreBody)
   const answer = await live.runElsewhere({ ...request, name: 'restoreShow', person }, async (show, now) => {
     const current = await heldAs(live, show, 'The show as it is')
