@@ -63,21 +63,17 @@ const bin = (name: string) => `node_modules/.bin/${name}`
 const vitest = (name: string, config: string, env: NodeJS.ProcessEnv) =>
   tests(name, bin('vitest'), ['run', '--config', `vitest.${config}.config.ts`, '--reporter=default'], env)
 
-async function computed(): Promise<void> {
+async function runAll(): Promise<void> {
+  ensureChromium(say)
+  await check('Prepare types', bin('nuxt'), ['prepare'])
   await Promise.all([
     check('Types', bin('nuxt'), ['typecheck']),
     check('Lint', bin('eslint'), ['.', ...cached('eslint')]),
     check('Format', bin('prettier'), ['--check', '--log-level', 'warn', '.', ...cached('prettier')]),
   ])
   await vitest('Unit', 'unit', PLAIN)
-}
-
-async function runAll(): Promise<void> {
-  ensureChromium(say)
-  await check('Prepare types', bin('nuxt'), ['prepare'])
   await buildWhenStale(say)
-  // Starting and ending the application is mostly waiting for it: that leaves the processor to the rest.
-  await Promise.all([vitest('Start', 'start', PLAIN), computed()])
+  await vitest('Start', 'start', PLAIN)
   const cluster = await throwawayCluster('data/test', say)
   const database = { RHOPANDER_TEST_DATABASE: cluster.address }
   try {
