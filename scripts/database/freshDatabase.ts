@@ -29,14 +29,10 @@ async function drop(client: pg.Client, name: string): Promise<void> {
   await client.query(`drop database ${name}`)
 }
 
-/**
- * Makes an empty database, or one that begins as a copy of another to which nothing is connected;
- * `cluster` is the address of any database there.
- */
-export async function freshDatabase(cluster: string, copied?: FreshDatabase): Promise<FreshDatabase> {
+/** Makes an empty database; `cluster` is the address of any database there. */
+export async function freshDatabase(cluster: string): Promise<FreshDatabase> {
   const name = `fresh_${randomUUID().replaceAll('-', '')}`
-  const template = copied ? ` template ${new URL(copied.address).pathname.slice(1)}` : ''
-  await administer(cluster, (client) => client.query(`create database ${name}${template}`))
+  await administer(cluster, (client) => client.query(`create database ${name}`))
   const address = new URL(cluster)
   address.pathname = `/${name}`
   return { address: address.href, drop: () => administer(cluster, (client) => drop(client, name)) }

@@ -14,8 +14,8 @@ interface Fixtures {
 }
 
 const test = withDemo.extend<Fixtures>({
-  server: async ({ demo }, use, { workerIndex }) => {
-    const database = await freshDatabase(TEST_CLUSTER, demo)
+  server: async ({}, use, { workerIndex }) => {
+    const database = await freshDatabase(TEST_CLUSTER)
     const server = await startServer(database.address, {
       host: '0.0.0.0',
       port: await freePort(4540 + workerIndex * 100),

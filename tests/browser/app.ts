@@ -1,4 +1,5 @@
-/** A running application of its own for every test: fresh database, the demo show, the built server. */
+/** The built server, one for the tests that run one after another, and a demo show of its own for every test. */
+import { randomUUID } from 'node:crypto'
 import AxeBuilder from '@axe-core/playwright'
 import {
   expect,
@@ -8,13 +9,17 @@ import {
   type Locator,
   type Page,
 } from '@playwright/test'
+import { showId } from '#core/show/ids'
+import { buildSaltLantern } from '#demo/saltLantern'
 import { freePort } from '../../scripts/ports'
 import { startServer } from '../../scripts/serve'
-import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
+import { freshDatabase } from '../../scripts/database/freshDatabase'
+import { openDatabase } from '../../server/database/open'
+import { writeWholeShow } from '../../server/database/showRepository'
 import { TEST_CLUSTER } from '../testCluster'
 
 interface Fixtures {
-  /** Address of the application; going there opens the demo show. */
+  /** Where a demo show of its own is open in Focus. */
   url: string
   /** The demo show, opened in Focus. */
   showPage: Page
@@ -23,34 +28,34 @@ interface Fixtures {
 }
 
 interface WorkerFixtures {
-  /** A database with the demo show in it, to begin each test from a copy of. */
-  demo: FreshDatabase
+  /** The address of a server, and how a demo show nobody has touched comes into it. */
+  application: { readonly server: string; readonly addDemo: () => Promise<string> }
 }
 
-const serve = async ({ address }: FreshDatabase, workerIndex: number) =>
-  startServer(address, { host: '127.0.0.1', port: await freePort(4500 + workerIndex * 100) })
-
 export const test = base.extend<Fixtures, WorkerFixtures>({
-  demo: [
+  application: [
     async ({}, use, { workerIndex }) => {
       const database = await freshDatabase(TEST_CLUSTER)
-      const server = await serve(database, workerIndex)
-      const shows = await fetch(`${server.url}/api/shows`)
-      if (!shows.ok) throw new Error('the demo was not loaded')
-      await server.stop()
-      await use(database)
+      const server = await startServer(database.address, {
+        host: '127.0.0.1',
+        port: await freePort(4500 + workerIndex * 100),
+      })
+      if (!(await fetch(`${server.url}/api/shows`)).ok) throw new Error('the demo was not loaded')
+      const knex = await openDatabase(database.address)
+      const addDemo = async () => {
+        const id = showId.parse(randomUUID())
+        await knex.transaction((transaction) => writeWholeShow(transaction, buildSaltLantern(id)))
+        return id
+      }
+      await use({ server: server.url, addDemo })
+      await knex.destroy()
+      // Pages may still listen to it: it would wait for them.
+      await server.kill()
       await database.drop()
     },
     { scope: 'worker' },
   ],
-  url: async ({ demo }, use, { workerIndex }) => {
-    const database = await freshDatabase(TEST_CLUSTER, demo)
-    const server = await serve(database, workerIndex)
-    await use(server.url)
-    // Pages still listen to it: it would wait for them.
-    await server.kill()
-    await database.drop()
-  },
+  url: async ({ application: { server, addDemo } }, use) => use(`${server}/shows/${await addDemo()}/focus`),
   showPage: async ({ page, url }, use) => {
     const troubles: string[] = []
     page.on('pageerror', (error) => troubles.push(String(error)))

@@ -5,9 +5,14 @@ import { TEST_CLUSTER } from '../testCluster'
 import { expect, openShowPage, record, select, test } from './app'
 
 test.describe('the border of the application', () => {
-  test('answers every fault in one shape a person can act on', async ({ url, request }) => {
+  test('answers every fault in one shape a person can act on', async ({ application: { server }, request }) => {
     const post = (path: string, data: string | object, headers: Record<string, string> = {}) =>
-      request.post(`${url}${path}`, { data, headers: { 'content-type': 'application/json', ...headers } })
+      request.post(`${server}${path}`, { data, headers: { 'content-type': 'application/json', ...headers } })
+    const namesOfShows = async () => {
+      const { shows } = await (await request.get(`${server}/api/shows`)).json()
+      return shows.map(({ name }: { name: string }) => name)
+    }
+    const before = await namesOfShows()
     const commands = '/api/shows/salt-lantern/commands'
     const clear = (input: object) => ({ id: 'x', name: 'clearHand', input, seenRevision: 0 })
     const faults = [
@@ -16,10 +21,10 @@ test.describe('the border of the application', () => {
       [await post(commands, { window: 'w', commands: [] }), 400],
       [await post('/api/shows/nowhere/commands', { window: 'w', commands: [clear({})] }), 404],
       [await post('/api/shows', { name: ' ' }), 400],
-      [await request.get(`${url}/api/nothing`), 404],
-      [await request.get(`${url}/api/shows/salt-lantern/events?since=soon`), 400],
+      [await request.get(`${server}/api/nothing`), 404],
+      [await request.get(`${server}/api/shows/salt-lantern/events?since=soon`), 400],
       [await post('/api/shows', { name: 'Stolen' }, { origin: 'http://elsewhere.example' }), 403],
-      [await request.get(`${url}/api/shows`, { headers: { host: 'elsewhere.example' } }), 403],
+      [await request.get(`${server}/api/shows`, { headers: { host: 'elsewhere.example' } }), 403],
     ] as const
     for (const [response, status] of faults) {
       expect([response.url(), response.status()]).toEqual([response.url(), status])
@@ -29,12 +34,14 @@ test.describe('the border of the application', () => {
     }
     const refused = await post(commands, { window: 'w', commands: [clear({ families: ['smell'] })] })
     expect((await refused.json()).answers).toMatchObject([{ error: { code: 'bad input', field: 'families.0' } }])
-    const { shows } = await (await request.get(`${url}/api/shows`)).json()
-    expect(shows).toHaveLength(1)
+    expect(await namesOfShows()).toEqual(before)
   })
 
-  test('has a strict content policy and gives nothing to other origins', async ({ url, request }) => {
-    const headers = (await request.get(url)).headers()
+  test('has a strict content policy and gives nothing to other origins', async ({
+    application: { server },
+    request,
+  }) => {
+    const headers = (await request.get(server)).headers()
     const policy = headers['content-security-policy'] ?? ''
     expect(policy).toContain("script-src 'self' 'nonce-")
     expect(policy).not.toContain('unsafe-inline')
@@ -42,8 +49,8 @@ test.describe('the border of the application', () => {
     expect(headers['access-control-allow-origin']).toBeUndefined()
   })
 
-  test('keeps so many lines open for a person, and no more', async ({ url }) => {
-    const show = `${url}/api/shows/salt-lantern`
+  test('keeps so many lines open for a person, and no more', async ({ application: { server } }) => {
+    const show = `${server}/api/shows/salt-lantern`
     const joined = await fetch(`${show}/people`, { method: 'POST', body: '{}' })
     const cookie = joined.headers.get('set-cookie')?.split(';')[0] ?? ''
     const open = (headers: Record<string, string>, { signal }: AbortController) =>
@@ -56,19 +63,23 @@ test.describe('the border of the application', () => {
     later.abort()
   })
 
-  test('refuses a body too large and keeps running', async ({ url, request }) => {
-    const response = await request.post(`${url}/api/shows`, { data: { name: 'x'.repeat(9_000_000) } })
+  test('refuses a body too large and keeps running', async ({ application: { server }, request }) => {
+    const response = await request.post(`${server}/api/shows`, { data: { name: 'x'.repeat(9_000_000) } })
     expect(response.status()).toBe(413)
-    expect((await request.get(`${url}/api/health`)).ok()).toBe(true)
+    expect((await request.get(`${server}/api/health`)).ok()).toBe(true)
   })
 })
 
-test('a hand survives reload, and a page that finds no server says so and comes back', async ({ showPage, url }) => {
+test('a hand survives reload, and a page that finds no server says so and comes back', async ({
+  showPage,
+  url,
+  application: { server },
+}) => {
   await showPage.getByRole('button', { name: /Palette 1 Dory bow/ }).click()
   await expect(showPage.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
   await openShowPage(showPage, url)
   await expect(showPage.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
-  await showPage.goto(`${url}/shows/nowhere/focus`)
+  await showPage.goto(`${server}/shows/nowhere/focus`)
   await expect(showPage.getByRole('alert')).toHaveText('There is no such show here.')
   await showPage.getByRole('link', { name: 'Open another show' }).click()
   await expect(showPage.getByRole('group', { name: 'Stage plan' })).toBeVisible()
