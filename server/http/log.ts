@@ -28,4 +28,8 @@ function described(error: unknown) {
   }
 }
 
-export const log = pino({ name: 'rhopander', level: 'warn', serializers: { err: described } }, pino.destination(2))
+// Once whoever started the server is gone nobody reads this. That must not keep it from ending, as pino's
+// own destination would, which tries for ever to write what is left.
+process.stderr.on('error', () => undefined)
+
+export const log = pino({ name: 'rhopander', level: 'warn', serializers: { err: described } }, process.stderr)
