@@ -1,6 +1,6 @@
 /** The palettes of The Salt Lantern. Fixtures by number, targets by name. */
 import type { EntityOf } from '#core/show/kinds'
-import type { Attribute } from '#core/show/families'
+import type { NumberAttribute } from '#core/attributes/attribute'
 
 type Colour = EntityOf['palette']['colour']
 
@@ -166,7 +166,7 @@ export interface LevelPalette {
   readonly colour: Colour
   readonly shelf: 'intensity' | 'beam' | 'colour' | 'gobo' | 'shutters'
   readonly fixtures: string
-  readonly levels: Partial<Record<Exclude<Attribute, 'position'>, number>>
+  readonly levels: Partial<Record<NumberAttribute, number>>
 }
 
 const MIXING = '1-6, 11-18, 21-26, 41-44'

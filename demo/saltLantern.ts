@@ -9,7 +9,8 @@ import { OSTREL_TYPES } from './types'
 import { ShowBuilder } from './builder'
 import { choose } from './choices'
 import { ORIGIN, vec3 } from '#core/geometry/vector'
-import { ATTRIBUTES, FAMILIES } from '#core/show/families'
+import { isNumberAttribute, LISTED_ATTRIBUTES } from '#core/attributes/attribute'
+import { FAMILIES } from '#core/attributes/families'
 import { asHangId, asSetPieceId, asVenueId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
 
@@ -86,9 +87,9 @@ function recordPalettes(builder: ShowBuilder): void {
     builder.run('recordPalette', { number, name, colour, shelf: 'position' }).run('clearHand', everything)
   }
   for (const { number, name, colour, shelf, fixtures, levels } of LEVELS) {
-    for (const attribute of ATTRIBUTES) {
-      const level = attribute === 'position' ? undefined : levels[attribute]
-      if (attribute === 'position' || level === undefined) continue
+    for (const attribute of LISTED_ATTRIBUTES.filter(isNumberAttribute)) {
+      const level = levels[attribute]
+      if (level === undefined) continue
       const chosen = choose(builder.show).fixtures(fixtures)
       builder.run('setValue', { fixtures: chosen, attribute, value: { kind: 'number', number: level } })
     }

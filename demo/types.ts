@@ -1,31 +1,94 @@
 /** The fixture types of the made-up maker Ostrel, which every new show starts with. */
 import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
+import { laidOutChannels } from '#core/patch/channelLayout'
 import type { Channel, Wheel } from '#core/show/entities'
 
-/** A channel before it has its place: name, what it does, 8 or 16 bit, lowest and highest meaning, rest. */
-type Laid = readonly [name: string, does: Channel['does'], bits: 8 | 16, from: number, to: number, rest: number]
+/** A channel before it has its place: name, 8 or 16 bit, what it is worth undriven, and what it does. */
+interface Laid {
+  readonly name: string
+  readonly bits: 8 | 16
+  readonly rest: number
+  readonly functions: readonly ChannelFunction[]
+}
+type ChannelFunction = Channel['functions'][number]
+type Role = ChannelFunction['does']
 
 /** Channels one after the other, coarse before fine. */
 function laid(rows: readonly Laid[]): Channel[] {
-  let next = 1
-  return rows.map(([name, does, bits, from, to, rest]) => {
-    const coarse = next
-    next += bits / 8
-    return { name, does, coarse, fine: bits === 16 ? coarse + 1 : null, from, to, rest }
-  })
+  const channels = rows.map(({ name, bits, rest, functions }): Channel => ({
+    name,
+    coarse: 1,
+    fine: bits === 16 ? 2 : null,
+    finest: null,
+    functions: [...functions],
+    rest,
+    highlight: null,
+    curve: 'even',
+    dims: false,
+    snaps: false,
+    follows: null,
+  }))
+  return laidOutChannels(channels)
 }
 
-const level = (name: string, does: Channel['does'], bits: 8 | 16 = 16, rest = 0): Laid => [name, does, bits, 0, 1, rest]
-const other = (name: string, bits: 8 | 16 = 8): Laid => [name, 'other', bits, 0, 1, 0]
+/** What a channel does over some of its levels, or over all of them. */
+function does(
+  role: Role,
+  from: number,
+  to: number,
+  levels: readonly [first: number, last: number] = [0, 255],
+  more: Partial<ChannelFunction> = {},
+): ChannelFunction {
+  const [first, last] = levels
+  return { name: '', does: role, first, last, from, to, spins: false, when: null, ...more }
+}
+
+const one = (name: string, role: Role, bits: 8 | 16, from: number, to: number, rest: number): Laid => ({
+  name,
+  bits,
+  rest,
+  functions: [does(role, from, to)],
+})
+const level = (name: string, role: Role, bits: 8 | 16 = 16, rest = 0): Laid => one(name, role, bits, 0, 1, rest)
+const other = (name: string, bits: 8 | 16 = 8): Laid => one(name, 'other', bits, 0, 1, 0)
 const mixing = (bits: 8 | 16): Laid[] => [
   level('Red', 'red', bits, 1),
   level('Green', 'green', bits, 1),
   level('Blue', 'blue', bits, 1),
 ]
 const turning = (pan: number, tilt: number, bits: 8 | 16 = 16): Laid[] => [
-  ['Pan', 'pan', bits, -pan, pan, 0],
-  ['Tilt', 'tilt', bits, -tilt, tilt, 0],
+  one('Pan', 'pan', bits, -pan, pan, 0),
+  one('Tilt', 'tilt', bits, -tilt, tilt, 0),
 ]
+const strobe: Laid = {
+  name: 'Strobe',
+  bits: 8,
+  rest: 0,
+  functions: [
+    does('other', 0, 1, [0, 7], { name: 'Closed' }),
+    does('strobe', 0, 0, [8, 15], { name: 'Open' }),
+    does('strobe', 0.5, 20, [16, 131]),
+    does('strobePulse', 0.5, 10, [132, 193], { name: 'Pulses' }),
+    does('strobeRandom', 0.5, 10, [194, 255], { name: 'At random' }),
+  ],
+}
+/** Angles over the lower half, turning either way over the upper one with a stand between. */
+const angleOrSpin = (name: string, role: Role, fastest = 60): Laid => ({
+  name,
+  bits: 16,
+  rest: 0,
+  functions: [
+    does(role, -180, 180, [0, 127]),
+    does(role, -fastest, -0.5, [128, 189], { name: 'Turning left', spins: true }),
+    does(role, 0, 0, [190, 193], { name: 'Standing', spins: true }),
+    does(role, 0.5, fastest, [194, 255], { name: 'Turning right', spins: true }),
+  ],
+})
+/** Slots in equal steps over the first of its levels. */
+const slots = (role: Role, count: number, last: number): ChannelFunction => {
+  const step = Math.floor((last + 1) / count)
+  return does(role, 0, count - 1, [0, step * (count - 1)])
+}
 
 const gobos = (name: string, ...patterns: NonNullable<Wheel['slots'][number]['pattern']>[]): Wheel => ({
   kind: 'gobo',
@@ -37,6 +100,14 @@ const gobos = (name: string, ...patterns: NonNullable<Wheel['slots'][number]['pa
       colour: null,
       pattern,
     })),
+  ],
+})
+const prism = (facets: number): Wheel => ({
+  kind: 'prism',
+  name: 'Prism',
+  slots: [
+    { name: 'Out', colour: null, pattern: null },
+    { name: `${facets} facets`, colour: null, pattern: null, facets },
   ],
 })
 
@@ -60,6 +131,11 @@ export const tern: TypeWithModes = {
   wheels: [
     gobos('Gobo wheel', 'dots', 'ripples', 'breakup', 'net', 'bars'),
     gobos('Second gobo wheel', 'ring', 'window', 'star'),
+    prism(3),
+  ],
+  ranges: [
+    { attribute: 'temperature', min: 2800, max: 6800, rest: 6800, fastest: null },
+    { attribute: 'frameTurn', min: -60, max: 60, rest: 0, fastest: null },
   ],
   has: [
     'intensity',
@@ -76,6 +152,22 @@ export const tern: TypeWithModes = {
     'shutterRight',
     'shutterBottom',
     'shutterLeft',
+    'strobe',
+    'strobePulse',
+    'strobeRandom',
+    'frost',
+    'frost2',
+    'prism',
+    'prismTurn',
+    'temperature',
+    'goboTurn',
+    'animation',
+    'animationTurn',
+    'shutterTopAngle',
+    'shutterRightAngle',
+    'shutterBottomAngle',
+    'shutterLeftAngle',
+    'frameTurn',
   ],
   modes: [
     {
@@ -83,22 +175,27 @@ export const tern: TypeWithModes = {
       channels: laid([
         ...turning(270, 132),
         level('Intensity', 'intensity'),
-        other('Strobe'),
-        ['Zoom', 'zoom', 16, 6, 48, 27],
+        strobe,
+        one('Zoom', 'zoom', 16, 6, 48, 27),
         level('Edge', 'edge'),
         level('Iris', 'iris', 8, 1),
         ...mixing(16),
-        ['Gobo', 'gobo', 8, 0, 5, 0],
-        other('Gobo turn', 16),
-        ['Second gobo', 'gobo2', 8, 0, 3, 0],
-        other('Second gobo turn', 16),
+        one('Temperature', 'temperature', 8, 6800, 2800, 6800),
+        one('Gobo', 'gobo', 8, 0, 5, 0),
+        angleOrSpin('Gobo turn', 'goboTurn'),
+        one('Second gobo', 'gobo2', 8, 0, 3, 0),
+        level('Animation', 'animation', 8),
+        angleOrSpin('Animation turn', 'animationTurn', 30),
+        { name: 'Prism', bits: 8, rest: 0, functions: [does('prism', 0, 1, [0, 128])] },
+        angleOrSpin('Prism turn', 'prismTurn'),
+        level('Frost', 'frost', 8),
+        level('Heavy frost', 'frost2', 8),
         ...FRAMES.flatMap((side): Laid[] => [
           level(`${side} shutter`, `shutter${side}`),
-          other(`${side} shutter angle`),
+          one(`${side} shutter angle`, `shutter${side}Angle`, 8, -30, 30, 0),
         ]),
-        other('Shutters turn', 16),
+        one('Shutters turn', 'frameTurn', 16, -60, 60, 0),
         other('Control'),
-        other('Kept free'),
       ]),
     },
     {
@@ -106,12 +203,12 @@ export const tern: TypeWithModes = {
       channels: laid([
         ...turning(270, 132),
         level('Intensity', 'intensity', 8),
-        ['Zoom', 'zoom', 8, 6, 48, 27],
+        one('Zoom', 'zoom', 8, 6, 48, 27),
         level('Edge', 'edge', 8),
         level('Iris', 'iris', 8, 1),
         ...mixing(8),
-        ['Gobo', 'gobo', 8, 0, 5, 0],
-        ['Second gobo', 'gobo2', 8, 0, 3, 0],
+        one('Gobo', 'gobo', 8, 0, 5, 0),
+        one('Second gobo', 'gobo2', 8, 0, 3, 0),
         ...FRAMES.map((side): Laid => level(`${side} shutter`, `shutter${side}`, 8)),
       ]),
     },
@@ -133,18 +230,30 @@ export const dunlin: TypeWithModes = {
     { beam: 58, field: 82, candela: 11800 },
   ],
   wheels: [],
-  has: ['intensity', 'position', 'zoom', 'red', 'green', 'blue'],
+  ranges: [{ attribute: 'temperature', min: 2500, max: 8000, rest: 8000, fastest: null }],
+  has: [
+    'intensity',
+    'strobe',
+    'strobePulse',
+    'strobeRandom',
+    'position',
+    'zoom',
+    'red',
+    'green',
+    'blue',
+    'temperature',
+  ],
   modes: [
     {
       name: 'Full',
       channels: laid([
         ...turning(270, 121),
         level('Intensity', 'intensity'),
-        other('Strobe'),
-        ['Zoom', 'zoom', 16, 8, 58, 33],
+        strobe,
+        one('Zoom', 'zoom', 16, 8, 58, 33),
         ...mixing(16),
         other('White', 16),
-        other('Warmth'),
+        one('Temperature', 'temperature', 8, 8000, 2500, 8000),
         other('Ring pattern'),
         other('Pattern pace'),
         other('Pattern fade'),
@@ -157,7 +266,7 @@ export const dunlin: TypeWithModes = {
       channels: laid([
         ...turning(270, 121),
         level('Intensity', 'intensity', 8),
-        ['Zoom', 'zoom', 8, 8, 58, 33],
+        one('Zoom', 'zoom', 8, 8, 58, 33),
         ...mixing(8),
       ]),
     },
@@ -190,27 +299,77 @@ export const plover: TypeWithModes = {
         { name: 'Ice', colour: '#a9dcff', pattern: null },
         { name: 'Deep blue', colour: '#2f4fd8', pattern: null },
         { name: 'Mallow', colour: '#b48bff', pattern: null },
+        { name: 'Rose', colour: '#ff9cc0', pattern: null },
+        { name: 'Foxglove', colour: '#d94fb0', pattern: null },
+        { name: 'Leaf', colour: '#5cb83a', pattern: null },
+        { name: 'Lagoon', colour: '#2ab7c9', pattern: null },
+        { name: 'Flame', colour: '#ff6a2b', pattern: null },
+        { name: 'Congo', colour: '#3a1d9e', pattern: null },
       ],
     },
-    gobos('Gobo wheel', 'dots', 'bars', 'ring', 'net', 'star'),
+    gobos('Gobo wheel', 'dots', 'bars', 'ring', 'net', 'star', 'window', 'ripples', 'breakup'),
+    prism(8),
   ],
-  has: ['intensity', 'position', 'zoom', 'edge', 'colourWheel', 'gobo'],
+  ranges: [],
+  has: [
+    'intensity',
+    'strobe',
+    'strobePulse',
+    'strobeRandom',
+    'position',
+    'headPace',
+    'zoom',
+    'edge',
+    'frost',
+    'prism',
+    'prismTurn',
+    'colourWheel',
+    'colourSpin',
+    'gobo',
+    'goboTurn',
+    'goboShake',
+    'goboSpin',
+  ],
   modes: [
     {
       name: 'Full',
       channels: laid([
         ...turning(315, 130),
         level('Intensity', 'intensity'),
-        other('Strobe'),
-        ['Zoom', 'zoom', 16, 2, 11, 6.5],
+        strobe,
+        one('Zoom', 'zoom', 16, 2, 11, 6.5),
         level('Edge', 'edge'),
-        ['Colour', 'colourWheel', 8, 0, 7, 0],
-        ['Gobo', 'gobo', 8, 0, 5, 0],
-        other('Gobo turn', 16),
-        other('Prism'),
-        other('Prism turn', 16),
-        other('Frost'),
-        other('Head pace'),
+        {
+          name: 'Colour',
+          bits: 8,
+          rest: 0,
+          functions: [
+            slots('colourWheel', 14, 139),
+            does('colourSpin', -40, -1, [160, 207], { name: 'Spinning left' }),
+            does('colourSpin', 1, 40, [208, 255], { name: 'Spinning right' }),
+          ],
+        },
+        {
+          name: 'Gobo',
+          bits: 8,
+          rest: 0,
+          functions: [
+            slots('gobo', 9, 89),
+            ...Array.from({ length: 8 }, (_, i) =>
+              does('goboShake', 0.5, 5, [90 + i * 12, 101 + i * 12], {
+                name: `Shaking ${i + 1}`,
+                when: { attribute: 'gobo', number: i + 1 },
+              }),
+            ),
+            does('goboSpin', -30, -1, [190, 222], { name: 'Spinning left' }),
+            does('goboSpin', 1, 30, [223, 255], { name: 'Spinning right' }),
+          ],
+        },
+        angleOrSpin('Gobo turn', 'goboTurn'),
+        { name: 'Prism', bits: 8, rest: 0, functions: [does('prism', 0, 1, [0, 128])] },
+        angleOrSpin('Prism turn', 'prismTurn'),
+        level('Frost', 'frost', 8),
+        one('Head pace', 'headPace', 8, 1, 0, 1),
         other('Blend'),
         other('Control'),
         other('Kept free', 16),

@@ -1,7 +1,7 @@
 /** The fixture whose values were copied, for pasting onto others. */
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { FAMILIES } from '#core/show/families'
+import { FAMILIES } from '#core/attributes/families'
 import type { FixtureId } from '#core/show/ids'
 import { useMessages } from './messages'
 import { useSelection } from './selection'

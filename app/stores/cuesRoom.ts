@@ -4,7 +4,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { carrySheet } from '#core/cues/carrySheet'
 import { listsInOrder, type CueInOrder } from '#core/cues/tracking'
-import type { Family } from '#core/show/families'
+import type { Family } from '#core/attributes/families'
 import type { CueId, CueListId, FixtureId, PaletteId } from '#core/show/ids'
 import { useProposal } from './proposal'
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { COMMANDS, isCommandName } from '../commands/registry'
 import { Desk } from '../../tests/support/smallShow'
-import { FAMILIES } from '../show/families'
+import { FAMILIES } from '../attributes/families'
 import { isAtLeast, mayRun, ROLES, type Role } from './roles'
 
 const NAMES = Object.keys(COMMANDS).filter(isCommandName)

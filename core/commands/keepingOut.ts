@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { holdExclusions, hasExclusions } from '../refocus/exclusions'
 import { Draft } from '../show/draft'
-import { FAMILIES } from '../show/families'
+import { FAMILIES } from '../attributes/families'
 import { cueId, fixtureId } from '../show/ids'
 import { command, done, refuse, type Command } from './command'
 

@@ -103,6 +103,18 @@ const WORDS = {
     number,
   }: Range & { readonly type: string; readonly attribute: string; readonly number: number | null }) =>
     `${type} takes ${attribute} from ${min} to ${max}${number === null ? '' : `, not ${number}`}.`,
+  'cannot spin': ({
+    type,
+    attribute,
+    fastest,
+  }: {
+    readonly type: string
+    readonly attribute: string
+    readonly fastest: number | null
+  }) =>
+    fastest === null
+      ? `The ${attribute} of ${type} cannot spin.`
+      : `The ${attribute} of ${type} spins at ${fastest} rpm at most, either way.`,
   'beyond stop': ({
     fixture,
     axis,

@@ -1,7 +1,7 @@
 /** What people have recalled over a time, as it comes in: tracks like those of the lists. */
 import { derived } from '../show/derived'
 import type { HandValue } from '../show/entities'
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import type { FixtureId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { handOf } from './onStage'

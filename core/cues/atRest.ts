@@ -1,6 +1,6 @@
 /** What a fixture rests at when nothing else sets it: the palette the show rests at. */
 import { paletteValueFor } from '../palettes/resolve'
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import type { RiggedFixture } from '../show/rig'
 import { showRecordOf, type ShowPart } from '../show/show'
 import type { Value } from '../show/values'

@@ -1,8 +1,8 @@
 /** The stage as the house sees it: everybody's hand over the cues, but of those who work blind. */
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import { asPersonId, type FixtureId, type PersonId } from '../show/ids'
 import type { Show } from '../show/show'
-import { bringingOut, cueLookup, handOf, seenLookup, type Lookup, type StageFixture } from './onStage'
+import { bringingOut, isBroughtOut, cueLookup, handOf, seenLookup, type Lookup, type StageFixture } from './onStage'
 import type { ValueMap } from './playback'
 import { heldTrack } from './arrivals'
 import type { Track } from './tracks'
@@ -19,6 +19,8 @@ export interface AudienceView {
   held(fixture: FixtureId, attribute: Attribute): Track | null
   /** A fixture as it is seen, with what is brought out. */
   see(plain: StageFixture): StageFixture
+  /** Whether anybody brings it out. */
+  isBroughtOut(fixture: FixtureId): boolean
 }
 
 /** Of two people who hold the same, the one who came later is seen. */
@@ -40,5 +42,6 @@ export function audienceView(show: Show): AudienceView {
       return person ? heldTrack(show, person, fixture, attribute) : null
     },
     see: (plain) => sights.reduce((seen, sight) => sight(seen), plain),
+    isBroughtOut: (fixture) => people.some((person) => isBroughtOut(show, person, fixture)),
   }
 }

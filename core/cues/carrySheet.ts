@@ -7,7 +7,8 @@ import { rollup } from 'd3-array'
 import { resolveValue } from '../palettes/resolve'
 import { derivedEach } from '../show/derived'
 import type { CueValue } from '../show/entities'
-import { ATTRIBUTES, familyOf, type Family } from '../show/families'
+import { inCatalogueOrder, familyOf } from '../attributes/attribute'
+import { type Family } from '../attributes/families'
 import type { CueListId, FixtureId, PaletteId } from '../show/ids'
 import { RIG_KINDS, rigOf } from '../show/rig'
 import type { ShowPart } from '../show/show'
@@ -116,7 +117,7 @@ function inOrder(points: readonly TimelinePoint[]): SheetPoint[] {
 }
 
 function pointOf(at: number, values: CueValue[]): SheetPoint {
-  const stored = values.sort((a, b) => ATTRIBUTES.indexOf(a.attribute) - ATTRIBUTES.indexOf(b.attribute))
+  const stored = values.sort((a, b) => inCatalogueOrder(a.attribute, b.attribute))
   const linked = stored.find(({ value }) => value.kind === 'link')
   return {
     at,

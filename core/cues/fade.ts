@@ -5,7 +5,8 @@ import { solveAim } from '../kinematics/inverse'
 import { poolDiameter } from '../light/zoom'
 import type { SolvedPosition } from '../palettes/solve'
 import { add, scale, subtract, type Vec3 } from '../geometry/vector'
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
+import { interpolate } from '../attributes/between'
 import type { Cue } from '../show/entities'
 import { landingOn } from '../venue/landing'
 import type { Surfaces } from '../venue/surfaces'
@@ -13,9 +14,6 @@ import type { StageFixture } from './onStage'
 
 /** How far each attribute has come, 0 to 1. */
 export type Progress = (attribute: Attribute) => number
-
-/** A number part of the way. */
-export const interpolate = (from: number, to: number, t: number) => (t >= 1 ? to : from + (to - from) * t)
 
 /**
  * A fixture part of the way: levels in step, and its light by angle, every axis in step as motors

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest'
 import { richDesk } from '../../tests/support/richShow'
-import { ATTRIBUTES } from '../show/families'
+import { LISTED_ATTRIBUTES } from '../attributes/attribute'
 import { asFixtureId } from '../show/ids'
 import { heldInCue } from './heldInCue'
 import { listsInOrder, stateAt } from './tracking'
@@ -12,7 +12,9 @@ it('tells what a fixture has in a cue, from which cue, and up to which the same 
     for (const [at, { id: cue }] of list.cues.entries())
       for (const fixture of show.all.fixture.keys()) {
         const held = heldInCue(show, cue, asFixtureId(fixture))
-        const state = ATTRIBUTES.flatMap((attribute) => stateAt(show, list, cue).get(`${fixture} ${attribute}`) ?? [])
+        const state = LISTED_ATTRIBUTES.flatMap(
+          (attribute) => stateAt(show, list, cue).get(`${fixture} ${attribute}`) ?? [],
+        )
         expect(held.map(({ stored }) => stored)).toEqual(state)
         for (const { attribute, stored, from, last } of held) {
           told += 1

@@ -1,6 +1,7 @@
 /** What one fixture has in one cue: where each value comes from, and how far it goes down the list. */
 import type { CueValue } from '../show/entities'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
+import { attributesKnown } from '../show/attributesKnown'
 import type { CueId, FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 import { timelineOf, indexAt, placeOfCue } from './tracking'
@@ -20,7 +21,7 @@ export function heldInCue(show: Show, cue: CueId, fixture: FixtureId): HeldInCue
   if (!place) return []
   const { cues, id: list } = place.list
   const course = timelineOf(show, list)
-  return ATTRIBUTES.flatMap((attribute) => {
+  return attributesKnown(show).flatMap((attribute) => {
     const points = course.get(`${fixture} ${attribute}`) ?? []
     const index = indexAt(points, place.at)
     const stored = points[index]?.stored

@@ -3,12 +3,12 @@
  */
 import { beamAt, type Beam } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
-import { zoomRange } from '../light/optics'
 import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derivedEach } from '../show/derived'
-import { restingNumber, type Attribute } from '../show/families'
+import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
+import { rangeOf } from '../show/attributeRange'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show, type ShowPart } from '../show/show'
 import type { PlainValue, Value } from '../show/values'
@@ -77,9 +77,9 @@ export function pictureNear(
     const value = lookup(rigged.id, attribute)
     return value === null ? null : resolveValue(show, rigged, attribute, value)
   }
-  const level = (attribute: Exclude<Attribute, 'position' | 'zoom'>) => {
+  const level = (attribute: NumberAttribute) => {
     const plain = resolve(attribute)?.value
-    return plain?.kind === 'number' ? plain.number : restingNumber(attribute, zoomRange(rigged.type.optics))
+    return plain?.kind === 'number' ? plain.number : rangeOf(rigged.type, attribute).home
   }
   const resolved = resolve('position')
   const positionValue = resolved?.value ?? null
@@ -161,17 +161,26 @@ function paletteLookup(show: Show, palette: PaletteId): Lookup {
 }
 
 /**
- * What is seen of fixtures a person brings out by the palette that highlight shows. Where they
- * point stays: it is what is looked at.
+ * What is seen of fixtures a person brings out: by the palette that highlight shows, else what the
+ * catalogue says. Where they point stays: it is what is looked at.
  */
 export function seenLookup(show: Show, person: PersonId, lookup: Lookup): Lookup {
+  if (show.all.person.get(person)?.highlight !== 'brighter') return lookup
   const { highlight } = showRecordOf(show)
-  if (highlight === null || show.all.person.get(person)?.highlight !== 'brighter') return lookup
-  const shown = paletteLookup(show, highlight)
-  return (fixture, attribute) => {
-    const isOut = attribute !== 'position' && show.all.highlighted.has(`${person}.${fixture}`)
-    return (isOut ? shown(fixture, attribute) : null) ?? lookup(fixture, attribute)
+  const shown = highlight === null ? null : paletteLookup(show, highlight)
+  const seen = (attribute: Attribute): Value | null => {
+    const number = kindOf(attribute).highlight
+    return number === undefined ? null : { kind: 'number', number }
   }
+  return (fixture, attribute) => {
+    const isOut = attribute !== 'position' && isBroughtOut(show, person, fixture)
+    return (isOut ? (shown?.(fixture, attribute) ?? seen(attribute)) : null) ?? lookup(fixture, attribute)
+  }
+}
+
+/** Whether a person brings a fixture out to be seen. */
+export function isBroughtOut(show: Show, person: PersonId, fixture: FixtureId): boolean {
+  return show.all.person.get(person)?.highlight === 'brighter' && show.all.highlighted.has(`${person}.${fixture}`)
 }
 
 /** The stage picture of some fixtures as a person sees it; those without a place here are left out. */

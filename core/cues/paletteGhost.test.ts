@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { FAMILIES } from '../show/families'
+import { FAMILIES } from '../attributes/families'
 import { Desk } from '../../tests/support/smallShow'
 import { paletteGhost } from './paletteGhost'
 

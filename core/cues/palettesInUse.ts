@@ -1,5 +1,4 @@
 /** Which palettes are in use now. */
-import { ATTRIBUTES } from '../show/families'
 import type { PaletteId, PersonId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
@@ -17,8 +16,8 @@ export function palettesInUse(show: Show, person: PersonId): { inHand: Set<Palet
   const isBlind = show.all.person.get(person)?.blind === true
   const lookup = isBlind ? cueLookup(show) : stageLookup(show, person)
   const onStage = new Set<PaletteId>()
-  for (const fixture of rigOf(show).keys())
-    for (const attribute of ATTRIBUTES) {
+  for (const [fixture, { type }] of rigOf(show))
+    for (const attribute of type.has) {
       const value = lookup(fixture, attribute)
       if (value?.kind === 'link') onStage.add(value.palette)
     }

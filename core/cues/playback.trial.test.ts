@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Desk, PLAIN_TIMES } from '../../tests/support/smallShow'
 import { rounds, Tally } from '../../tests/support/rounds'
-import { numberAt } from '../hand/standing'
+import { amountAt } from '../hand/standing'
 import type { CueId, CueListId } from '../show/ids'
 import { handOver } from './stageAt'
 import { followerOf } from './going'
@@ -219,14 +219,17 @@ function seen({ desk }: Stage, now: number) {
   const tracks = playing(desk.show).get(`${fixture} intensity`) ?? []
   const moving = movingFixtures(desk.show).find(({ id }) => id === fixture)
   const end = handOver(desk.show, desk.person)
-  const zoom = numberAt(
+  const zoom = amountAt(
     desk.show,
     moving ?? { id: fixture, tracks: new Map() },
     'zoom',
     { ...end, seen: end.lookup },
     now,
   )
-  return { level: litBy(desk.show, tracks, now)?.level ?? 0, zoom: zoom ?? ZOOM_AT_REST }
+  return {
+    level: litBy(desk.show, tracks, now)?.level ?? 0,
+    zoom: zoom?.kind === 'number' ? zoom.number : ZOOM_AT_REST,
+  }
 }
 
 describe('several runs of several lists at once, in any order', () => {

@@ -5,7 +5,7 @@
 import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { derived } from '../show/derived'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import type { FixtureId } from '../show/ids'
 import { rigOf, type RigKind } from '../show/rig'
 import type { ShowPart } from '../show/show'
@@ -175,11 +175,10 @@ export const movingFixtures = derived(PLAYING_KINDS, (show): readonly MovingFixt
     if (!first || !tracks.some(({ move }) => move)) continue
     found.set(first.fixture, new Map())
   }
-  for (const [id, tracks] of found)
-    for (const attribute of ATTRIBUTES) {
-      const known = playing(show).get(valueKey(id, attribute))
-      if (known) tracks.set(attribute, known)
-    }
+  for (const tracks of playing(show).values()) {
+    const [first] = tracks
+    if (first) found.get(first.fixture)?.set(first.attribute, tracks)
+  }
   return [...found].map(([id, tracks]) => ({ id, tracks }))
 })
 

@@ -2,13 +2,14 @@
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
 import { bringingOut, cueLookup, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
 import { atRest } from './atRest'
 import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Track } from './tracks'
+import { snapsIn } from '../show/modes'
 import { surfacesOf } from '../venue/surfaces'
 import { poseInCue } from './ways'
 
@@ -20,9 +21,14 @@ interface TrackAt {
 type TracksAt = ReadonlyMap<Attribute, TrackAt>
 
 /** What the hand holds is not moved by the cues: it comes in by itself. */
-function tracksOf({ id, tracks: ofLists }: MovingFixture, end: PictureEnd, now: number): TracksAt {
+function tracksOf(
+  { type }: RiggedFixture,
+  { id, tracks: ofLists }: MovingFixture,
+  end: PictureEnd,
+  now: number,
+): TracksAt {
   const tracks = new Map<Attribute, TrackAt>()
-  for (const attribute of ATTRIBUTES) {
+  for (const attribute of type.has) {
     const held = end.held(id, attribute)
     const listed = attribute === 'intensity' ? undefined : ofLists.get(attribute)
     if (held?.move) tracks.set(attribute, settledAt(held, now, now))
@@ -52,9 +58,11 @@ function startOf({ track, at }: TrackAt, now: number): TrackAt {
 function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup, now: number): StageFixture {
   const moving = [...tracks].filter(([, { track }]) => track.move !== null)
   if (moving.length === 0) return pictureOfStanding(show, rigged, tracks, base)
+  const snaps = snapsIn(show, rigged.id)
   const progress = (attribute: Attribute) => {
     const on = tracks.get(attribute)
-    return on?.track.move ? progressOf(on.track.move, on.at) : 1
+    const progress = on?.track.move ? progressOf(on.track.move, on.at) : 1
+    return progress > 0 && snaps.has(attribute) ? 1 : progress
   }
   const goals = new Map([...tracks].map(([attribute, on]) => [attribute, goalOf(on, now)]))
   const starts = new Map([...goals, ...moving.map(([attribute, on]) => [attribute, startOf(on, now)] as const)])
@@ -90,7 +98,7 @@ export interface PictureEnd {
 export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const picture = pictureOfTracks(show, rigged, tracksOf(moving, end, now), end.lookup, now)
+  const picture = pictureOfTracks(show, rigged, tracksOf(rigged, moving, end, now), end.lookup, now)
   const lights = moving.tracks.get('intensity')
   const lit = lights && !end.held(moving.id, 'intensity') ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture

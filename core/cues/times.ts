@@ -2,7 +2,7 @@
 import { group } from 'd3-array'
 import { derived } from '../show/derived'
 import type { Cue, CueTime } from '../show/entities'
-import { familyOf, type Attribute } from '../show/families'
+import { familyOf, type Attribute } from '../attributes/attribute'
 import type { ShowPart } from '../show/show'
 
 /** Seconds waited before something begins, and seconds it then takes. */

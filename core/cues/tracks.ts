@@ -9,9 +9,9 @@ import { group } from 'd3-array'
 import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { CueRun, CueValue } from '../show/entities'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import type { CueId, FixtureId } from '../show/ids'
-import { lets } from '../show/masks'
+import { letsAll, lets } from '../show/masks'
 import type { ShowPart } from '../show/show'
 import { givenBy, type Value } from '../show/values'
 import { timelineOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
@@ -147,7 +147,7 @@ function stateOf(show: ShowPart<PlayingKind>, list: ListInOrder, cue: string | n
   const place = cue === null ? null : placeOfCue(show, cue)
   const state = stateAtPlace(show, list.id, place?.at ?? -1)
   const { list: record } = list
-  if (ATTRIBUTES.every((attribute) => lets(record, attribute))) return state
+  if (letsAll(record)) return state
   return new Map([...state].filter(([, { attribute }]) => lets(record, attribute)))
 }
 

@@ -60,6 +60,7 @@ function lineOf({ serves, attribute, value }: PortablePalette['values'][number])
 
 function valueCells(value: PortablePalette['values'][number]['value']): Cells {
   if (value.kind === 'number') return { value: value.number }
+  if (value.kind === 'spin') return { value: value.rpm }
   if (value.kind === 'pool') return { value: value.diameter }
   if (value.kind === 'link') return { value: value.palette }
   if (value.kind === 'angles') return { 'pan (deg)': value.pan, 'tilt (deg)': value.tilt }
@@ -141,6 +142,7 @@ function readValue(cell: Cell) {
   const kind = cell('kind')
   const value = numberOf(cell('value'))
   if (kind === 'number') return { kind, number: value }
+  if (kind === 'spin') return { kind, rpm: value }
   if (kind === 'pool') return { kind, diameter: value }
   if (kind === 'link') return { kind, palette: value }
   if (kind === 'angles') return { kind, pan: numberOf(cell('pan (deg)')), tilt: numberOf(cell('tilt (deg)')) }

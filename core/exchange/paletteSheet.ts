@@ -8,11 +8,11 @@ import { palettesInOrder } from '../palettes/resolve'
 import type { CommandInput } from '../commands/registry'
 import type { Whom } from '../palettes/reach'
 import { palette as paletteSchema, type PaletteValue } from '../show/entities'
-import { ATTRIBUTES } from '../show/families'
+import { attributeId, inCatalogueOrder } from '../attributes/attribute'
 import { asFixtureId, asFixtureTypeId, asTargetId, type PaletteId } from '../show/ids'
 import { normalisedName } from '../show/names'
 import type { Show } from '../show/show'
-import { aimValue, anglesValue, numberValue, poolValue, type Value } from '../show/values'
+import { aimValue, anglesValue, numberValue, poolValue, spinValue, type Value } from '../show/values'
 
 const serves = z.union([
   z.literal('any'),
@@ -23,11 +23,12 @@ const portableValue = z.discriminatedUnion('kind', [
   aimValue.extend({ target: z.string().nullable() }),
   anglesValue,
   numberValue,
+  spinValue,
   poolValue,
   z.strictObject({ kind: z.literal('link'), palette: z.number() }),
 ])
 export const portablePalette = paletteSchema.extend({
-  values: z.array(z.strictObject({ serves, attribute: z.enum(ATTRIBUTES), value: portableValue })),
+  values: z.array(z.strictObject({ serves, attribute: attributeId, value: portableValue })),
 })
 export type PortablePalette = z.infer<typeof portablePalette>
 type PortableLine = PortablePalette['values'][number]
@@ -52,7 +53,7 @@ export function portablePalettes(show: Show, only?: ReadonlySet<PaletteId>): Por
 
 function byWhom(a: PortableLine, b: PortableLine): number {
   const rank = ({ serves: whom }: PortableLine) => (whom === 'any' ? -2 : 'type' in whom ? -1 : whom.fixture)
-  return rank(a) - rank(b) || ATTRIBUTES.indexOf(a.attribute) - ATTRIBUTES.indexOf(b.attribute)
+  return rank(a) - rank(b) || inCatalogueOrder(a.attribute, b.attribute)
 }
 
 function portableLine(show: Show, { fixture, fixtureType, attribute, value }: PaletteValue): PortableLine {

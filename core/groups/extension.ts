@@ -2,10 +2,11 @@
  * Keeping what was programmed for a group whole: which palettes and cues hold something for most
  * of its members and nothing for the others, and what those others would get.
  */
+import { attributesInUse } from '../show/attributesKnown'
 import { valuesByCue } from '../cues/tracking'
 import { lentValue } from '../hand/lend'
 import { contentsOf, palettesInOrder, paletteValueFor } from '../palettes/resolve'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import { asCueId, type CueId, type FixtureId, type GroupId, type PaletteId } from '../show/ids'
 import { membersOf, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
@@ -60,7 +61,7 @@ function heldByCue(show: Show, cue: CueId): Held {
 }
 
 function extended(show: Show, members: readonly RiggedFixture[], held: Held): ExtendedValue[] {
-  return ATTRIBUTES.flatMap((attribute) => {
+  return attributesInUse(show).flatMap((attribute) => {
     const able = members.filter(({ type }) => type.has.includes(attribute))
     const values = new Map(able.flatMap((fixture) => pairOf(fixture, held(fixture, attribute))))
     if (values.size < 2 || values.size < able.length * MOST) return []

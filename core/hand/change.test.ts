@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { changedNumber, typedChange, type NumberChange } from './change'
 
-const zoom = { min: 6, max: 40, home: 23, unit: 'degrees' } as const
-const wheel = { min: 0, max: 7, home: 0, unit: 'slot' } as const
+const zoom = { min: 6, max: 40, home: 23, unit: 'degrees', fastest: null } as const
+const wheel = { min: 0, max: 7, home: 0, unit: 'slot', fastest: null } as const
 
 describe('a changed number', () => {
   it.each<[number, NumberChange, number | null]>([

@@ -2,7 +2,7 @@
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import { attributesServed } from '../palettes/resolve'
-import type { Attribute } from '../show/families'
+import { kindOf, type Attribute } from '../attributes/attribute'
 import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
@@ -18,13 +18,10 @@ export function lentValue(
 ): Value | null {
   if (!to.type.has.includes(attribute) || value.kind === 'angles') return null
   if (value.kind === 'link') return attributesServed(show, value.palette, to).includes(attribute) ? value : null
-  if (value.kind !== 'aim') return from.fixture.type === to.fixture.type || !isSlot(attribute) ? value : null
+  if (value.kind !== 'aim')
+    return from.fixture.type === to.fixture.type || kindOf(attribute).unit !== 'slot' ? value : null
   const place = aimPoint(targetsOf(show), value)
   if (!place) return null
   const { side, pan } = solveAim(to.mount, place, { reference: HOME, side: value.choice?.side })
   return { ...value, choice: { side, pan } }
-}
-
-function isSlot(attribute: Attribute): boolean {
-  return attribute === 'gobo' || attribute === 'gobo2' || attribute === 'colourWheel'
 }

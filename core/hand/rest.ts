@@ -1,12 +1,13 @@
 /** What fixtures are brought to when they are put at rest or made neutral. */
 import { nearestToHome } from '../palettes/solve'
 import type { Draft } from '../show/draft'
-import { familyOf, type Attribute, type Family } from '../show/families'
+import { familyOf, type Attribute } from '../attributes/attribute'
+import { type Family } from '../attributes/families'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
-import { rangeOf } from './attributes'
+import { rangeOf } from '../show/attributeRange'
 import { setInHand } from './setInHand'
 
 /** Home of an attribute: straight down or as near as the stops allow, dark, open, white. */

@@ -5,12 +5,12 @@ import { playedBack } from '../cues/playback'
 import { resolveValue } from '../palettes/resolve'
 import { solveZoom } from '../palettes/solve'
 import type { Draft } from '../show/draft'
-import type { Attribute } from '../show/families'
+import type { Attribute, NumberAttribute } from '../attributes/attribute'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import type { Value } from '../show/values'
-import { rangeOf, type NumberAttribute } from './attributes'
+import type { Amount, Value } from '../show/values'
+import { rangeOf } from '../show/attributeRange'
 
 /** A value put over a palette's remembers which one it was: Update can write it there. */
 export function setInHand(draft: Draft, person: PersonId, fixture: FixtureId, attribute: Attribute, value: Value) {
@@ -32,7 +32,7 @@ function sourceOf(show: Show, person: PersonId, fixture: FixtureId, attribute: A
   return played?.kind === 'link' ? played.palette : null
 }
 
-/** The number an attribute shows: degrees of zoom also where a pool was asked for, home where nothing sets it. */
+/** The number an attribute shows: degrees of zoom also where a pool was asked for, home where nothing sets it or it spins. */
 export function numberShown(
   show: Show,
   lookup: Lookup,
@@ -40,9 +40,22 @@ export function numberShown(
   attribute: NumberAttribute,
   throwMetres: number | null,
 ): number {
+  const amount = amountShown(show, lookup, rigged, attribute, throwMetres)
+  return amount.kind === 'number' ? amount.number : rangeOf(rigged.type, attribute).home
+}
+
+/** The amount an attribute shows: as `numberShown`, or how it spins. */
+export function amountShown(
+  show: Show,
+  lookup: Lookup,
+  rigged: RiggedFixture,
+  attribute: NumberAttribute,
+  throwMetres: number | null,
+): Amount {
   const value = lookup(rigged.id, attribute)
   const plain = value && resolveValue(show, rigged, attribute, value).value
-  if (plain?.kind === 'number') return plain.number
-  if (plain?.kind === 'pool') return solveZoom(rigged, plain, throwMetres).angle
-  return rangeOf(rigged.type, attribute).home
+  if (plain?.kind === 'number' || plain?.kind === 'spin') return plain
+  const number =
+    plain?.kind === 'pool' ? solveZoom(rigged, plain, throwMetres).angle : rangeOf(rigged.type, attribute).home
+  return { kind: 'number', number }
 }

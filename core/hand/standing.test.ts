@@ -77,7 +77,9 @@ describe('a recall over a time', () => {
   it('goes out to the house and comes in over a cue, but not for who sees a blind hand', () => {
     const mode = firstMode(desk.show, desk.show.all.fixture.get(desk.fixture(11))?.type ?? '')
     desk.do('changeFixtures', { changes: [{ fixture: desk.fixture(11), mode, universe: 1, address: 1 }] })
-    const channel = desk.show.all.fixtureMode.get(mode ?? '')?.channels.find(({ does }) => does === 'intensity')
+    const channel = desk.show.all.fixtureMode
+      .get(mode ?? '')
+      ?.channels.find(({ functions: [first] }) => first?.does === 'intensity')
     const out = (at: number) => (channelLevels(desk.show, at).get(1)?.[(channel?.coarse ?? 0) - 1] ?? NaN) / 255
     desk.now = 10_000
     recall(2, 4)

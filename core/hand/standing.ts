@@ -1,6 +1,5 @@
 /** What fixtures show of their attributes at an instant, in the middle of a fade too. */
 import { onTheMove } from '../cues/arrivals'
-import { interpolate } from '../cues/fade'
 import type { Lookup } from '../cues/onStage'
 import { progressOf, trackOf, type MovingFixture } from '../cues/playback'
 import { handOver, onItsWay, type PictureEnd } from '../cues/stageAt'
@@ -9,51 +8,62 @@ import type { Track } from '../cues/tracks'
 import { resolveValue } from '../palettes/resolve'
 import { freeAim, type SolvedPosition } from '../palettes/solve'
 import type { HandValue } from '../show/entities'
-import type { Attribute } from '../show/families'
+import { isNumberAttribute, kindOf, type Attribute } from '../attributes/attribute'
+import { interpolate, numberBetween } from '../attributes/between'
+import type { Fade } from '../attributes/catalogue'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import type { Value } from '../show/values'
-import { rangeOf } from './attributes'
+import type { Amount, PlainValue, Value } from '../show/values'
+import { rangeOf, type AttributeRange } from '../show/attributeRange'
+import { snapsIn } from '../show/modes'
 
-/** The number a lookup gives an attribute; null where it gives none, or no plain number. */
-export function numberSet(show: Show, rigged: RiggedFixture, attribute: Attribute, lookup: Lookup): number | null {
+/** The amount a lookup gives an attribute; null where it gives none, or something else. */
+export function amountSet(show: Show, rigged: RiggedFixture, attribute: Attribute, lookup: Lookup): Amount | null {
   const value = lookup(rigged.id, attribute)
-  const plain = value && resolveValue(show, rigged, attribute, value).value
-  return plain?.kind === 'number' ? plain.number : null
+  return value && amountOf(resolveValue(show, rigged, attribute, value).value)
 }
+
+const amountOf = (plain: PlainValue | null): Amount | null =>
+  plain?.kind === 'number' || plain?.kind === 'spin' ? plain : null
 
 /** A way of looking at the stage, and what is seen where nothing moves. */
 export interface SeenEnd extends PictureEnd {
   readonly seen: Lookup
 }
 
-/** A number of a fixture that moves, at an instant; slots of wheels change over as the move begins. */
-export function numberAt(
+/** An amount part of the way: from standing to spinning, and back, as the move begins. */
+function amountBetween(from: Amount, to: Amount, t: number, fade: Fade, range: AttributeRange): Amount {
+  if (from.kind === 'spin' && to.kind === 'spin') return { kind: 'spin', rpm: interpolate(from.rpm, to.rpm, t) }
+  if (from.kind === 'spin' || to.kind === 'spin') return t > 0 ? to : from
+  return { kind: 'number', number: numberBetween(from.number, to.number, t, fade, range) }
+}
+
+/** An amount of a fixture that moves, at an instant. */
+export function amountAt(
   show: Show,
   moving: MovingFixture,
   attribute: Attribute,
   end: SeenEnd,
   now: number,
-): number | null {
+): Amount | null {
   const rigged = rigOf(show).get(moving.id)
-  if (!rigged || attribute === 'position') return null
+  if (!rigged || !isNumberAttribute(attribute)) return null
   const held = end.held(moving.id, attribute)
   const listed = moving.tracks.get(attribute)
   const track = held ?? (listed ? trackOf(listed) : null)
-  if (!track?.move && !track?.under) return numberSet(show, rigged, attribute, end.seen)
-  const { home, unit } = rangeOf(rigged.type, attribute)
-  const numberOf = (value: Value | null) => {
+  if (!track?.move && !track?.under) return amountSet(show, rigged, attribute, end.seen)
+  const range = rangeOf(rigged.type, attribute)
+  const fade = snapsIn(show, rigged.id).has(attribute) ? 'snaps' : kindOf(attribute).fade
+  const valueOf = (value: Value | null): Amount => {
     const set = value ?? atRest(show, rigged, attribute)
-    const plain = set && resolveValue(show, rigged, attribute, set).value
-    return plain?.kind === 'number' ? plain.number : home
+    const amount = set && amountOf(resolveValue(show, rigged, attribute, set).value)
+    return amount ?? { kind: 'number', number: range.home }
   }
-  const at = (on: Track, instant: number): number => {
-    const arrived = () => (on.value === null && on.under ? at(on.under, now) : numberOf(on.value))
+  const at = (on: Track, instant: number): Amount => {
+    const arrived = () => (on.value === null && on.under ? at(on.under, now) : valueOf(on.value))
     if (!on.move) return arrived()
-    const t = progressOf(on.move, instant)
-    if (unit === 'slot') return t > 0 ? arrived() : at(on.move.from, on.move.leftAt)
-    return t >= 1 ? arrived() : interpolate(at(on.move.from, on.move.leftAt), arrived(), t)
+    return amountBetween(at(on.move.from, on.move.leftAt), arrived(), progressOf(on.move, instant), fade, range)
   }
   return at(track, now)
 }
@@ -84,7 +94,8 @@ export function standingAt(show: Show, person: PersonId, now: number) {
     if (attribute === 'intensity') return { kind: 'number', number: picture.intensity }
     if (attribute === 'red' || attribute === 'green' || attribute === 'blue')
       return { kind: 'number', number: picture.colour[attribute] }
-    const number = numberAt(show, fixture, attribute, end, now) ?? rangeOf(rigged.type, attribute).home
-    return { kind: 'number', number }
+    return (
+      amountAt(show, fixture, attribute, end, now) ?? { kind: 'number', number: rangeOf(rigged.type, attribute).home }
+    )
   }
 }

@@ -5,7 +5,7 @@ import { valuesByCue } from '../cues/tracking'
 import { comparedLines, valueInWords } from '../refocus/paletteLines'
 import type { Cue, CueValue } from '../show/entities'
 import { declarationOf, KINDS } from '../show/kinds'
-import { ATTRIBUTE_NAMES } from '../show/families'
+import { attributeName } from '../attributes/attribute'
 import { asPaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import { changedFields, fates, partLines, PASSING, type How, type PartLines } from './differences'
@@ -76,7 +76,7 @@ function cueValues(earlier: Show, later: Show, cue: string): string[] {
   const say = (stored: CueValue, was: CueValue | undefined, is: CueValue | undefined) => {
     const words = (show: Show, held: CueValue | undefined) =>
       held ? valueInWords(show, held.value, held.attribute) : 'not set'
-    const line = `${ATTRIBUTE_NAMES[stored.attribute]}: ${words(earlier, was)} → ${words(later, is)}`
+    const line = `${attributeName(stored.attribute)}: ${words(earlier, was)} → ${words(later, is)}`
     const number = (later.all.fixture.get(stored.fixture) ?? earlier.all.fixture.get(stored.fixture))?.number ?? 0
     said.set(line, [...(said.get(line) ?? []), number])
   }

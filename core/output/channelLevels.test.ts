@@ -1,6 +1,7 @@
 import { beforeEach, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
 import { firstMode } from '../show/modes'
+import type { ChannelRole } from '../attributes/channelRole'
 import type { Channel } from '../show/entities'
 import { channelLevels } from './channelLevels'
 
@@ -21,11 +22,14 @@ beforeEach(() => {
   desk.do('changeFixtures', { changes: patched })
 })
 
+const channelOf = (role: ChannelRole) => channels.find(({ functions }) => functions.some(({ does }) => does === role))
+const endsOf = (role: ChannelRole) => channelOf(role)?.functions[0] ?? { from: 0, to: 1 }
+
 /** The fraction a channel of fixture 11 goes out with. */
-function sent(does: Channel['does']): number {
-  const channel = channels.find((c) => c.does === does)
+function sent(role: ChannelRole): number {
+  const channel = channelOf(role)
   const levels = channelLevels(desk.show, desk.now).get(2)
-  if (!channel || !levels) throw new Error(`no ${does}`)
+  if (!channel || !levels) throw new Error(`no ${role}`)
   const at = (n: number) => levels[100 + n - 1] ?? Number.NaN
   return channel.fine === null ? at(channel.coarse) / 255 : (at(channel.coarse) * 256 + at(channel.fine)) / 65535
 }
@@ -40,7 +44,7 @@ it('sends angles as a part of the range, coarse byte first, to one step of 16 bi
     ['pan', 100],
     ['tilt', -30],
   ] as const) {
-    const { from = 0, to = 1 } = channels.find((c) => c.does === does) ?? {}
+    const { from, to } = endsOf(does)
     expect(Math.abs(sent(does) - (angle - from) / (to - from))).toBeLessThanOrEqual(0.5 / 65535 + 1e-12)
   }
 })
@@ -78,8 +82,7 @@ it('sends what is on its way, edges and wheels too: numbers go over evenly, slot
   desk.go(1)
   const before = channelLevels(desk.show, 0)
   expect(channelLevels(desk.show, 9000)).toBe(before)
-  const gobo = channels.find((c) => c.does === 'gobo')
-  const slotOf = () => Math.round((gobo?.from ?? 0) + sent('gobo') * ((gobo?.to ?? 0) - (gobo?.from ?? 0)))
+  const slotOf = () => Math.round(sent('gobo') * endsOf('gobo').to)
   desk.do('goOn', { list: desk.choose.list(1) })
   desk.now = 1000
   expect([sent('intensity'), sent('edge'), slotOf()]).toEqual([0, 0, 0])

@@ -1,19 +1,21 @@
 /**
- * What goes out: the level of every patched channel, as the stage is at an instant. Angles and
- * numbers become parts of a channel's span, 8 or 16 bit, coarse byte first.
+ * What goes out: the level of every patched channel, as the stage is at an instant.
  */
-import { rangeOf } from '../hand/attributes'
+import { rangeOf } from '../show/attributeRange'
 import { UNIVERSE_SIZE } from '../patch/span'
-import { numberAt, numberSet } from '../hand/standing'
+import { amountAt, amountSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
 import { audienceView, type AudienceView } from '../cues/audienceView'
 import { onItsWay } from '../cues/stageAt'
 import { pictureOf, type StageFixture } from '../cues/onStage'
 import type { Channel } from '../show/entities'
-import type { Attribute } from '../show/families'
+import type { Attribute, NumberAttribute } from '../attributes/attribute'
+import type { ChannelRole } from '../attributes/channelRole'
 import { derived } from '../show/derived'
 import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
+import { numberOf, type Amount } from '../show/values'
+import { channelLevel, levelsOf, type ChannelSource } from './channelFunction'
 
 /** 512 levels from 0 to 255 by universe, which counts from 1; channel 1 stands first. */
 export type Universes = ReadonlyMap<number, Uint8Array>
@@ -60,7 +62,8 @@ export function channelLevels(show: Show, now: number): Universes {
     const own = copied.has(patched.universe) ? levels : levels.slice()
     copied.add(patched.universe)
     universes.set(patched.universe, own)
-    writeFixture(own, patched, view.see(picture), (attribute) => numberAt(show, fixture, attribute, view, now))
+    const amount = (attribute: Attribute) => amountAt(show, fixture, attribute, view, now)
+    writeFixture(own, patched, sourceOf(view.see(picture), amount), view.isBroughtOut(fixture.id))
   }
   return universes
 }
@@ -72,47 +75,64 @@ function settledLevels(show: Show, view: AudienceView): Universes {
     const levels = universes.get(universe) ?? new Uint8Array(UNIVERSE_SIZE)
     universes.set(universe, levels)
     const picture = view.see(pictureOf(show, rigged, view.lookup))
-    writeFixture(levels, patched, picture, (attribute) => numberSet(show, rigged, attribute, view.seen))
+    const amount = (attribute: Attribute) => amountSet(show, rigged, attribute, view.seen)
+    writeFixture(levels, patched, sourceOf(picture, amount), view.isBroughtOut(rigged.id))
   }
   return universes
 }
 
-function writeFixture(
-  levels: Uint8Array,
-  { rigged, address, channels }: Patched,
-  picture: StageFixture,
-  number: (attribute: Attribute) => number | null,
-) {
+/** What a fixture does, as its picture has it where that shows it. */
+function sourceOf(picture: StageFixture, amountOf: (attribute: Attribute) => Amount | null): ChannelSource {
+  const { type } = picture.rigged
+  const restOf = (attribute: NumberAttribute) => rangeOf(type, attribute).home
+  return {
+    restOf,
+    amountOf: (role) => {
+      const number = numberPictured(picture, role)
+      if (number !== null) return { kind: 'number', number }
+      return role === 'pan' || role === 'tilt'
+        ? { kind: 'number', number: 0 }
+        : (amountOf(role) ?? { kind: 'number', number: restOf(role) })
+    },
+  }
+}
+
+/** What a picture shows of a role; null for what is not in it. */
+function numberPictured(picture: StageFixture, role: ChannelRole): number | null {
+  switch (role) {
+    case 'pan':
+    case 'tilt':
+      return picture.position.pose[role]
+    case 'intensity':
+      return picture.seen
+    case 'zoom':
+      return picture.zoom.angle
+    case 'red':
+    case 'green':
+    case 'blue':
+      return picture.colour[role]
+    default:
+      return null
+  }
+}
+
+function writeFixture(levels: Uint8Array, { address, channels }: Patched, source: ChannelSource, isOut: boolean) {
+  const dimmed = numberOf(source.amountOf('intensity'))
   for (const channel of channels) {
-    const { from, to } = channel
-    const worth = worthOf(rigged, picture, channel, number)
-    write(levels, address, channel, from === to ? 0 : Math.min(1, Math.max(0, (worth - from) / (to - from))))
+    const followed =
+      channel.follows === null ? channel : (channels.find(({ name }) => name === channel.follows) ?? channel)
+    const rest = (isOut ? followed.highlight : null) ?? followed.rest
+    const level = channelLevel(followed, source, rest, dimmed)
+    write(levels, address, channel, Math.floor((level * levelsOf(channel)) / levelsOf(followed)))
   }
 }
 
-function write(levels: Uint8Array, address: number, { coarse, fine }: Channel, fraction: number) {
-  const setLevel = (channel: number, level: number) => {
-    const at = address + channel - 2
-    if (at < UNIVERSE_SIZE) levels[at] = level
+/** Writes a level byte by byte, the coarse one first. */
+function write(levels: Uint8Array, address: number, channel: Channel, level: number) {
+  const places = [channel.coarse, ...(channel.fine === null ? [] : [channel.fine, channel.finest ?? 0])]
+  const whole = levelsOf(channel) / 256
+  for (const [i, place] of places.entries()) {
+    const at = address + place - 2
+    if (place > 0 && at < UNIVERSE_SIZE) levels[at] = Math.floor(level / (whole / 256 ** i)) & 255
   }
-  if (fine === null) return setLevel(coarse, Math.round(fraction * 255))
-  const whole = Math.round(fraction * 65535)
-  setLevel(coarse, whole >> 8)
-  setLevel(fine, whole & 255)
-}
-
-/** What a channel stands for now, in its own terms. */
-function worthOf(
-  rigged: RiggedFixture,
-  picture: StageFixture,
-  { does, rest }: Channel,
-  number: (attribute: Attribute) => number | null,
-): number {
-  if (does === 'other') return rest
-  if (does === 'pan') return picture.position.pose.pan
-  if (does === 'tilt') return picture.position.pose.tilt
-  if (does === 'intensity') return picture.seen
-  if (does === 'zoom') return picture.zoom.angle
-  if (does === 'red' || does === 'green' || does === 'blue') return picture.colour[does]
-  return number(does) ?? rangeOf(rigged.type, does).home
 }

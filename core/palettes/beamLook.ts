@@ -1,5 +1,5 @@
 /** What values make of a beam by themselves, wherever it points: for a small picture of it. */
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import type { Value } from '../show/values'
 
 /** Levels 0 to 1, of which 1 is bright, soft, open; null where nothing is said. */

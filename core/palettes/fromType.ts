@@ -1,15 +1,25 @@
 /** Palettes a type asks for by itself: one a gobo, one a colour of its wheel, and those of its beam. */
+import { z } from 'zod'
+import { numberAttributeId, isNumberAttribute, familyOf } from '../attributes/attribute'
 import { zoomRange } from '../light/optics'
+import { wheelOf } from '../show/attributeRange'
 import type { FixtureType, Palette } from '../show/entities'
-import type { Shelf } from '../show/families'
+import type { Shelf } from '../attributes/families'
 import type { FixtureTypeId } from '../show/ids'
 import type { Show } from '../show/show'
 import { colourDistance, colourOf } from './colourMatch'
 import { completed, EMPTY, type ChosenSlot } from './meanings'
 import type { ReachingValue } from './reach'
 
-export const TYPE_PARTS = ['gobo', 'gobo2', 'colourWheel', 'beam'] as const
-export type TypePart = (typeof TYPE_PARTS)[number]
+/** A wheel of a type, by the attribute that turns it, or its beam. */
+export const typePart = z.union([numberAttributeId, z.literal('beam')])
+export type TypePart = z.infer<typeof typePart>
+
+/** The parts of a type that offer palettes. */
+export function partsOfType(show: Show, id: FixtureTypeId): TypePart[] {
+  const wheels = (show.all.fixtureType.get(id)?.has ?? []).filter(isNumberAttribute)
+  return [...wheels, 'beam' as const].filter((part) => palettesOfType(show, id, part).length > 0)
+}
 
 /** A palette that could be made, with the slots chosen for other types. */
 export interface OfferedPalette {
@@ -28,16 +38,14 @@ export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): O
   const type = show.all.fixtureType.get(id)
   if (!type) return []
   if (part === 'beam') return beamPalettes(type, id)
-  const wheels = type.wheels.filter(({ kind }) => kind === (part === 'colourWheel' ? 'colour' : 'gobo'))
-  const wheel = wheels[part === 'gobo2' ? 1 : 0]
-  if (!wheel || !type.has.includes(part)) return []
+  const wheel = type.has.includes(part) ? wheelOf(type, part) : null
+  if (!wheel) return []
   return wheel.slots.map((slot, number) => {
     const stored: ReachingValue = { whom: { kind: id }, attribute: part, value: { kind: 'number', number } }
     const { values, chosen } = completed(show, [stored], EMPTY)
-    const shelf = part === 'colourWheel' ? 'colour' : 'gobo'
     return {
       name: slot.name,
-      shelf,
+      shelf: familyOf(part),
       colour: markFor(slot.colour),
       pattern: slot.pattern,
       swatch: slot.colour,

@@ -2,9 +2,10 @@
  * Values that mean the same on other types: a mixed colour as the nearest slot of a colour wheel and
  * the other way round, a gobo as the slot of the same pattern.
  */
-import type { FixtureType, Wheel } from '../show/entities'
+import { wheelOf } from '../show/attributeRange'
+import type { FixtureType } from '../show/entities'
 import { asFixtureTypeId, type FixtureTypeId } from '../show/ids'
-import type { Attribute } from '../show/families'
+import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { Show } from '../show/show'
 import { colourOf, nearestSlot, type Rgb } from './colourMatch'
 import type { ReachingValue } from './reach'
@@ -23,10 +24,7 @@ export interface Completed {
 
 const MIXING = ['red', 'green', 'blue'] as const
 
-function wheelFor(type: FixtureType, attribute: 'colourWheel' | 'gobo' | 'gobo2'): Wheel | undefined {
-  const wheels = type.wheels.filter((wheel) => wheel.kind === (attribute === 'colourWheel' ? 'colour' : 'gobo'))
-  return attribute === 'gobo2' ? wheels[1] : wheels[0]
-}
+const isGobo = (attribute: Attribute): attribute is NumberAttribute => kindOf(attribute).wheel === 'gobo'
 
 function numberFor(values: readonly ReachingValue[], attribute: string, whom: FixtureTypeId | 'any'): number | null {
   const found = values.find(
@@ -42,7 +40,7 @@ function colourSaid(show: Show, values: readonly ReachingValue[]): Rgb | null {
   for (const { whom, attribute, value } of values) {
     if (attribute !== 'colourWheel' || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
     const type = show.all.fixtureType.get(whom.kind)
-    const rgb = colourOf((type && wheelFor(type, 'colourWheel')?.slots[value.number]?.colour) ?? null)
+    const rgb = colourOf((type && wheelOf(type, 'colourWheel')?.slots[value.number]?.colour) ?? null)
     if (rgb) return rgb
   }
   return null
@@ -72,12 +70,13 @@ export function completed(show: Show, values: readonly ReachingValue[], room: Ro
   for (const [key, type] of show.all.fixtureType) {
     const kind = asFixtureTypeId(key)
     if (rgb && isFree(kind, 'colourWheel')) addColour(type, kind, rgb, added, chosen)
-    for (const attribute of ['gobo', 'gobo2'] as const) {
+    for (const attribute of type.has.filter(isGobo)) {
       const pattern = patternSaid(show, values, attribute)
-      const slot = pattern ? (wheelFor(type, attribute)?.slots.findIndex((s) => s.pattern === pattern) ?? -1) : -1
-      if (slot < 0 || !type.has.includes(attribute) || !isFree(kind, attribute)) continue
+      const wheel = wheelOf(type, attribute)
+      const slot = pattern && wheel ? wheel.slots.findIndex((s) => s.pattern === pattern) : -1
+      if (slot < 0 || !isFree(kind, attribute)) continue
       added.push({ whom: { kind }, attribute, value: { kind: 'number', number: slot } })
-      chosen.push({ type: kind, slot: wheelFor(type, attribute)?.slots[slot]?.name ?? '', distance: 0 })
+      chosen.push({ type: kind, slot: wheel?.slots[slot]?.name ?? '', distance: 0 })
     }
   }
   return { values: [...values, ...added], chosen }
@@ -90,7 +89,7 @@ function isSaid(values: readonly ReachingValue[], attribute: Attribute, whom: Fi
 }
 
 function addColour(type: FixtureType, kind: FixtureTypeId, rgb: Rgb, added: ReachingValue[], chosen: ChosenSlot[]) {
-  const wheel = wheelFor(type, 'colourWheel')
+  const wheel = wheelOf(type, 'colourWheel')
   const isMixing = MIXING.every((attribute) => type.has.includes(attribute))
   if (!wheel || isMixing || !type.has.includes('colourWheel')) return
   const nearest = nearestSlot(wheel, rgb)
@@ -99,11 +98,11 @@ function addColour(type: FixtureType, kind: FixtureTypeId, rgb: Rgb, added: Reac
   chosen.push({ type: kind, slot: wheel.slots[nearest.slot]?.name ?? '', distance: nearest.distance })
 }
 
-function patternSaid(show: Show, values: readonly ReachingValue[], attribute: 'gobo' | 'gobo2') {
+function patternSaid(show: Show, values: readonly ReachingValue[], attribute: NumberAttribute) {
   for (const { whom, attribute: of, value } of values) {
     if (of !== attribute || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
     const type = show.all.fixtureType.get(whom.kind)
-    const pattern = type && wheelFor(type, attribute)?.slots[value.number]?.pattern
+    const pattern = type && wheelOf(type, attribute)?.slots[value.number]?.pattern
     if (pattern) return pattern
   }
   return null

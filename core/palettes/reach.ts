@@ -9,7 +9,7 @@ import equal from 'fast-deep-equal'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import type { Draft } from '../show/draft'
-import type { Attribute } from '../show/families'
+import { kindOf, type Attribute } from '../attributes/attribute'
 import type { FixtureId, FixtureTypeId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
@@ -32,28 +32,10 @@ export interface ReachingValue {
   readonly value: Value
 }
 
-const USUAL: Readonly<Record<Attribute, Width>> = {
-  intensity: 'own',
-  position: 'any',
-  zoom: 'kind',
-  edge: 'kind',
-  iris: 'kind',
-  red: 'any',
-  green: 'any',
-  blue: 'any',
-  colourWheel: 'kind',
-  gobo: 'kind',
-  gobo2: 'kind',
-  shutterTop: 'own',
-  shutterRight: 'own',
-  shutterBottom: 'own',
-  shutterLeft: 'own',
-}
-
 /** Angles and links mean something to their own fixture only; a place or a pool is the same to all. */
 function usualWidth({ attribute, value }: FixtureValue): Width {
   if (value.kind === 'angles' || value.kind === 'link') return 'own'
-  return value.kind === 'pool' ? 'any' : USUAL[attribute]
+  return value.kind === 'pool' ? 'any' : (kindOf(attribute).serves ?? 'own')
 }
 
 /** A value without what belongs to one fixture: the way round it was turned. */

@@ -9,7 +9,7 @@ import { loopThrough, tooDeep } from '../show/links'
 import { asPaletteId, type FixtureId, type PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { CueContent, Value } from '../show/values'
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 
 const tally = new Tally('Operations on palettes')
 const START = richDesk()

@@ -3,7 +3,7 @@
  * narrowest reach of a palette wins: own, then kind, then any.
  */
 import { derived } from '../show/derived'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import { DEEPEST_LINK } from '../show/links'
 import { asPaletteId, type PaletteId } from '../show/ids'
 import type { PaletteValue } from '../show/entities'
@@ -115,7 +115,7 @@ export function resolveValue(
 
 /** The attributes a palette holds for a fixture. */
 export function attributesServed(show: ShowPart<'paletteValue'>, palette: string, served: Served): Attribute[] {
-  return ATTRIBUTES.filter((attribute) => paletteValueFor(show, palette, served, attribute) !== null)
+  return served.type.has.filter((attribute) => paletteValueFor(show, palette, served, attribute) !== null)
 }
 
 /** Palettes in order of shelf number. */

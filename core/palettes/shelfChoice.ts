@@ -1,5 +1,5 @@
 /** Where a new palette belongs: its shelf by what it takes, and the next number there. */
-import { SHELVES, type Family, type Shelf } from '../show/families'
+import { SHELVES, type Family, type Shelf } from '../attributes/families'
 import { freeNumberAfter } from '../show/freeNumbers'
 import type { ShowPart } from '../show/show'
 import { palettesInOrder } from './resolve'

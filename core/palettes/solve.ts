@@ -4,9 +4,8 @@ import { beamAt } from '../kinematics/forward'
 import type { Mount, Pose } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import type { Choice, Side } from '../kinematics/solved'
-import { zoomRange } from '../light/optics'
+import { rangeOf } from '../show/attributeRange'
 import { poolDiameter, zoomForPool } from '../light/zoom'
-import { restingNumber } from '../show/families'
 import type { RiggedFixture } from '../show/rig'
 import { aimPoint, type Targets } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
@@ -115,8 +114,8 @@ export interface SolvedZoom {
 
 /** Solves a zoom value: an angle, or the angle that makes a pool of a given diameter at the throw. */
 export function solveZoom(rigged: RiggedFixture, value: PlainValue | null, throwMetres: number | null): SolvedZoom {
-  const range = zoomRange(rigged.type.optics) ?? fixedLens(rigged)
-  const resting = restingNumber('zoom', range)
+  const range = rangeOf(rigged.type, 'zoom')
+  const resting = range.home
   if (value?.kind === 'pool') {
     if (throwMetres === null) return { angle: resting, pool: null, fits: false }
     const zoom = zoomForPool(value.diameter, throwMetres, range)
@@ -125,9 +124,4 @@ export function solveZoom(rigged: RiggedFixture, value: PlainValue | null, throw
   const asked = value?.kind === 'number' ? value.number : resting
   const angle = Math.min(range.max, Math.max(range.min, asked))
   return { angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle), fits: angle === asked }
-}
-
-function fixedLens(rigged: RiggedFixture): { min: number; max: number } {
-  const beam = rigged.type.optics[0]?.beam ?? 0
-  return { min: beam, max: beam }
 }

@@ -1,7 +1,7 @@
 /** Links that a palette would no longer answer: they keep what it gave them, as plain values. */
 import { paletteValueId } from '../show/compositeIds'
 import type { Draft } from '../show/draft'
-import type { Attribute } from '../show/families'
+import type { Attribute } from '../attributes/attribute'
 import { typedFixtures } from '../show/rig'
 import type { PaletteId } from '../show/ids'
 import type { PlainValue } from '../show/values'

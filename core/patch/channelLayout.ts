@@ -1,18 +1,26 @@
 /** Laying out the channels of a mode. */
-import type { Channel } from '../show/entities'
+import { plainChannel, type Channel } from '../show/entities'
 import { footprint } from './span'
 
 /** One after the other in the order they stand, coarse before fine. */
 export function laidOutChannels(channels: readonly Channel[]): Channel[] {
   let next = 1
-  return channels.map((channel) => {
-    const coarse = next++
-    return { ...channel, coarse, fine: channel.fine === null ? null : next++ }
-  })
+  return channels.map((channel) => ({
+    ...channel,
+    coarse: next++,
+    fine: channel.fine === null ? null : next++,
+    finest: channel.fine === null || channel.finest === null ? null : next++,
+  }))
 }
 
 /** A channel that comes after some, and drives nothing yet. */
 export function channelAfter(channels: readonly Channel[]): Channel {
   const last = channels.length === 0 ? 0 : footprint({ channels: [...channels] })
-  return { name: 'New channel', does: 'other', coarse: last + 1, fine: null, from: 0, to: 1, rest: 0 }
+  return plainChannel({ name: 'New channel', does: 'other', coarse: last + 1, fine: null, from: 0, to: 1, rest: 0 })
+}
+
+/** A function over the levels that the functions of a channel leave free at its end; null where they leave none. */
+export function functionAfter({ functions }: Channel): Channel['functions'][number] | null {
+  const first = Math.max(...functions.map(({ last }) => last)) + 1
+  return first > 255 ? null : { name: '', does: 'other', first, last: 255, from: 0, to: 1, spins: false, when: null }
 }

@@ -1,71 +1,120 @@
 /** Whether a mode can drive its type: no two channels in one place, none that is needed left out. */
+import { kindOf } from '../attributes/attribute'
+import { roleName, type ChannelRole } from '../attributes/channelRole'
 import type { Channel, FixtureType } from '../show/entities'
-import type { ChannelRole } from '../show/families'
+import { placesOf } from './span'
 
 export interface ModeFault {
-  /** The row it is about; null for the mode as a whole. */
+  /** The channel it is about, by its place in the list; null for the mode as a whole. */
   readonly row: number | null
+  /** The function of it, where it is about one. */
+  readonly part: number | null
   readonly message: string
   readonly severity: 'wrong' | 'look'
 }
 
-const ROLE_NAMES: Readonly<Partial<Record<ChannelRole, string>>> = {
-  colourWheel: 'the colour wheel',
-  gobo2: 'the second gobo wheel',
-  gobo: 'the gobo wheel',
-  shutterTop: 'the top shutter',
-  shutterRight: 'the right shutter',
-  shutterBottom: 'the bottom shutter',
-  shutterLeft: 'the left shutter',
-}
-
-export function roleInWords(role: ChannelRole): string {
-  return ROLE_NAMES[role] ?? role
-}
+type ChannelFunction = Channel['functions'][number]
+type Say = (message: string, severity: ModeFault['severity'], part?: number) => void
 
 /** Everything wrong with a mode's channels for a type, in the order of its rows. */
 export function modeFaults(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
-  return [...channels.flatMap((channel, row) => rowFaults(type, channels, channel, row)), ...missing(type, channels)]
+  return [
+    ...channels.flatMap((channel, row) => channelFaults(type, channels, channel, row)),
+    ...missing(type, channels),
+  ]
 }
 
-function rowFaults(type: FixtureType, channels: readonly Channel[], channel: Channel, row: number): ModeFault[] {
+function channelFaults(type: FixtureType, channels: readonly Channel[], channel: Channel, row: number): ModeFault[] {
   const faults: ModeFault[] = []
-  const wrong = (message: string) => faults.push({ row, message, severity: 'wrong' })
-  const look = (message: string) => faults.push({ row, message, severity: 'look' })
-  for (const place of placesOf(channel)) {
-    const other = channels.find((earlier, i) => i < row && placesOf(earlier).includes(place))
-    if (other) wrong(`channel ${place} is taken by ${other.name} already`)
+  const say: Say = (message, severity, part) => faults.push({ row, part: part ?? null, message, severity })
+  checkPlaces(channels, channel, row, say)
+  checkRest(channel, say)
+  if (channel.follows !== null && !channels.some(({ name }, i) => name === channel.follows && i !== row))
+    say(`follows ${channel.follows}, which no other channel is called`, 'wrong')
+  for (const [part, one] of channel.functions.entries()) {
+    checkFunction(type, channel, one, part, say)
+    if (channel.follows === null) checkTwins(channels, one, row, part, say)
   }
-  if (channel.coarse === channel.fine) wrong(`coarse and fine are both on channel ${channel.coarse}`)
-  if (channel.from === channel.to) wrong(`runs from ${channel.from} to ${channel.to}, so it can say one thing only`)
-  else if (channel.rest < Math.min(channel.from, channel.to) || channel.rest > Math.max(channel.from, channel.to))
-    wrong(`rests at ${channel.rest}, outside its own range of ${channel.from} to ${channel.to}`)
-  const twin = channels.findIndex((earlier) => earlier.does === channel.does)
-  if (channel.does !== 'other' && twin < row) wrong(`${roleInWords(channel.does)} stands on another row already`)
-  const axis = channel.does === 'pan' ? type.pan : channel.does === 'tilt' ? type.tilt : null
-  if (axis && (Math.min(channel.from, channel.to) !== axis.min || Math.max(channel.from, channel.to) !== axis.max))
-    look(
-      `runs from ${channel.from}° to ${channel.to}°, but the ${channel.does} stops are ${axis.min}° and ${axis.max}°`,
-    )
-  if (axis && axis.reversed !== channel.from > channel.to)
-    look(`${axis.reversed ? 'runs upwards, but the axis is reversed' : 'runs downwards, but the axis is not reversed'}`)
-  if (axis && channel.fine === null) look(`has 8 bit: one step is ${((axis.max - axis.min) / 255).toFixed(2)}°`)
   return faults
 }
 
-function placesOf({ coarse, fine }: Channel): number[] {
-  return fine === null || fine === coarse ? [coarse] : [coarse, fine]
+function checkPlaces(channels: readonly Channel[], channel: Channel, row: number, say: Say): void {
+  const places = placesOf(channel)
+  for (const place of new Set(places)) {
+    const other = channels.find((earlier, i) => i < row && placesOf(earlier).includes(place))
+    if (other) say(`channel ${place} is taken by ${other.name} already`, 'wrong')
+    if (places.filter((one) => one === place).length > 1) say(`two of its bytes are on channel ${place}`, 'wrong')
+  }
+  if (channel.fine === null && channel.finest !== null) say('has a finest byte without a fine one', 'wrong')
+}
+
+function checkRest({ functions: [first], rest }: Channel, say: Say): void {
+  if (!first || first.from === first.to) return
+  if (rest < Math.min(first.from, first.to) || rest > Math.max(first.from, first.to))
+    say(`rests at ${rest}, outside its own range of ${first.from} to ${first.to}`, 'wrong')
+}
+
+/** An axis turns on the whole channel; nothing of it may be left over. */
+function checkFunction(type: FixtureType, channel: Channel, one: ChannelFunction, part: number, say: Say): void {
+  const other = channel.functions.find(
+    (earlier, i) => i < part && earlier.first <= one.last && one.first <= earlier.last,
+  )
+  if (other && one.when === null && other.when === null)
+    say(`levels ${one.first} to ${one.last} overlap ${other.first} to ${other.last}`, 'wrong', part)
+  const axis = one.does === 'pan' || one.does === 'tilt' ? type[one.does] : null
+  if (axis) return checkAxis(axis, channel, one, part, say)
+  if (one.from === one.to && channel.functions.length === 1)
+    say(`runs from ${one.from} to ${one.to}, so it can say one thing only`, 'wrong', part)
+  if (
+    one.spins &&
+    (one.does === 'other' || one.does === 'pan' || one.does === 'tilt' || kindOf(one.does).unit !== 'turn')
+  )
+    say(`${roleName(one.does)} cannot spin`, 'wrong', part)
+}
+
+function checkAxis(axis: FixtureType['pan'], channel: Channel, one: ChannelFunction, part: number, say: Say): void {
+  if (one.from === one.to) return say(`runs from ${one.from} to ${one.to}, so it can say one thing only`, 'wrong', part)
+  if (Math.min(one.from, one.to) !== axis.min || Math.max(one.from, one.to) !== axis.max)
+    say(
+      `runs from ${one.from}° to ${one.to}°, but the ${one.does} stops are ${axis.min}° and ${axis.max}°`,
+      'look',
+      part,
+    )
+  if (axis.reversed !== one.from > one.to)
+    say(
+      axis.reversed ? 'runs upwards, but the axis is reversed' : 'runs downwards, but the axis is not reversed',
+      'look',
+      part,
+    )
+  if (channel.fine === null) say(`has 8 bit: one step is ${((axis.max - axis.min) / 255).toFixed(2)}°`, 'look', part)
+}
+
+/** Two channels that drive the same on their own would fight; one may follow the other. */
+function checkTwins(
+  channels: readonly Channel[],
+  { does }: ChannelFunction,
+  row: number,
+  part: number,
+  say: Say,
+): void {
+  if (does === 'other') return
+  const twin = channels.find(
+    ({ functions, follows }, i) => i < row && follows === null && functions.some((one) => one.does === does),
+  )
+  if (twin) say(`${roleName(does)} is driven by ${twin.name} already; let this one follow it`, 'wrong', part)
 }
 
 /** What the type can do that no channel drives. */
 function missing(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
-  const there = new Set(channels.map(({ does }) => does))
+  const there = new Set(channels.flatMap(({ functions }) => functions.map(({ does }) => does)))
+  const isDimmed = channels.some(({ dims }) => dims)
   const needed: ChannelRole[] = ['pan', 'tilt', ...type.has.flatMap((a) => (a === 'position' ? [] : [a]))]
   return needed
-    .filter((role) => !there.has(role))
+    .filter((role) => !there.has(role) && !(role === 'intensity' && isDimmed))
     .map((role) => ({
       row: null,
-      message: `no channel for ${roleInWords(role)}`,
+      part: null,
+      message: `no channel for ${roleName(role)}`,
       severity: role === 'pan' || role === 'tilt' || role === 'intensity' ? 'wrong' : 'look',
     }))
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OSTREL_TYPES, tern } from '#demo/types'
-import type { Channel } from '../show/entities'
+import { plainChannel } from '../show/entities'
 import { fixtureId } from '../show/ids'
 import { Desk } from '../../tests/support/smallShow'
 import { autoPatch } from './autoPatch'
@@ -82,8 +82,8 @@ describe('the patch of a show', () => {
   it('tells clashes both ways and channels past the end', () => {
     const desk = new Desk()
     patch(desk, 11, 1, 1)
-    patch(desk, 12, 1, 40)
-    patch(desk, 13, 1, 41)
+    patch(desk, 12, 1, 46)
+    patch(desk, 13, 1, 47)
     patch(desk, 14, 1, 490)
     patch(desk, 41, 2, 1)
     const faults = patchFaults(desk.show)
@@ -94,7 +94,7 @@ describe('the patch of a show', () => {
     }
     expect(words(11)).toBe('shares channels with 12')
     expect(words(12)).toBe('shares channels with 11, 13')
-    expect(words(14)).toBe('channels 490 to 529 run past 512')
+    expect(words(14)).toBe('channels 490 to 535 run past 512')
     expect(words(41)).toBeUndefined()
   })
 
@@ -105,29 +105,29 @@ describe('the patch of a show', () => {
     expect(spansOf(desk.show).map((s) => `${s.number} ${s.universe}.${s.first}`)).toEqual([
       '41 1.30',
       '11 1.54',
-      '12 1.94',
-      '13 1.134',
+      '12 1.100',
+      '13 1.146',
     ])
   })
 })
 
 describe('modes', () => {
   it('of the types every show begins with are sound and as big as they say', () => {
-    expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[40, 17], [24, 9], [24]])
+    expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[46, 17], [24, 9], [24]])
     for (const type of OSTREL_TYPES)
       expect(modeFaults(type, type.modes[0]?.channels ?? []).filter(({ severity }) => severity === 'wrong')).toEqual([])
   })
 
   it('are told what overlaps, what is left out and what cannot be', () => {
-    const pan: Channel = { name: 'Pan', does: 'pan', coarse: 1, fine: 2, from: -270, to: 270, rest: 0 }
-    const tilt: Channel = { name: 'Tilt', does: 'tilt', coarse: 2, fine: 2, from: 100, to: -132, rest: 140 }
+    const pan = plainChannel({ name: 'Pan', does: 'pan', coarse: 1, fine: 2, from: -270, to: 270, rest: 0 })
+    const tilt = plainChannel({ name: 'Tilt', does: 'tilt', coarse: 2, fine: 2, from: 100, to: -132, rest: 140 })
     const messages = modeFaults(tern, [pan, tilt]).map(({ row, message }) => `${row ?? 'all'}: ${message}`)
     expect(messages).toContain('1: channel 2 is taken by Pan already')
-    expect(messages).toContain('1: coarse and fine are both on channel 2')
+    expect(messages).toContain('1: two of its bytes are on channel 2')
     expect(messages).toContain('1: rests at 140, outside its own range of 100 to -132')
     expect(messages).toContain('1: runs from 100° to -132°, but the tilt stops are -132° and 132°')
     expect(messages).toContain('all: no channel for intensity')
-    expect(messages).toContain('all: no channel for the second gobo wheel')
+    expect(messages).toContain('all: no channel for gobo 2')
     expect(messages.some((m) => m.startsWith('0:'))).toBe(false)
   })
 })

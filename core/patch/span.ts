@@ -1,6 +1,6 @@
 /** The channels fixtures take: universes count from 1, addresses from 1 to 512. */
 import { derived } from '../show/derived'
-import type { FixtureMode } from '../show/entities'
+import type { Channel, FixtureMode } from '../show/entities'
 import { asFixtureId, type FixtureId } from '../show/ids'
 import type { ShowPart } from '../show/show'
 
@@ -15,9 +15,14 @@ export interface Span {
   readonly last: number
 }
 
+/** Where the bytes of a channel stand, the coarse one first. */
+export function placesOf({ coarse, fine, finest }: Pick<Channel, 'coarse' | 'fine' | 'finest'>): number[] {
+  return [coarse, fine, finest].filter((place) => place !== null)
+}
+
 /** How many channels a mode takes. */
 export function footprint(mode: Pick<FixtureMode, 'channels'>): number {
-  return Math.max(...mode.channels.map(({ coarse, fine }) => Math.max(coarse, fine ?? 0)))
+  return Math.max(...mode.channels.flatMap(placesOf))
 }
 
 /** How many channels a fixture takes by its mode; 0 without one. */

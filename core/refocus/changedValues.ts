@@ -4,8 +4,9 @@ import equal from 'fast-deep-equal'
 import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { madeOf } from '../show/links'
 import { paletteValueFor, resolveValue } from '../palettes/resolve'
-import { ATTRIBUTES, type Attribute } from '../show/families'
+import { isNumberAttribute, type Attribute } from '../attributes/attribute'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { attributesInUse } from '../show/attributesKnown'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { givenBy, type PlainValue, type Value } from '../show/values'
@@ -26,7 +27,7 @@ export interface ValueEffect {
 /** By palette, the `fixture attribute` of every number that is another. */
 type Changed = ReadonlyMap<PaletteId, ReadonlySet<string>>
 
-const NUMBERS = ATTRIBUTES.filter((attribute) => attribute !== 'position')
+const numbersOf = (attributes: readonly Attribute[]) => attributes.filter(isNumberAttribute)
 
 /** Palettes and cues that give other levels, zooms, colours, gobos or shutters; places are told elsewhere. */
 export function changedValues(before: Show, after: Show): { palettes: ValueEffect[]; cues: CueEffect[] } {
@@ -35,8 +36,12 @@ export function changedValues(before: Show, after: Show): { palettes: ValueEffec
   if (changed.size === 0) return { palettes: [], cues: [] }
   const palettes = [...changed].map(([palette, keys]) => ({
     palette,
-    attributes: NUMBERS.filter((attribute) => [...keys].some((key) => key.endsWith(` ${attribute}`))),
-    fixtures: [...rigOf(before).keys()].filter((id) => NUMBERS.some((attribute) => keys.has(`${id} ${attribute}`))),
+    attributes: numbersOf(attributesInUse(before)).filter((attribute) =>
+      [...keys].some((key) => key.endsWith(` ${attribute}`)),
+    ),
+    fixtures: [...rigOf(before)].flatMap(([id, { type }]) =>
+      numbersOf(type.has).some((attribute) => keys.has(`${id} ${attribute}`)) ? [id] : [],
+    ),
   }))
   return { palettes, cues: cuesGiving(before, after, changed) }
 }
@@ -58,8 +63,8 @@ function changedIn(before: Show, after: Show): Changed {
 
 function changedOf(before: Show, after: Show, palette: PaletteId): Set<string> {
   const keys = new Set<string>()
-  for (const id of rigOf(before).keys())
-    for (const attribute of NUMBERS)
+  for (const [id, { type }] of rigOf(before))
+    for (const attribute of numbersOf(type.has))
       if (!equal(valueFrom(before, palette, id, attribute), valueFrom(after, palette, id, attribute)))
         keys.add(`${id} ${attribute}`)
   return keys

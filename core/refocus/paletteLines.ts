@@ -1,8 +1,8 @@
 /** What a palette holds, line by line and in words, and how that differs between two shows. */
-import { wheelOf } from '../hand/attributes'
+import { amountInWords } from '../show/amountInWords'
 import { length } from '../geometry/vector'
 import type { FixtureType, PaletteValue } from '../show/entities'
-import { ATTRIBUTE_NAMES, ATTRIBUTES, type Attribute } from '../show/families'
+import { attributeName, inCatalogueOrder, type Attribute } from '../attributes/attribute'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { CueContent } from '../show/values'
@@ -27,7 +27,7 @@ export function paletteLines(show: Show, palette: PaletteId): PaletteLine[] {
     const { whom, rank, type } = servedInWords(show, stored)
     lines.push({ id, fixture, whom, attribute, value: valueInWords(show, value, attribute, type), rank })
   }
-  return lines.sort((a, b) => a.rank - b.rank || ATTRIBUTES.indexOf(a.attribute) - ATTRIBUTES.indexOf(b.attribute))
+  return lines.sort((a, b) => a.rank - b.rank || inCatalogueOrder(a.attribute, b.attribute))
 }
 
 function servedInWords(show: Show, { fixture, fixtureType }: PaletteValue) {
@@ -47,20 +47,11 @@ export function valueInWords(show: Show, value: CueContent, attribute: Attribute
   if (value.kind === 'rest') return 'back to rest'
   if (value.kind === 'angles') return `pan ${value.pan.toFixed(1)}°, tilt ${value.tilt.toFixed(1)}°`
   if (value.kind === 'pool') return `pool ${value.diameter.toFixed(2)} m`
-  if (value.kind === 'number') return numberInWords(value.number, attribute, type)
+  if (value.kind === 'number' || value.kind === 'spin') return amountInWords(value, attribute, type)
   if (value.target === null) return `a free place, ${offsetInWords(value.offset) || 'the origin'}`
   const along = value.at === null ? '' : ` ${Math.round(value.at * 100)} % along`
   const off = length(value.offset) < 0.005 ? '' : `, ${offsetInWords(value.offset)}`
   return `at ${show.all.target.get(value.target)?.name ?? ''}${along}${off}`
-}
-
-function numberInWords(number: number, attribute: Attribute, type: FixtureType | undefined): string {
-  if (attribute === 'zoom') return `${number.toFixed(1)}°`
-  if (attribute === 'gobo' || attribute === 'gobo2' || attribute === 'colourWheel') {
-    const name = type && wheelOf(type, attribute)?.slots[number]?.name
-    return name ?? `slot ${number}`
-  }
-  return `${Math.round(number * 100)} %`
 }
 
 /** A line as it is and as it would be; null where it is not there. */
@@ -84,7 +75,7 @@ export function comparedLines(before: Show, after: Show, palette: PaletteId): Co
       {
         id,
         whom,
-        attribute: ATTRIBUTE_NAMES[attribute],
+        attribute: attributeName(attribute),
         before: then.get(id)?.value ?? null,
         after: now.get(id)?.value ?? null,
       },

@@ -4,6 +4,7 @@
  */
 import type { EntityOf } from './kinds'
 
+export { DIMMER_CURVES, plainChannel } from './entities/channels'
 export * from './entities/cues'
 export * from './entities/palettes'
 export * from './entities/people'

@@ -1,5 +1,5 @@
 /** A value of a fixture, wherever it stands. */
-import type { Attribute } from './families'
+import type { Attribute } from '../attributes/attribute'
 import type { FixtureId } from './ids'
 import type { Value } from './values'
 

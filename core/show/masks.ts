@@ -1,14 +1,7 @@
 /** Take masks: which families a recording takes, and which attributes inside them it leaves. */
-import {
-  ATTRIBUTE_NAMES,
-  ATTRIBUTES,
-  FAMILIES,
-  familyOf,
-  SHELF_TAKES,
-  type Attribute,
-  type Family,
-  type Shelf,
-} from './families'
+import { attributeName, LISTED_ATTRIBUTES, familyOf, type Attribute } from '../attributes/attribute'
+import { FAMILIES, SHELF_TAKES, type Family, type Shelf } from '../attributes/families'
+import { listInWords } from './listInWords'
 import type { Show } from './show'
 
 export interface Mask {
@@ -29,17 +22,23 @@ export function shelfMaskOf(show: Show, shelf: Shelf): Mask {
   return show.all.shelfMask.get(shelf) ?? { take: SHELF_TAKES[shelf], heldBack: [] }
 }
 
-export function attributesOf(family: Family): Attribute[] {
-  return ATTRIBUTES.filter((attribute) => familyOf(attribute) === family)
+/** Whether a mask lets everything through. */
+export function letsAll({ take, heldBack }: Mask): boolean {
+  return heldBack.length === 0 && FAMILIES.every((family) => take.includes(family))
 }
 
-/** A mask with an attribute let through or held back; its family follows where it must. */
-export function withAttribute(mask: Mask, attribute: Attribute, take: boolean): Mask {
+/** Those of some attributes that are of a family. */
+export function attributesOf(family: Family, among: readonly Attribute[]): Attribute[] {
+  return among.filter((attribute) => familyOf(attribute) === family)
+}
+
+/** A mask with an attribute, one of those `known`, let through or held back; its family follows where it must. */
+export function withAttribute(mask: Mask, attribute: Attribute, take: boolean, known: readonly Attribute[]): Mask {
   const family = familyOf(attribute)
   const others = mask.heldBack.filter((held) => held !== attribute)
   if (!take) return { take: mask.take, heldBack: [...others, attribute] }
   if (mask.take.includes(family)) return { take: mask.take, heldBack: others }
-  const siblings = attributesOf(family).filter((other) => other !== attribute)
+  const siblings = attributesOf(family, known).filter((other) => other !== attribute)
   const outside = others.filter((held) => familyOf(held) !== family)
   return { take: inOrder([...mask.take, family]), heldBack: [...outside, ...siblings] }
 }
@@ -55,13 +54,18 @@ function inOrder(families: readonly Family[]): Family[] {
   return FAMILIES.filter((family) => families.includes(family))
 }
 
-/** "position, beam without iris": what a mask takes. */
+/** "position, beam without iris, gobo: only turn of gobo 2": what a mask takes. */
 export function maskInWords({ take, heldBack }: Mask): string {
   if (take.length === 0) return 'nothing'
-  return take
-    .map((family) => {
-      const without = heldBack.filter((held) => familyOf(held) === family).map((held) => ATTRIBUTE_NAMES[held])
-      return without.length ? `${family} without ${without.join(' and ')}` : family
-    })
-    .join(', ')
+  return take.map((family) => familyInWords(family, heldBack)).join(', ')
+}
+
+function familyInWords(family: Family, heldBack: readonly Attribute[]): string {
+  const without = attributesOf(family, heldBack)
+  if (without.length === 0) return family
+  const only = attributesOf(family, LISTED_ATTRIBUTES).filter((attribute) => !without.includes(attribute))
+  const isShorter = only.length > 0 && only.length < without.length
+  return isShorter
+    ? `${family}: only ${listInWords(only.map(attributeName))}`
+    : `${family} without ${listInWords(without.map(attributeName))}`
 }

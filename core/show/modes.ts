@@ -1,9 +1,10 @@
 /** The modes of fixture types, in their order. */
 import { group } from 'd3-array'
+import type { ChannelRole } from '../attributes/channelRole'
 import { derived } from './derived'
 import type { FixtureMode } from './entities'
 import { asFixtureModeId, type FixtureModeId } from './ids'
-import type { Show } from './show'
+import type { Show, ShowPart } from './show'
 
 export interface OrderedMode {
   readonly id: FixtureModeId
@@ -21,6 +22,20 @@ export const modesByType = derived(['fixtureMode'], (show): ReadonlyMap<string, 
 
 export function modesOf(show: Show, type: string): readonly OrderedMode[] {
   return modesByType(show).get(type) ?? []
+}
+
+/** What goes over at once in a fade, by mode, because its channel is of that sort. */
+const snapsByMode = derived(['fixtureMode'], (show): ReadonlyMap<string, ReadonlySet<ChannelRole>> => {
+  const snapping = ({ channels }: FixtureMode) =>
+    channels.filter(({ snaps }) => snaps).flatMap(({ functions }) => functions.map(({ does }) => does))
+  return new Map([...show.all.fixtureMode].map(([id, mode]) => [id, new Set(snapping(mode))]))
+})
+
+const NOTHING: ReadonlySet<ChannelRole> = new Set()
+
+/** What of a fixture goes over at once in a fade by the mode it listens in. */
+export function snapsIn(show: ShowPart<'fixture' | 'fixtureMode'>, fixture: string): ReadonlySet<string> {
+  return snapsByMode(show).get(show.all.fixture.get(fixture)?.mode ?? '') ?? NOTHING
 }
 
 /** The mode a fixture of a type takes when nobody says; null for a type without one. */

@@ -3,6 +3,7 @@
  * value: pan without tilt means nothing on a stage.
  */
 import { z } from 'zod'
+import { kindOf, type Attribute } from '../attributes/attribute'
 import { paletteId, targetId, venueId } from './ids'
 
 /** Metres in the stage frame, inside a kilometre: further is a slip of the pen. */
@@ -30,7 +31,10 @@ export const numberValue = z.strictObject({ kind: z.literal('number'), number: z
 export const poolValue = z.strictObject({ kind: z.literal('pool'), diameter: z.number().positive().max(200) })
 export const linkValue = z.strictObject({ kind: z.literal('link'), palette: paletteId })
 
-export const value = z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, poolValue, linkValue])
+/** What turns and goes on turning: turns a minute, right-handed about the way the light goes. */
+export const spinValue = z.strictObject({ kind: z.literal('spin'), rpm: z.number().min(-1000).max(1000) })
+
+export const value = z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, spinValue, poolValue, linkValue])
 
 /** What a cue sets to let go of a value: what lies under its list comes through, in the end the state at rest. */
 export const restValue = z.strictObject({ kind: z.literal('rest') })
@@ -43,16 +47,17 @@ export type Value = z.infer<typeof value>
 export type CueContent = z.infer<typeof cueContent>
 export const BACK_TO_REST: CueContent = { kind: 'rest' }
 
-/** Whether an attribute can take such a value: the head's places and turns, the zoom a pool, the rest numbers. */
+/** Whether an attribute can take such a value: the head's places and turns, the zoom a pool, what turns a spin, the rest numbers. */
 export function fitsAttribute({
   attribute,
   value,
 }: {
-  readonly attribute: string
+  readonly attribute: Attribute
   readonly value: CueContent
 }): boolean {
   if (value.kind === 'link' || value.kind === 'rest') return true
   if (value.kind === 'pool') return attribute === 'zoom'
+  if (value.kind === 'spin') return kindOf(attribute).unit === 'turn'
   return (attribute === 'position') === (value.kind !== 'number')
 }
 /** What is said of a value that does not fit. */
@@ -66,6 +71,14 @@ export function isLoose({ kind }: CueContent): boolean {
 /** The value a cue gives; null where it lets go, or sets nothing. */
 export function givenBy(stored: { readonly value: CueContent } | null | undefined): Value | null {
   return stored && stored.value.kind !== 'rest' ? stored.value : null
+}
+
+/** An amount of an attribute: a number in its unit, or, of what turns, a speed of turning. */
+export type Amount = z.infer<typeof numberValue> | z.infer<typeof spinValue>
+
+/** An amount as a bare number: turns a minute where it is a spin. */
+export function numberOf(amount: Amount): number {
+  return amount.kind === 'spin' ? amount.rpm : amount.number
 }
 
 /** A value that says itself what it is, not by way of a palette. */

@@ -13,6 +13,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
     lens: parts('lens', ['across', 'normal', 'forward']),
     optics: json('optics'),
     wheels: json('wheels'),
+    ranges: json('ranges'),
   },
   fixtureMode: { channels: json('channels') },
   venue: {

@@ -36,7 +36,7 @@ test('builds a show from tables made elsewhere, and one trim carries through its
     /^14 universe .*70000/,
     /^18 number “131”/,
     /^19 yaw “east”/,
-    /^22 address 3\.121 overlaps fixture 134/,
+    /^22 address 3\.139 overlaps fixture 134/,
   ])
     await expect(report.getByRole('row', { name: words })).toBeVisible()
   await expect(dialog.getByRole('region', { name: 'Pasted table' })).toContainText('already in the show')

@@ -3,9 +3,11 @@ import knex, { type Knex } from 'knex'
 import { z } from 'zod'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { registerParts } from '#core/show/changes'
-import { FAMILIES } from '#core/show/families'
+import { FAMILIES } from '#core/attributes/families'
 import { changeGroupId, commandId, personId, showId, windowId } from '#core/show/ids'
+import { fixtureMode } from '#core/show/entities'
 import { declarationOf, isWholeKind, KINDS, type Kind } from '#core/show/kinds'
+import { modesOf } from '#core/show/modes'
 import type { Show } from '#core/show/show'
 import { choose } from '#demo/choices'
 import { loadShow, writeWholeShow } from '../../server/database/showRepository'
@@ -29,6 +31,7 @@ const FIELDS_SINCE: readonly (readonly [migration: number, kind: Kind, fields: R
   [5, 'cueValue', { mark: null, source: null }],
   [6, 'handValue', { arrival: null }],
   [8, 'person', { usual: null, usualNeutral: null }],
+  [14, 'fixtureType', { ranges: [] }],
 ]
 const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]])[] = [
   [3, ['highlighted', 'workingSet', 'workingSetMember']],
@@ -37,7 +40,41 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [9, ['recordedFixture']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13]
+
+/** Before the catalogue there were these, and channels that did one thing. */
+const ATTRIBUTES_BEFORE: readonly unknown[] = [
+  ...['intensity', 'position', 'zoom', 'edge', 'iris', 'red', 'green', 'blue', 'colourWheel', 'gobo', 'gobo2'],
+  ...['shutterTop', 'shutterRight', 'shutterBottom', 'shutterLeft'],
+]
+const isKnownBefore = (role: unknown) => ATTRIBUTES_BEFORE.includes(role) || role === 'pan' || role === 'tilt'
+const channelsNow = z.array(
+  z.object({
+    name: z.string(),
+    coarse: z.number(),
+    fine: z.number().nullable(),
+    rest: z.number(),
+    functions: z.array(z.object({ does: z.string(), from: z.number(), to: z.number() })),
+  }),
+)
+const withKind = z.array(z.looseObject({ kind: z.string() }))
+
+/** A field as it was kept before the catalogue; what is not said here was kept as it is today. */
+const KEPT_BEFORE: Readonly<Record<string, (value: unknown) => unknown>> = {
+  has: (value) => z.array(z.string()).parse(value).filter(isKnownBefore),
+  wheels: (value) => withKind.parse(value).filter(({ kind }) => kind !== 'prism'),
+  channels: (value) =>
+    channelsNow.parse(value).map(({ name, coarse, fine, rest, functions: [first] }) => {
+      if (!first) throw new Error(`${name} does nothing`)
+      const does = isKnownBefore(first.does) ? first.does : 'other'
+      return { name, does, coarse, fine, from: first.from, to: first.to, rest }
+    }),
+}
+const keptThen = (after: number, field: string, value: unknown): unknown =>
+  after < 14 && KEPT_BEFORE[field] ? KEPT_BEFORE[field](value) : value
+/** What is kept today of a field that was kept as it was then. */
+const keptSince = (field: string, value: unknown): unknown =>
+  field === 'channels' ? fixtureMode.shape.channels.parse(value) : value
 
 type Things = Map<Kind, Map<string, Record<string, unknown>>>
 
@@ -58,6 +95,13 @@ const thingsOf = (show: Show, fields: (kind: Kind) => Record<string, unknown> = 
 function expected(show: Show, after: number): Things {
   const things = thingsOf(show, (kind) => missingFields(after, kind))
   for (const kind of missingKinds(after)) things.get(kind)?.clear()
+  for (const [kind, field] of [
+    ['fixtureType', 'has'],
+    ['fixtureType', 'wheels'],
+    ['fixtureMode', 'channels'],
+  ] as const)
+    for (const thing of things.get(kind)?.values() ?? [])
+      thing[field] = keptSince(field, keptThen(after, field, thing[field]))
   // Letting go to rest came later; palettes tell with whom they were recorded by the values they have.
   if (after < 7)
     for (const [id, { value }] of things.get('cueValue') ?? [])
@@ -68,11 +112,22 @@ function expected(show: Show, after: number): Things {
   return things
 }
 
+/** A type of a show whose first channel is called otherwise. */
+function withOtherChannels(of: Show) {
+  const [id, type] = [...of.all.fixtureType][0] ?? []
+  const modes = modesOf(of, id ?? '').map(({ id: mode, mode: { name, channels } }, i) => ({
+    id: mode,
+    name,
+    channels: channels.map((channel, j) => (i + j === 0 ? { ...channel, name: 'Turn' } : channel)),
+  }))
+  return { ...type, type: id, modes }
+}
+
 let today: FreshDatabase
 let db: Knex
 let show: Show
 /** The steps of the journal, in order. */
-const steps = ['s1', 's2', 's3', 's4', 's5', 's6']
+const steps = ['s1', 's2', 's3', 's4', 's5', 's6', 's7']
 
 const opened = (address: string) =>
   knex({ client: 'pg', connection: address, migrations: { migrationSource }, pool: { max: 4 } })
@@ -105,6 +160,7 @@ beforeAll(async () => {
       },
     ],
     ['moveTarget', { target: choose(live.show).target('Bow'), position: { x: 1, y: 1, z: 1 } }],
+    ['changeType', withOtherChannels(live.show)],
   ]
   for (const [i, [name, input]] of work.entries()) {
     const answer = await live.run({
@@ -136,10 +192,17 @@ async function columnsOf(at: Knex, table: string): Promise<Set<string>> {
 }
 
 /** Copies rows of today into a table of then, as far as it knew them. */
-async function copy(old: Knex.Transaction, table: string, isIn: (row: Record<string, unknown>) => boolean) {
+async function copy(
+  old: Knex.Transaction,
+  after: number,
+  table: string,
+  isIn: (row: Record<string, unknown>) => boolean,
+) {
   const [then, now] = [await columnsOf(old, table), await columnsOf(db, table)]
   const columns = [...then].filter((column) => now.has(column)).map((column) => `"${column}"`)
   const rows = (await db(table).select(db.raw('to_jsonb(??.*) as row', [table]))).map(({ row }) => row).filter(isIn)
+  for (const row of rows)
+    for (const field of Object.keys(KEPT_BEFORE)) if (field in row) row[field] = keptThen(after, field, row[field])
   await old.raw(
     `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?::jsonb)`,
     [JSON.stringify(rows)],
@@ -162,7 +225,8 @@ function writtenThen(migration: number, { register, before, after, ...at }: z.in
   const missing = Object.keys(missingFields(migration, kind))
   if (missing.includes(field)) return null
   const side = (text: string | null) => {
-    if (text === null || !isWholeKind(kind)) return text
+    if (text === null) return text
+    if (!isWholeKind(kind)) return JSON.stringify(keptThen(migration, field, JSON.parse(text)))
     const fields = z.record(z.string(), z.unknown()).parse(JSON.parse(text))
     return JSON.stringify(Object.fromEntries(Object.entries(fields).filter(([of]) => !missing.includes(of))))
   }
@@ -170,7 +234,7 @@ function writtenThen(migration: number, { register, before, after, ...at }: z.in
 }
 
 async function copyJournal(old: Knex.Transaction, migration: number): Promise<void> {
-  await copy(old, 'journal_entry', () => true)
+  await copy(old, migration, 'journal_entry', () => true)
   const { rows } = await db.raw('select seq, place, register, before::text, after::text from journal_write')
   const writes = z
     .array(journalWrite)
@@ -192,11 +256,16 @@ describe('a full show of an earlier release', () => {
         for (let i = 0; i < after; i++) await old.migrate.up()
         const things = expected(show, after)
         await old.transaction(async (transaction) => {
-          await copy(transaction, 'show', () => true)
+          await copy(transaction, after, 'show', () => true)
           for (const kind of KINDS)
             if (!missingKinds(after).has(kind))
-              await copy(transaction, declarationOf(kind).table, ({ id }) => things.get(kind)?.has(String(id)) ?? false)
-          if (after >= 10) await copy(transaction, 'change_group', () => true)
+              await copy(
+                transaction,
+                after,
+                declarationOf(kind).table,
+                ({ id }) => things.get(kind)?.has(String(id)) ?? false,
+              )
+          if (after >= 10) await copy(transaction, after, 'change_group', () => true)
           await copyJournal(transaction, after)
         })
         await old.migrate.latest()

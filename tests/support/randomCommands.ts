@@ -2,6 +2,9 @@
  * Commands of every kind with arguments made at random: by the command's own input schema, with ids
  * of things that are in the show. Most are done, some refused.
  */
+import { attributeId, isNumberAttribute, numberAttributeId } from '#core/attributes/attribute'
+import { channelRole, LISTED_ROLES } from '#core/attributes/channelRole'
+import { attributesInUse } from '#core/show/attributesKnown'
 import { z } from 'zod'
 import { COMMANDS, type CommandName } from '#core/commands/registry'
 import { plainCollections } from '#core/history/collections'
@@ -153,11 +156,15 @@ export class RandomArguments {
   /** A value that a schema takes, as far as it can be told from the schema and the name of its field. */
   of(schema: unknown, field: string): unknown {
     if (schema === ids.fixtureId) return this.#id(field)
+    if (schema === channelRole) return this.pick(LISTED_ROLES)
+    if (schema === attributeId) return this.pick(attributesInUse(this.show))
+    if (schema === numberAttributeId) return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
     if (schema instanceof z.ZodObject) return this.#object(schema)
     if (schema instanceof z.ZodArray) return this.#array(schema, field)
     if (schema instanceof z.ZodNullable) return this.random() < 0.3 ? null : this.of(schema.unwrap(), field)
     if (schema instanceof z.ZodOptional) return this.random() < 0.5 ? undefined : this.of(schema.unwrap(), field)
     if (schema instanceof z.ZodDefault) return this.of(schema.unwrap(), field)
+    if (schema instanceof z.ZodPipe) return this.of(schema.out, field)
     if (schema instanceof z.ZodUnion) return this.of(this.pick(schema.options), field)
     if (schema instanceof z.ZodEnum) return this.pick(schema.options)
     if (schema instanceof z.ZodLiteral) return [...schema.values][0]

@@ -4,7 +4,7 @@
  */
 import type { Show } from '#core/show/show'
 import { asVenueId, type VenueId } from '#core/show/ids'
-import { FAMILIES } from '#core/show/families'
+import { FAMILIES } from '#core/attributes/families'
 import { vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
 import { Desk, PLAIN_TIMES } from './smallShow'

@@ -3,17 +3,19 @@
 import { computed, ref } from 'vue'
 import { WHERE } from '#core/cues/editing'
 import { heldInCue } from '#core/cues/heldInCue'
-import { rangeOf } from '#core/hand/attributes'
+import { rangeOf } from '#core/show/attributeRange'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { servedBy } from '#core/palettes/use'
 import { valueInWords } from '#core/refocus/paletteLines'
-import { ATTRIBUTE_NAMES, familyOf, type Attribute } from '#core/show/families'
+import { attributeName, isNumberAttribute, familyOf, type NumberAttribute } from '#core/attributes/attribute'
 import { asPaletteId } from '#core/show/ids'
+import { attributesInUse } from '#core/show/attributesKnown'
 import { attributesOf } from '#core/show/masks'
 import { rigOf } from '#core/show/rig'
 import { isLoose } from '#core/show/values'
 import type { Show } from '#core/show/show'
 import { numberTyped, NOT_A_NUMBER } from '../../composables/forms/numbers'
+import { UNIT_SIGNS } from '../../composables/forms/unitNames'
 import { useCuesRoom, type ChosenCells } from '../../stores/cuesRoom'
 import { useMessages } from '../../stores/messages'
 import { useShow } from '../../stores/show'
@@ -56,7 +58,7 @@ const held = computed(() => {
   const type = rigOf(props.show).get(fixture)?.type
   const numberOf = (id: string) => props.show.all.cue.get(id)?.number
   return heldInCue(props.show, cue, fixture).map(({ attribute, stored: { value, mark }, from, last }) => ({
-    name: ATTRIBUTE_NAMES[attribute],
+    name: attributeName(attribute),
     family: familyOf(attribute),
     words: valueInWords(props.show, value, attribute, type),
     palette: value.kind === 'link' ? value.palette : null,
@@ -79,10 +81,8 @@ const lines = computed(() => {
   return [...found.values()].sort((a, b) => Number(b.isOfFamily) - Number(a.isOfFamily))
 })
 
-const attribute = ref<Exclude<Attribute, 'position'>>('intensity')
-const attributes = computed(() =>
-  attributesOf(room.family).filter((each): each is Exclude<Attribute, 'position'> => each !== 'position'),
-)
+const attribute = ref<NumberAttribute>('intensity')
+const attributes = computed(() => attributesOf(room.family, attributesInUse(props.show)).filter(isNumberAttribute))
 const settable = computed(() => (attributes.value.includes(attribute.value) ? attribute.value : attributes.value[0]))
 const unit = computed(() => {
   const [first] = props.cells.fixtures
@@ -205,14 +205,11 @@ const copiedWords = computed(() => {
         <label v-if="attributes.length > 1" class="min-w-0 flex-1"
           ><span class="block text-xs text-haze">attribute</span>
           <select v-model="attribute" class="field font-sans">
-            <option v-for="option in attributes" :key="option" :value="option">{{ ATTRIBUTE_NAMES[option] }}</option>
+            <option v-for="option in attributes" :key="option" :value="option">{{ attributeName(option) }}</option>
           </select>
         </label>
         <label class="min-w-0 flex-1"
-          ><span class="block text-xs text-haze"
-            >{{ ATTRIBUTE_NAMES[settable] }},
-            {{ { level: '%', degrees: '°', slot: 'slot', metres: 'metres' }[unit] }}</span
-          >
+          ><span class="block text-xs text-haze">{{ attributeName(settable) }}, {{ UNIT_SIGNS[unit] }}</span>
           <input v-model="level" class="field" inputmode="decimal" />
         </label>
         <button type="submit" class="quiet-button py-1" :disabled="level.trim() === ''">Set</button>

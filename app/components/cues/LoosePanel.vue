@@ -4,7 +4,8 @@ import { computed, onUnmounted, ref, watch } from 'vue'
 import { metresInWords } from '#core/geometry/lengthInWords'
 import { valueInWords } from '#core/refocus/paletteLines'
 import type { LooseValue, Near } from '#core/refocus/looseValues'
-import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
+import { attributeName } from '#core/attributes/attribute'
+import { FAMILIES, type Family } from '#core/attributes/families'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { comparedLink } from '#core/cues/comparedCue'
@@ -181,7 +182,7 @@ function find({ cue, fixture, family }: LooseValue) {
       <p v-for="item in held" :key="`${item.cue}${item.fixture}${item.attribute}`" class="truncate py-0.5">
         <span class="font-mono text-mist">{{ show.all.cue.get(item.cue)?.number }}</span> fixture
         <span class="font-mono">{{ show.all.fixture.get(item.fixture)?.number }}</span><span class="text-sm text-mist"
-          >, {{ ATTRIBUTE_NAMES[item.attribute]
+          >, {{ attributeName(item.attribute)
           }}<template v-if="item.source"> away from {{ show.all.palette.get(item.source)?.name }}</template></span
         >
       </p>

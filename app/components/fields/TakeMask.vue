@@ -1,16 +1,23 @@
 <script setup lang="ts">
 /** A take mask: families, and the attributes inside them, switched on and off. */
 import { ref } from 'vue'
-import { ATTRIBUTE_NAMES, FAMILIES, type Family } from '#core/show/families'
+import { attributeName } from '#core/attributes/attribute'
+import { FAMILIES, type Family } from '#core/attributes/families'
+import { attributesInUse, attributesKnown } from '#core/show/attributesKnown'
+import { useShow } from '../../stores/show'
 import { attributesOf, lets, withAttribute, withFamily, type Mask } from '#core/show/masks'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const props = defineProps<{ mask: Mask }>()
+const store = useShow()
 const emit = defineEmits<{ set: [mask: Mask] }>()
 const open = ref<Family | null>(null)
 
 const isTaken = (family: Family) => props.mask.take.includes(family)
-const isPartly = (family: Family) =>
-  isTaken(family) && attributesOf(family).some((attribute) => !lets(props.mask, attribute))
+const isPartly = (family: Family) => isTaken(family) && of(family).some((attribute) => !lets(props.mask, attribute))
+/** Those that fixtures of the show have. */
+const of = (family: Family) => attributesOf(family, store.view ? attributesInUse(store.view) : [])
+const known = () => (store.view ? attributesKnown(store.view) : [])
 </script>
 
 <template>
@@ -24,31 +31,30 @@ const isPartly = (family: Family) =>
           :aria-pressed="isTaken(family)"
           @click="emit('set', withFamily(mask, family, !isTaken(family)))"
         >
-          {{ family.charAt(0).toUpperCase() + family.slice(1)
-          }}<span v-if="isPartly(family)" class="text-haze">, in part</span>
+          {{ capitalised(family) }}<span v-if="isPartly(family)" class="text-haze">, in part</span>
         </button>
         <button
-          v-if="attributesOf(family).length > 1"
+          v-if="of(family).length > 1"
           type="button"
           class="chip py-0.5 text-haze"
           :aria-expanded="open === family"
           :aria-label="`Attributes of ${family}`"
           @click="open = open === family ? null : family"
         >
-          {{ attributesOf(family).length }}
+          {{ of(family).length }}
         </button>
       </div>
       <div v-if="open === family" class="mt-1 flex flex-wrap gap-1 pl-3">
         <button
-          v-for="attribute in attributesOf(family)"
+          v-for="attribute in of(family)"
           :key="attribute"
           type="button"
           class="chip px-1.5 py-0.5"
           :class="lets(mask, attribute) ? 'border-kelp' : 'text-haze line-through'"
           :aria-pressed="lets(mask, attribute)"
-          @click="emit('set', withAttribute(mask, attribute, !lets(mask, attribute)))"
+          @click="emit('set', withAttribute(mask, attribute, !lets(mask, attribute), known()))"
         >
-          {{ ATTRIBUTE_NAMES[attribute] }}
+          {{ attributeName(attribute) }}
         </button>
       </div>
     </li>

@@ -1,16 +1,15 @@
-<script setup lang="ts">
+<script setup lang="ts" generic="Change">
 /** A value that is typed, or changed by so much: `50`, `+5`, `-10 %`. Nonsense is said and not kept. */
 import { ref, watch } from 'vue'
-import type { NumberChange } from '#core/hand/change'
 import { afterNextFrame } from '../../session/afterNextFrame'
 
 const props = defineProps<{
   label: string
   shown: string
-  read: (text: string) => NumberChange | null
+  read: (text: string) => Change | null
   disabled?: boolean
 }>()
-const emit = defineEmits<{ keep: [change: NumberChange] }>()
+const emit = defineEmits<{ keep: [change: Change] }>()
 const text = ref<string | null>(null)
 /** What was typed stands until it is told what came of it, which is a frame later. */
 const kept = ref<string | null>(null)

@@ -5,8 +5,9 @@
  */
 import { EllipsisVertical } from '@lucide/vue'
 import { computed, nextTick, shallowRef } from 'vue'
-import { typedChange, type NumberChange } from '#core/hand/change'
+import { typedAmount, type AmountChange } from '#core/hand/change'
 import type { HandAttribute } from '../../composables/hand/useHandAttributes'
+import { UNIT_NAMES } from '../../composables/forms/unitNames'
 import { afterNextFrame } from '../../session/afterNextFrame'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
@@ -21,6 +22,9 @@ const selection = useSelection()
 const store = useShow()
 
 const FINE = 0.1
+/** How fast what begins to spin does so, turns a minute. */
+const SPIN = 10
+const isSpinning = computed(() => props.attribute.range.unit === 'rpm' && props.attribute.range.fastest !== null)
 /** How much a drag has come to. */
 const drag = shallowRef<Drag | null>(null)
 interface Drag {
@@ -32,9 +36,7 @@ interface Drag {
 
 /** How a number reads: levels in per cent. */
 const factor = computed(() => (props.attribute.range.unit === 'level' ? 100 : 1))
-const unit = computed(
-  () => ({ level: 'per cent', degrees: 'degrees', slot: 'slot', metres: 'metres' })[props.attribute.range.unit],
-)
+const unit = computed(() => UNIT_NAMES[props.attribute.range.unit])
 /** What it shows: while it is dragged by the drag itself, ahead of what the panels are told. */
 const span = computed(() => {
   if (!drag.value) return props.attribute
@@ -51,9 +53,11 @@ const part = (number: number) => (size.value > 0 ? (100 * (number - props.attrib
 function inWords(number: number): string {
   const { range, wheel } = props.attribute
   if (range.unit === 'slot') return wheel?.slots[number]?.name ?? String(number)
-  return range.unit === 'level' ? String(Math.round(number * 100)) : number.toFixed(1)
+  if (range.unit === 'level') return String(Math.round(number * 100))
+  return range.unit === 'kelvin' ? String(Math.round(number)) : number.toFixed(1)
 }
 const shown = computed(() => {
+  if (props.attribute.doesDiffer) return 'differ'
   const [low, high] = [inWords(span.value.low), inWords(span.value.high)]
   if (low === high) return low
   return props.attribute.range.unit === 'slot'
@@ -61,12 +65,12 @@ const shown = computed(() => {
     : `${Math.round(span.value.low * factor.value)}–${Math.round(span.value.high * factor.value)}`
 })
 
-const input = (change: NumberChange) => ({
+const input = (change: AmountChange) => ({
   fixtures: [...selection.fixtures],
   attribute: props.attribute.attribute,
   change,
 })
-function change(wish: NumberChange) {
+function change(wish: AmountChange) {
   stage.isFanArmed = false
   void store.send('changeValues', input(wish))
 }
@@ -109,12 +113,12 @@ function step(isFine: boolean): number {
   return (size.value / 50) * (isFine ? FINE : 1)
 }
 
-/** What is typed, in its own unit: per cent for levels, a slot also by its name. */
-function read(text: string): NumberChange | null {
+/** What is typed, in its own unit: per cent for levels, a slot also by its name, "12 rpm" to spin. */
+function read(text: string): AmountChange | null {
   const { range, wheel } = props.attribute
   const slot = wheel?.slots.findIndex(({ name }) => name.toLowerCase() === text.trim().toLowerCase()) ?? -1
   if (slot >= 0) return { how: 'to', number: slot }
-  const wish = typedChange(text, range.min < 0)
+  const wish = typedAmount(text, range.min < 0)
   return wish && 'number' in wish ? { ...wish, number: wish.number / factor.value } : wish
 }
 </script>
@@ -179,6 +183,15 @@ function read(text: string): NumberChange | null {
           @click="(change({ how }), close())"
         >
           {{ name }}<span class="font-mono text-xs text-haze">{{ inWords(attribute.range[how]) }}</span>
+        </button>
+        <button
+          v-if="attribute.range.fastest !== null"
+          type="button"
+          class="flex w-full justify-between rounded px-2 py-1 text-left hover:bg-plank-2"
+          @click="(change(isSpinning ? { how: 'to', number: 0 } : { how: 'spin', rpm: SPIN }), close())"
+        >
+          {{ isSpinning ? 'Stand' : 'Spin'
+          }}<span class="font-mono text-xs text-haze">{{ isSpinning ? '0°' : `${SPIN} rpm` }}</span>
         </button>
         <button
           type="button"

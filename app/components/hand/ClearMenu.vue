@@ -2,13 +2,15 @@
 /** Clears in steps, and says of each what goes. */
 import { computed } from 'vue'
 import { listInWords } from '#core/show/listInWords'
-import { FAMILIES, familyOf, type Family } from '#core/show/families'
+import { familyOf } from '#core/attributes/attribute'
+import { FAMILIES, type Family } from '#core/attributes/families'
 import { useHand } from '../../composables/hand/useHand'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 import { counted } from '#core/show/counted'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const store = useShow()
 const selection = useSelection()
@@ -41,7 +43,7 @@ const steps = computed(() => [
     ? [{ name: 'Of the selection', what: ofSelection.value, act: () => clear([...FAMILIES], [...selection.fixtures]) }]
     : []),
   ...hand.families.value.map((family) => ({
-    name: family.charAt(0).toUpperCase() + family.slice(1),
+    name: capitalised(family),
     what: counted(fixturesIn(family), 'fixture'),
     act: () => clear([family], touchable()),
   })),

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 /** A family of the hand: its take switch, its name, what is in it. */
 import { Switch } from '@headlessui/vue'
-import type { Family } from '#core/show/families'
+import type { Family } from '#core/attributes/families'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const props = defineProps<{ family: Family; taken: boolean; summary: string; inHand: boolean }>()
 const emit = defineEmits<{ home: [] }>()
 const store = useShow()
 const selection = useSelection()
-const name = props.family.charAt(0).toUpperCase() + props.family.slice(1)
+const name = capitalised(props.family)
 
 function set(take: boolean) {
   void store.send('setTake', { family: props.family, take })

@@ -2,10 +2,11 @@
 /** Right of the stage: what is in hand, family by family, and what recording it would take. */
 import { EyeOff, Import, Waves } from '@lucide/vue'
 import { computed } from 'vue'
-import { POOL_RANGE } from '#core/hand/attributes'
+import { POOL_RANGE } from '#core/show/attributeRange'
 import { changedNumber, typedChange, type NumberChange } from '#core/hand/change'
 import { metresInWords } from '#core/geometry/lengthInWords'
-import { FAMILIES, familyOf, type Family } from '#core/show/families'
+import { familyOf } from '#core/attributes/attribute'
+import { FAMILIES, type Family } from '#core/attributes/families'
 import type { Show } from '#core/show/show'
 import { useBlind } from '../../composables/hand/useBlind'
 import { useHand } from '../../composables/hand/useHand'

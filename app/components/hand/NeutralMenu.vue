@@ -3,12 +3,13 @@
 import { ChevronDown } from '@lucide/vue'
 import { computed } from 'vue'
 import { listInWords } from '#core/show/listInWords'
-import { FAMILIES, FIRST_NEUTRAL, type Family } from '#core/show/families'
+import { FAMILIES, FIRST_NEUTRAL, type Family } from '#core/attributes/families'
 import { useMessages } from '../../stores/messages'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useUndo } from '../../stores/undo'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const store = useShow()
 const selection = useSelection()
@@ -54,7 +55,7 @@ async function go() {
       <p class="mb-1 text-sm text-mist">Open, white, straight down. It sets:</p>
       <label v-for="family in FAMILIES" :key="family" class="flex items-center gap-2 py-0.5">
         <input type="checkbox" class="accent-kelp" :checked="taken.includes(family)" @change="toggle(family)" />
-        {{ family.charAt(0).toUpperCase() + family.slice(1) }}
+        {{ capitalised(family) }}
         <span v-if="!taken.includes(family)" class="ml-auto text-sm text-haze">held back</span>
       </label>
       <div class="mt-1 flex gap-1" role="radiogroup" aria-label="How long this mask counts">

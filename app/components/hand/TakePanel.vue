@@ -5,13 +5,14 @@ import { computed, onUnmounted, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
 import type { CommandInput } from '#core/commands/registry'
 import { listsInOrder } from '#core/cues/tracking'
-import { FAMILIES, type Family } from '#core/show/families'
+import { FAMILIES, type Family } from '#core/attributes/families'
 import { asCueId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { useStage, type HandChange, type Trial } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const props = defineProps<{ show: Show; close: () => void }>()
 const store = useShow()
@@ -68,7 +69,7 @@ const words = computed(() => {
   if (!outcome.value) return ''
   if (!outcome.value.ok) return outcome.value.refusal.message
   if (outcome.value.changes.length === 0) return 'All of it is in hand already.'
-  return `${outcome.value.label.charAt(0).toUpperCase()}${outcome.value.label.slice(1)}.`
+  return `${capitalised(outcome.value.label)}.`
 })
 const isReady = computed(() => outcome.value?.ok === true && outcome.value.changes.length > 0)
 
@@ -133,7 +134,7 @@ function commit() {
         :aria-pressed="families.includes(family)"
         @click="toggle(family)"
       >
-        {{ family.charAt(0).toUpperCase() + family.slice(1) }}
+        {{ capitalised(family) }}
       </button>
     </div>
     <button

@@ -3,7 +3,7 @@
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import { paletteLines, type PaletteLine } from '#core/refocus/paletteLines'
-import { ATTRIBUTE_NAMES, ATTRIBUTES } from '#core/show/families'
+import { attributeName, inCatalogueOrder } from '#core/attributes/attribute'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
@@ -15,7 +15,7 @@ const MOST = 200
 
 const lines = computed(() => paletteLines(props.show, props.id))
 const shown = computed(() => lines.value.slice(0, MOST))
-const attributes = computed(() => ATTRIBUTES.filter((name) => lines.value.some(({ attribute }) => attribute === name)))
+const attributes = computed(() => [...new Set(lines.value.map(({ attribute }) => attribute))].sort(inCatalogueOrder))
 
 function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute'>) {
   const fixtures = fixture ? [fixture] : null
@@ -34,10 +34,10 @@ function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute
         :key="attribute"
         type="button"
         class="chip flex items-center gap-1 px-1.5 py-0"
-        :aria-label="`Take all ${ATTRIBUTE_NAMES[attribute]} out`"
+        :aria-label="`Take all ${attributeName(attribute)} out`"
         @click="remove({ fixture: null, attribute })"
       >
-        {{ ATTRIBUTE_NAMES[attribute] }}<X :size="11" class="text-haze" aria-hidden="true" />
+        {{ attributeName(attribute) }}<X :size="11" class="text-haze" aria-hidden="true" />
       </button>
     </div>
     <div class="max-h-52 overflow-y-auto" role="table" aria-label="Values" tabindex="0">
@@ -50,7 +50,7 @@ function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute
         <span role="rowheader" class="truncate" :title="line.whom" :class="line.fixture ? 'font-mono' : 'text-brass'">{{
           line.whom
         }}</span>
-        <span role="cell" class="truncate text-mist">{{ ATTRIBUTE_NAMES[line.attribute] }}</span>
+        <span role="cell" class="truncate text-mist">{{ attributeName(line.attribute) }}</span>
         <span role="cell" class="truncate" :title="line.value">{{ line.value }}</span>
         <span role="cell">
           <IconButton
@@ -58,7 +58,7 @@ function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute
             :icon="X"
             :size="12"
             class="rounded text-haze opacity-0 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100"
-            :aria-label="`Take ${ATTRIBUTE_NAMES[line.attribute]} of ${line.whom} out`"
+            :aria-label="`Take ${attributeName(line.attribute)} of ${line.whom} out`"
             @click="remove(line)"
           />
         </span>

@@ -2,7 +2,7 @@
 /** Shows what palettes and cues made for a group would get for members they leave out, before it is done. */
 import { computed, ref, watch } from 'vue'
 import { extensionsOf, type Extension } from '#core/groups/extension'
-import { familyOf } from '#core/show/families'
+import { familyOf } from '#core/attributes/attribute'
 import type { GroupId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { listInWords } from '#core/show/listInWords'

@@ -13,6 +13,7 @@ import type { ActionId } from '../../keys/actions'
 import { useKeyMap } from '../../stores/keys'
 import { useSelection } from '../../stores/selection'
 import PatternMenu from './PatternMenu.vue'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const props = defineProps<{ show: Show }>()
 const selection = useSelection()
@@ -32,7 +33,7 @@ const patternName = computed(() => {
   const { pattern } = selection
   if (!pattern) return 'Pattern'
   const words = patternInWords(pattern, (id) => props.show.all.group.get(id)?.name ?? 'a group')
-  return words.charAt(0).toUpperCase() + words.slice(1)
+  return capitalised(words)
 })
 const where = computed(() =>
   selection.step === null ? `all ${selection.whole.length}` : `${selection.step + 1} of ${selection.subsets.length}`,

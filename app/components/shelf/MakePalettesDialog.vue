@@ -2,9 +2,10 @@
 /** Makes many palettes at once: from targets, for any fixture or for groups; from what a type has. */
 import { computed, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
+import { attributeName } from '#core/attributes/attribute'
 import { groupsInOrder } from '#core/groups/groups'
 import { beamLook } from '#core/palettes/beamLook'
-import { palettesOfType, TYPE_PARTS } from '#core/palettes/fromType'
+import { palettesOfType, partsOfType, type TypePart } from '#core/palettes/fromType'
 import { chosenInWords } from '#core/palettes/meanings'
 import { asFixtureTypeId, asTargetId, type GroupId, type TargetId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -17,6 +18,7 @@ import PlainDialog from '../shell/PlainDialog.vue'
 import GoboPicture from '../types/GoboPicture.vue'
 import BeamPicture from './BeamPicture.vue'
 import { nextNumber } from '#core/show/freeNumbers'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
@@ -25,7 +27,7 @@ const shelves = useShelfView()
 const messages = useMessages()
 
 const FROM = ['targets', 'types'] as const
-const PART_NAMES = { gobo: 'gobos', gobo2: 'second gobos', colourWheel: 'colours', beam: 'beam' } as const
+const partName = (of: TypePart) => (of === 'beam' ? 'beam' : attributeName(of))
 const SHELVES = ['focus', 'position'] as const
 
 const from = ref<(typeof FROM)[number]>('targets')
@@ -34,7 +36,7 @@ const groups = ref<readonly GroupId[]>([])
 const shelf = ref<(typeof SHELVES)[number]>('focus')
 const pool = ref('')
 const type = ref('')
-const part = ref<(typeof TYPE_PARTS)[number]>('gobo')
+const part = ref<TypePart>('gobo')
 const left = ref<readonly number[]>([])
 const number = ref('')
 
@@ -45,9 +47,7 @@ const allTargets = computed(() =>
 )
 const allGroups = computed(() => groupsInOrder(props.show))
 const types = computed(() => [...props.show.all.fixtureType].map(([id, { name }]) => ({ id, name })))
-const parts = computed(() =>
-  TYPE_PARTS.filter((name) => type.value && palettesOfType(props.show, asFixtureTypeId(type.value), name).length > 0),
-)
+const parts = computed(() => (type.value ? partsOfType(props.show, asFixtureTypeId(type.value)) : []))
 const offered = computed(() => {
   if (!type.value) return []
   const palettes = palettesOfType(props.show, asFixtureTypeId(type.value), part.value)
@@ -108,7 +108,7 @@ const words = computed(() => {
   const outcome = wish.value?.outcome
   if (!outcome) return from.value === 'targets' ? 'Choose targets.' : 'Choose what to make.'
   if (!outcome.ok) return outcome.refusal.message
-  return `${outcome.label.charAt(0).toUpperCase()}${outcome.label.slice(1)}.`
+  return `${capitalised(outcome.label)}.`
 })
 
 async function make() {
@@ -198,7 +198,7 @@ async function make() {
               :aria-checked="part === name"
               @click="part = name"
             >
-              {{ PART_NAMES[name] }}
+              {{ partName(name) }}
             </button>
           </div>
         </div>

@@ -6,7 +6,7 @@ import { Tab, TabGroup, TabList } from '@headlessui/vue'
 import { computed, nextTick, onUnmounted, ref, useTemplateRef, watch } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { cueCounts, servedBy } from '#core/palettes/use'
-import { SHELVES } from '#core/show/families'
+import { SHELVES } from '#core/attributes/families'
 import { normalisedName } from '#core/show/names'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -19,6 +19,7 @@ import MakePalettesDialog from './MakePalettesDialog.vue'
 import PaletteCard from './PaletteCard.vue'
 import PaletteSheetDialog from './PaletteSheetDialog.vue'
 import ShelfTools from './ShelfTools.vue'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
@@ -212,8 +213,8 @@ function turn(event: WheelEvent) {
         <button type="button" class="underline hover:text-sail" @click="shelves.filter = 'all'">Show all</button>
       </p>
       <p v-else>
-        {{ shelves.shelf.charAt(0).toUpperCase() + shelves.shelf.slice(1) }} palettes stand here. Get something in hand,
-        then press Record and choose this shelf, or
+        {{ capitalised(shelves.shelf) }} palettes stand here. Get something in hand, then press Record and choose this
+        shelf, or
         <button type="button" class="underline hover:text-sail" @click="shelves.dialog = 'make'">
           make some from targets or types</button
         >.

@@ -2,7 +2,7 @@
 /** Beside the shelves: finding, sizes, what recording takes here, and making many at once. */
 import { LayoutGrid, List, Plus, Search, Square } from '@lucide/vue'
 import { computed } from 'vue'
-import type { Shelf } from '#core/show/families'
+import type { Shelf } from '#core/attributes/families'
 import { maskInWords, shelfMaskOf } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'

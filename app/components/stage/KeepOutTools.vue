@@ -4,7 +4,7 @@ import { X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import { parseEntry } from '#core/selection/entry'
-import { FAMILIES } from '#core/show/families'
+import { FAMILIES } from '#core/attributes/families'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 

@@ -7,7 +7,7 @@ import { listInWords } from '#core/show/listInWords'
 import { absentInWords } from '#core/refocus/absent'
 import type { Effects } from '#core/refocus/effects'
 import { hasExclusions } from '#core/refocus/exclusions'
-import { ATTRIBUTE_NAMES } from '#core/show/families'
+import { attributeName } from '#core/attributes/attribute'
 import { furthestTurn } from '#core/refocus/poolMoves'
 import { metresInWords } from '#core/geometry/lengthInWords'
 import { effectsInWords } from '#core/refocus/words'
@@ -19,6 +19,7 @@ import PaletteChange from '../palette/PaletteChange.vue'
 import CueChips from './CueChips.vue'
 import KeepOutTools from './KeepOutTools.vue'
 import { counted, plural } from '#core/show/counted'
+import { capitalised } from '../../composables/forms/capitalised'
 
 const proposal = useProposal()
 const store = useShow()
@@ -38,7 +39,7 @@ const named = computed(() => {
   const furthest = Math.max(0, ...looks.map(({ shiftMetres }) => shiftMetres ?? 0))
   const lookers = new Set(looks.flatMap(({ fixtures }) => fixtures)).size
   return {
-    title: current.title.charAt(0).toUpperCase() + current.title.slice(1),
+    title: capitalised(current.title),
     words: isWorking ? 'Working out what follows…' : effectsInWords(current.effects),
     moving: palettes
       .flatMap((palette) => {
@@ -53,7 +54,7 @@ const named = computed(() => {
       .join(', '),
     changed: changed
       .map(({ palette, attributes, fixtures }) => {
-        const what = listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute]))
+        const what = listInWords(attributes.map((attribute) => attributeName(attribute)))
         return `${nameOf(palette)}: ${what} of ${fixtures.length}`
       })
       .join('; '),

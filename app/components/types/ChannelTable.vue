@@ -1,20 +1,16 @@
 <script setup lang="ts">
-/** The channels of one mode, with what is wrong with them at their row. */
+/** The channels of one mode and what each does over its levels, with what is wrong at its row. */
 import { computed, shallowRef } from 'vue'
-import { channelAfter, laidOutChannels } from '#core/patch/channelLayout'
+import { roleName } from '#core/attributes/channelRole'
+import { channelAfter, functionAfter, laidOutChannels } from '#core/patch/channelLayout'
 import { footprint } from '#core/patch/span'
-import { modeFaults, roleInWords } from '#core/patch/modeCheck'
+import { modeFaults } from '#core/patch/modeCheck'
 import type { Channel, FixtureType } from '#core/show/entities'
-import { CHANNEL_ROLES } from '#core/show/families'
+import { channelRows, rolesFor, typedInto, type ChannelRow } from '../../composables/rig/channelRows'
 import type { GridColumn } from '../../composables/table/gridColumn'
-import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '../../composables/forms/numbers'
 import GridTable from '../grid/GridTable.vue'
-
-interface Row {
-  readonly id: string
-  readonly index: number
-  readonly channel: Channel
-}
+import ChannelDetail from './ChannelDetail.vue'
 
 const props = defineProps<{
   type: FixtureType
@@ -24,81 +20,126 @@ const props = defineProps<{
 }>()
 const selected = shallowRef<ReadonlySet<string>>(new Set())
 
-const rows = computed<Row[]>(() => props.channels.map((channel, index) => ({ id: String(index), index, channel })))
+const rows = computed(() => channelRows(props.channels))
 const faults = computed(() => modeFaults(props.type, props.channels))
-const faultsOf = (index: number) => faults.value.filter(({ row }) => row === index)
+const faultsOf = ({ index, part }: ChannelRow) =>
+  faults.value.filter((fault) => fault.row === index && (fault.part ?? 0) === part)
 const whole = computed(() => faults.value.filter(({ row }) => row === null))
 const wrong = computed(() => faults.value.filter(({ severity }) => severity === 'wrong').length)
-const roleByName = new Map(CHANNEL_ROLES.map((role) => [roleInWords(role), role] as const))
+const roles = computed(() => rolesFor(props.type))
+/** The channels something of which is selected. */
+const chosen = computed(() => new Set(rows.value.filter(({ id }) => selected.value.has(id)).map(({ index }) => index)))
+const only = computed(() => {
+  const [id, more] = [...selected.value]
+  return more === undefined ? (rows.value.find((row) => row.id === id) ?? null) : null
+})
 
-function measured(key: 'coarse' | 'fine' | 'from' | 'to' | 'rest', name: string): GridColumn<Row> {
+type Number = 'coarse' | 'fine' | 'finest' | 'rest'
+/** A number of the channel stands in its first row only. */
+function ofChannel(key: Number, name: string, width: number): GridColumn<ChannelRow> {
+  return {
+    key,
+    name,
+    width,
+    isNumber: true,
+    edit: 'text',
+    text: ({ channel, part }) => (channel[key] === null || part > 0 ? '' : shortNumber(channel[key], 3)),
+    rank: ({ channel }) => channel[key],
+  }
+}
+function ofFunction(key: 'from' | 'to', name: string): GridColumn<ChannelRow> {
   return {
     key,
     name,
     width: 62,
     isNumber: true,
     edit: 'text',
-    text: ({ channel }) => (channel[key] === null ? '' : shortNumber(channel[key], 3)),
-    rank: ({ channel }) => channel[key],
+    text: ({ does }) => shortNumber(does[key], 3),
+    rank: ({ does }) => does[key],
   }
 }
-const columns: readonly GridColumn<Row>[] = [
-  { key: 'name', name: 'Name', width: 150, edit: 'text', text: ({ channel }) => channel.name },
+const columns = computed<readonly GridColumn<ChannelRow>[]>(() => [
+  {
+    key: 'name',
+    name: 'Name',
+    width: 140,
+    edit: 'text',
+    text: ({ channel, part, does }) => (part === 0 ? channel.name : does.name || '·'),
+    rank: ({ index, part }) => index * 1000 + part,
+  },
   {
     key: 'does',
     name: 'Drives',
     width: 130,
-    edit: [...roleByName.keys()],
-    text: ({ channel }) => roleInWords(channel.does),
+    edit: roles.value.map(roleName),
+    text: ({ does }) => roleName(does.does),
   },
-  measured('coarse', 'Channel'),
-  measured('fine', 'Fine'),
-  measured('from', 'From'),
-  measured('to', 'To'),
-  measured('rest', 'Rest'),
+  ofChannel('coarse', 'Channel', 62),
+  ofChannel('fine', 'Fine', 50),
+  ofChannel('finest', 'Finest', 54),
+  {
+    key: 'levels',
+    name: 'Levels',
+    width: 74,
+    edit: 'text',
+    text: ({ does }) => `${does.first}–${does.last}`,
+    rank: ({ does }) => does.first,
+  },
+  ofFunction('from', 'From'),
+  ofFunction('to', 'To'),
+  ofChannel('rest', 'Rest', 56),
   {
     key: 'check',
     name: 'Check',
-    width: 230,
-    text: ({ index }) =>
-      faultsOf(index)
+    width: 190,
+    text: (row) =>
+      faultsOf(row)
         .map(({ message }) => message)
         .join('; '),
-    trouble: ({ index }) => faultsOf(index).find(({ severity }) => severity === 'wrong')?.message ?? null,
+    trouble: (row) => faultsOf(row).find(({ severity }) => severity === 'wrong')?.message ?? null,
   },
-]
-
-function changed(channel: Channel, column: string, text: string): Channel | string {
-  if (column === 'name') return { ...channel, name: text }
-  if (column === 'does') return { ...channel, does: roleByName.get(text) ?? channel.does }
-  if (column === 'fine' && text.trim() === '') return { ...channel, fine: null }
-  const value = numberTyped(text)
-  return value === null ? NOT_A_NUMBER : { ...channel, [column]: value }
-}
+])
 
 async function commitCell(ids: readonly string[], column: string, text: string): Promise<string | null> {
   const next = [...props.channels]
-  for (const id of ids) {
-    const index = Number(id)
-    const channel = next[index]
-    const made = channel && changed(channel, column, text)
+  const typed = rows.value.filter(({ id }) => ids.includes(id))
+  for (const row of typed) {
+    const channel = next[row.index]
+    const made = channel && typedInto({ ...row, channel }, column, text, roles.value)
     if (typeof made === 'string') return made
-    if (made) next[index] = made
+    if (made) next[row.index] = made
   }
-  return props.keep(next, Number(ids[0]))
+  return props.keep(next, typed[0]?.index ?? null)
 }
+
+const change = (index: number, channel: Channel) =>
+  props.keep(
+    props.channels.map((known, i) => (i === index ? channel : known)),
+    index,
+  )
 
 function add() {
   void props.keep([...props.channels, channelAfter(props.channels)], props.channels.length)
 }
+const nextFunction = computed(() => only.value && functionAfter(only.value.channel))
+function addFunction() {
+  const [row, next] = [only.value, nextFunction.value]
+  if (row && next) void change(row.index, { ...row.channel, functions: [...row.channel.functions, next] })
+}
 function layOut() {
   void props.keep(laidOutChannels(props.channels), null)
 }
+
+/** Functions go by themselves; a channel goes with its first. */
 function remove() {
-  void props.keep(
-    props.channels.filter((_, i) => !selected.value.has(String(i))),
-    null,
-  )
+  const gone = rows.value.filter(({ id }) => selected.value.has(id))
+  const left = props.channels.flatMap((channel, index) => {
+    const parts = gone.filter((row) => row.index === index).map(({ part }) => part)
+    if (parts.includes(0)) return []
+    return [{ ...channel, functions: channel.functions.filter((_, part) => !parts.includes(part)) }]
+  })
+  if (left.length === 0) return
+  void props.keep(left, null)
   selected.value = new Set()
 }
 </script>
@@ -118,19 +159,37 @@ function remove() {
     >
       <template #bar>
         <button type="button" class="chip" @click="add">Add a channel</button>
+        <button
+          type="button"
+          class="chip"
+          :disabled="!nextFunction"
+          title="Another thing the selected channel does, over the levels that are left"
+          @click="addFunction"
+        >
+          Add levels
+        </button>
         <button type="button" class="chip" title="One after the other, in the order they stand" @click="layOut">
           Lay out in order
         </button>
         <button
           type="button"
           class="chip"
-          :disabled="selected.size === 0 || selected.size === channels.length"
+          :disabled="selected.size === 0 || chosen.size === channels.length"
           @click="remove"
         >
           Take out {{ selected.size || '' }}
         </button>
       </template>
     </GridTable>
+    <ChannelDetail
+      v-if="only"
+      :key="only.id"
+      class="mt-1.5"
+      :row="only"
+      :channels="channels"
+      :type="type"
+      :keep="(channel) => change(only?.index ?? 0, channel)"
+    />
     <p class="mt-1.5 text-sm" role="status" :class="wrong ? 'text-coral' : whole.length ? 'text-mist' : 'text-kelp'">
       {{ footprint({ channels: [...channels] }) }} channels.
       {{

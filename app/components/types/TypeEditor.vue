@@ -1,9 +1,7 @@
 <script setup lang="ts">
 /** A fixture type in full. It is worked on as a draft and kept as a whole. */
 import { computed, ref } from 'vue'
-import type { FixtureType, Wheel } from '#core/show/entities'
-import { ATTRIBUTES } from '#core/show/families'
-import { roleInWords } from '#core/patch/modeCheck'
+import type { Wheel } from '#core/show/entities'
 import type { FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
@@ -13,6 +11,7 @@ import AxisFields from './AxisFields.vue'
 import ChannelTable from './ChannelTable.vue'
 import OpticsTable from './OpticsTable.vue'
 import ReachPicture from './ReachPicture.vue'
+import TypeAttributes from './TypeAttributes.vue'
 import TypeRemoval from './TypeRemoval.vue'
 import WheelFields from './WheelFields.vue'
 
@@ -50,13 +49,6 @@ async function store() {
     trouble.value = await keep('addType', { ...fields, modes: named })
     if (trouble.value === null) emit('added', draft.value.name)
   } else trouble.value = await offer('changeType', { type: props.type, ...input })
-}
-
-function toggle(attribute: FixtureType['has'][number]) {
-  const has = draft.value.has.includes(attribute)
-    ? draft.value.has.filter((known) => known !== attribute)
-    : ATTRIBUTES.filter((known) => known === attribute || draft.value.has.includes(known))
-  void set({ has: [...has] }, 'has')
 }
 
 function putWheel(index: number, wheel: Wheel) {
@@ -120,22 +112,7 @@ function removeMode() {
         <h3 id="type-zoom" class="mb-1 text-sm font-semibold">Zoom</h3>
         <OpticsTable :optics="draft.optics" :keep="(optics, row) => set({ optics }, `optics.${row}`)" />
       </section>
-      <section aria-labelledby="type-does">
-        <h3 id="type-does" class="mb-1.5 text-sm font-semibold">What it can do</h3>
-        <div class="flex flex-wrap gap-1.5">
-          <button
-            v-for="attribute in ATTRIBUTES"
-            :key="attribute"
-            type="button"
-            class="chip"
-            :class="draft.has.includes(attribute) ? 'border-kelp bg-kelp-deep' : 'text-haze'"
-            :aria-pressed="draft.has.includes(attribute)"
-            @click="toggle(attribute)"
-          >
-            {{ attribute === 'position' ? 'position' : roleInWords(attribute).replace('the ', '') }}
-          </button>
-        </div>
-      </section>
+      <TypeAttributes :type="draft" :keep="set" />
       <section aria-labelledby="type-wheels" class="flex flex-col gap-2">
         <h3 id="type-wheels" class="text-sm font-semibold">Wheels</h3>
         <WheelFields
@@ -148,6 +125,7 @@ function removeMode() {
         <div class="flex gap-1.5">
           <button type="button" class="chip" @click="addWheel('colour')">Add a colour wheel</button>
           <button type="button" class="chip" @click="addWheel('gobo')">Add a gobo wheel</button>
+          <button type="button" class="chip" @click="addWheel('prism')">Add a prism</button>
         </div>
       </section>
       <section v-if="mode" aria-labelledby="type-modes" class="flex flex-col gap-2">

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-/** A colour or gobo wheel and its slots. */
+/** A wheel of a type, or a prism, and its slots. */
 import { Plus, Trash2 } from '@lucide/vue'
 import { GOBO_PATTERNS, type Wheel } from '#core/show/entities'
-import { newSlot, OPEN_WHITE } from '../../composables/rig/wheels'
+import { newSlot, OPEN_WHITE, WHEEL_NAMES } from '../../composables/rig/wheels'
 import GoboPicture from './GoboPicture.vue'
 
 const props = defineProps<{ wheel: Wheel; keep: (wheel: Wheel) => Promise<string | null> }>()
@@ -30,7 +30,7 @@ function recolour(index: number, event: Event) {
     <div class="mb-2 flex items-end gap-2">
       <TextField
         class="w-52"
-        :label="wheel.kind === 'colour' ? 'Colour wheel' : 'Gobo wheel'"
+        :label="WHEEL_NAMES[wheel.kind]"
         :shown="wheel.name"
         :keep="(name) => keep({ ...wheel, name })"
       />
@@ -53,7 +53,7 @@ function recolour(index: number, event: Event) {
           :aria-label="`Colour of ${slot.name}`"
           @change="recolour(i, $event)"
         />
-        <GoboPicture v-else :pattern="slot.pattern ?? 'open'" class="shrink-0" />
+        <GoboPicture v-else-if="wheel.kind === 'gobo'" :pattern="slot.pattern ?? 'open'" class="shrink-0" />
         <TextField class="flex-1" :label="`Slot ${i}`" :shown="slot.name" :keep="(name) => changeSlot(i, { name })" />
         <ChoiceField
           v-if="wheel.kind === 'gobo'"
@@ -62,6 +62,15 @@ function recolour(index: number, event: Event) {
           :value="slot.pattern ?? 'open'"
           :options="PATTERNS"
           :keep="(pattern) => changeSlot(i, { pattern })"
+        />
+        <NumberField
+          v-if="wheel.kind === 'prism'"
+          class="w-16"
+          label="Facets"
+          unit=""
+          :digits="0"
+          :value="slot.facets ?? 1"
+          :keep="(facets) => changeSlot(i, { facets })"
         />
         <IconButton
           v-if="wheel.slots.length > 2"

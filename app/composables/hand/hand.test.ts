@@ -1,7 +1,7 @@
 /** What the panels of the hand tell of the selection. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
-import { rangeOf } from '#core/hand/attributes'
+import { rangeOf } from '#core/show/attributeRange'
 import { vec3 } from '#core/geometry/vector'
 import { paintFrame, useFakeFrames } from '../../../tests/support/fakeFrames'
 import { openStores } from '../../../tests/support/openStores'

@@ -1,7 +1,8 @@
 /** What the person has in hand, by family, as the hand panel and the record button say it. */
 import { computed } from 'vue'
 import { listInWords } from '#core/show/listInWords'
-import { FAMILIES, familyOf, type Family } from '#core/show/families'
+import { familyOf } from '#core/attributes/attribute'
+import { FAMILIES, type Family } from '#core/attributes/families'
 import { useStage } from '../../stores/stage'
 import { useShow } from '../../stores/show'
 import { counted } from '#core/show/counted'

@@ -1,13 +1,21 @@
 /** Every attribute the selected fixtures have, with what they show of it: one value, or a range. */
 import equal from 'fast-deep-equal'
 import { computed } from 'vue'
-import { rangeOf, wheelOf, type AttributeRange, type NumberAttribute } from '#core/hand/attributes'
-import { numberShown } from '#core/hand/setInHand'
+import { rangeOf, wheelOf, type AttributeRange } from '#core/show/attributeRange'
+import { amountShown } from '#core/hand/setInHand'
 import { handOf, stageLookup } from '#core/cues/onStage'
-import { ATTRIBUTE_NAMES, ATTRIBUTES, familyOf, type Family } from '#core/show/families'
+import {
+  attributeName,
+  isNumberAttribute,
+  inCatalogueOrder,
+  familyOf,
+  type NumberAttribute,
+} from '#core/attributes/attribute'
+import { type Family } from '#core/attributes/families'
 import type { Wheel } from '#core/show/entities'
 import { lets, TAKE_ALL } from '#core/show/masks'
 import { rigOf } from '#core/show/rig'
+import { numberOf } from '#core/show/values'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -19,8 +27,10 @@ export interface HandAttribute {
   readonly name: string
   readonly low: number
   readonly high: number
-  /** The widest range of the selected types. */
+  /** The widest range of the selected types; turns a minute while all of them spin. */
   readonly range: AttributeRange
+  /** Some of them spin and some stand. */
+  readonly doesDiffer: boolean
   /** The wheel it turns, where all selected fixtures have the same one. */
   readonly wheel: Wheel | null
   readonly isHeld: boolean
@@ -29,7 +39,21 @@ export interface HandAttribute {
   readonly isHeldBack: boolean
 }
 
-const NUMBERS = ATTRIBUTES.filter((attribute) => attribute !== 'position')
+function widest(ranges: readonly AttributeRange[]): AttributeRange {
+  const spins = ranges.flatMap(({ fastest }) => fastest ?? [])
+  return {
+    min: Math.min(...ranges.map(({ min }) => min)),
+    max: Math.max(...ranges.map(({ max }) => max)),
+    home: ranges[0]?.home ?? 0,
+    unit: ranges[0]?.unit ?? 'level',
+    fastest: spins.length > 0 ? Math.max(...spins) : null,
+  }
+}
+
+function spinning(ranges: readonly AttributeRange[]): AttributeRange {
+  const { fastest } = widest(ranges)
+  return { min: -(fastest ?? 0), max: fastest ?? 0, home: 0, unit: 'rpm', fastest }
+}
 
 export function useHandAttributes() {
   const stage = useStage()
@@ -52,28 +76,26 @@ export function useHandAttributes() {
     const lookup = stageLookup(show, person)
     const hand = handOf(show, person)
     const mask = show.all.person.get(person) ?? TAKE_ALL
-    return NUMBERS.flatMap((attribute) => {
+    const had = new Set(rigged.flatMap(({ type }) => type.has.filter(isNumberAttribute)))
+    return [...had].sort(inCatalogueOrder).flatMap((attribute) => {
       const able = rigged.filter(({ type }) => type.has.includes(attribute))
       const [first] = able
       if (!first) return []
       const shown = able.map((fixture) =>
-        numberShown(show, lookup, fixture, attribute, seenInPanels(fixture.id)?.position.throwMetres ?? null),
+        amountShown(show, lookup, fixture, attribute, seenInPanels(fixture.id)?.position.throwMetres ?? null),
       )
+      const numbers = shown.map(numberOf)
       const ranges = [...new Set(able.map(({ type }) => type))].map((type) => rangeOf(type, attribute))
       const isOneType = able.every(({ type }) => type === first.type)
       return [
         {
           attribute,
           family: familyOf(attribute),
-          name: ATTRIBUTE_NAMES[attribute],
-          low: Math.min(...shown),
-          high: Math.max(...shown),
-          range: {
-            min: Math.min(...ranges.map(({ min }) => min)),
-            max: Math.max(...ranges.map(({ max }) => max)),
-            home: ranges[0]?.home ?? 0,
-            unit: ranges[0]?.unit ?? 'level',
-          },
+          name: attributeName(attribute),
+          low: Math.min(...numbers),
+          high: Math.max(...numbers),
+          range: shown.every(({ kind }) => kind === 'spin') ? spinning(ranges) : widest(ranges),
+          doesDiffer: new Set(shown.map(({ kind }) => kind)).size > 1,
           wheel: isOneType ? wheelOf(first.type, attribute) : null,
           isHeld: able.some(({ id }) => hand.get(id)?.has(attribute)),
           isTaken: lets(mask, attribute),

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { takenFromHand } from '#core/commands/shared/takenFromHand'
 import { listInWords } from '#core/show/listInWords'
-import { FAMILIES } from '#core/show/families'
+import { FAMILIES } from '#core/attributes/families'
 import { TAKE_ALL, type Mask } from '#core/show/masks'
 import { useStage } from '../../stores/stage'
 import { useShow } from '../../stores/show'

@@ -3,11 +3,12 @@ import fastDeepEqual from 'fast-deep-equal'
 import { computed, shallowRef, watch } from 'vue'
 import { z } from 'zod'
 import type { FixtureType, FixtureMode } from '#core/show/entities'
-import { fixtureMode, fixtureType } from '#core/show/entities'
+import { fixtureMode, fixtureType, plainChannel } from '#core/show/entities'
 import { issueInWords } from '#core/show/faults'
 import { fixtureModeId, type FixtureModeId, type FixtureTypeId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import type { Show } from '#core/show/show'
+import { capitalised } from '../forms/capitalised'
 
 export type DraftMode = Pick<FixtureMode, 'name' | 'channels'> & { readonly id: FixtureModeId | null }
 export type TypeDraft = FixtureType & { readonly modes: readonly DraftMode[] }
@@ -31,14 +32,15 @@ export const BLANK: TypeDraft = {
   optics: [{ beam: 20, field: 26, candela: 50000 }],
   wheels: [],
   has: ['intensity', 'position'],
+  ranges: [],
   modes: [
     {
       id: null,
       name: 'Standard',
       channels: [
-        { name: 'Pan', does: 'pan', coarse: 1, fine: 2, from: -270, to: 270, rest: 0 },
-        { name: 'Tilt', does: 'tilt', coarse: 3, fine: 4, from: -120, to: 120, rest: 0 },
-        { name: 'Intensity', does: 'intensity', coarse: 5, fine: null, from: 0, to: 1, rest: 0 },
+        plainChannel({ name: 'Pan', does: 'pan', coarse: 1, fine: 2, from: -270, to: 270, rest: 0 }),
+        plainChannel({ name: 'Tilt', does: 'tilt', coarse: 3, fine: 4, from: -120, to: 120, rest: 0 }),
+        plainChannel({ name: 'Intensity', does: 'intensity', coarse: 5, fine: null, from: 0, to: 1, rest: 0 }),
       ],
     },
   ],
@@ -83,5 +85,5 @@ function touches(issuePath: string, path: string): boolean {
 }
 
 function sentence(words: string): string {
-  return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`
+  return `${capitalised(words)}.`
 }

@@ -6,15 +6,23 @@ type Slot = Wheel['slots'][number]
 export const OPEN_WHITE = '#ffffff'
 const STRAW = '#ffcc66'
 
+export const WHEEL_NAMES: Readonly<Record<Wheel['kind'], string>> = {
+  colour: 'Colour wheel',
+  gobo: 'Gobo wheel',
+  prism: 'Prism',
+}
+
 export function newSlot(kind: Wheel['kind'], name: string): Slot {
-  return kind === 'colour' ? { name, colour: STRAW, pattern: null } : { name, colour: null, pattern: 'dots' }
+  if (kind === 'colour') return { name, colour: STRAW, pattern: null }
+  return kind === 'gobo' ? { name, colour: null, pattern: 'dots' } : { name, colour: null, pattern: null, facets: 3 }
 }
 
 /** A wheel with its open slot and one more: the fewest it can have. */
 export function newWheel(kind: Wheel['kind']): Wheel {
-  const open: Slot =
-    kind === 'colour'
-      ? { name: 'Open', colour: OPEN_WHITE, pattern: null }
-      : { name: 'Open', colour: null, pattern: 'open' }
-  return { kind, name: kind === 'colour' ? 'Colour wheel' : 'Gobo wheel', slots: [open, newSlot(kind, 'Slot 1')] }
+  const open: Slot = {
+    name: 'Open',
+    colour: kind === 'colour' ? OPEN_WHITE : null,
+    pattern: kind === 'gobo' ? 'open' : null,
+  }
+  return { kind, name: WHEEL_NAMES[kind], slots: [open, newSlot(kind, 'Slot 1')] }
 }

@@ -1,7 +1,7 @@
 /** What a palette's card shows of it. */
 import { beforeEach, describe, expect, it } from 'vitest'
 import { vec3 } from '#core/geometry/vector'
-import { wheelOf } from '#core/hand/attributes'
+import { wheelOf } from '#core/show/attributeRange'
 import { useFakeFrames } from '../../../tests/support/fakeFrames'
 import { openStores } from '../../../tests/support/openStores'
 import { Desk } from '../../../tests/support/smallShow'

@@ -4,9 +4,9 @@ import { paletteLight } from '#core/cues/paletteLight'
 import { beamLook } from '#core/palettes/beamLook'
 import { attributesServed, paletteValueFor, resolveValue } from '#core/palettes/resolve'
 import { glanceAt, servedBy } from '#core/palettes/use'
-import { wheelOf } from '#core/hand/attributes'
+import { wheelOf } from '#core/show/attributeRange'
 import { valueInWords } from '#core/refocus/paletteLines'
-import { ATTRIBUTE_NAMES, type Attribute } from '#core/show/families'
+import { attributeName, type Attribute } from '#core/attributes/attribute'
 import type { PaletteId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 
@@ -65,7 +65,7 @@ export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
     values.value
       .slice(0, MOST_WORDS)
       .map(
-        ({ attribute, value, type }) => `${ATTRIBUTE_NAMES[attribute]} ${valueInWords(show(), value, attribute, type)}`,
+        ({ attribute, value, type }) => `${attributeName(attribute)} ${valueInWords(show(), value, attribute, type)}`,
       ),
   )
 

@@ -1,7 +1,7 @@
 /** Adds a cue list. */
 import { Draft } from '../../show/draft'
 import { cueList, type CueList } from '../../show/entities'
-import { FAMILIES } from '../../show/families'
+import { FAMILIES } from '../../attributes/families'
 import { cueListId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 

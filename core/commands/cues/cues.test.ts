@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { Desk, PLAIN_TIMES } from '../../../tests/support/smallShow'
 import { timelineOf, placeOfCue, stateAt, valuesByCue } from '../../cues/tracking'
 import { effectsOf } from '../../refocus/effects'
-import { FAMILIES } from '../../show/families'
+import { FAMILIES } from '../../attributes/families'
 import type { CueId } from '../../show/ids'
 
 /** Cues 1 to 5 that set the intensity of 11 (where given) and of 12 in every one. */

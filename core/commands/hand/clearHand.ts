@@ -1,6 +1,7 @@
 /** Lets go of what is in hand: some families or all, for some fixtures or all. */
 import { z } from 'zod'
-import { FAMILIES, familyOf } from '../../show/families'
+import { familyOf } from '../../attributes/attribute'
+import { FAMILIES } from '../../attributes/families'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'

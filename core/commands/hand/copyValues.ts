@@ -5,7 +5,8 @@ import { lentValue } from '../../hand/lend'
 import { setInHand } from '../../hand/setInHand'
 import { resolveValue } from '../../palettes/resolve'
 import { Draft } from '../../show/draft'
-import { ATTRIBUTES, FAMILIES, familyOf } from '../../show/families'
+import { familyOf } from '../../attributes/attribute'
+import { FAMILIES } from '../../attributes/families'
 import { fixtureId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
 import { command, done, refuse } from '../command'
@@ -25,7 +26,7 @@ export const copyValues = command({
     if (!source) return refuse('source hangs elsewhere', {}, 'from')
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
-    for (const attribute of ATTRIBUTES) {
+    for (const attribute of source.type.has) {
       const value = families.includes(familyOf(attribute)) ? lookup(from, attribute) : null
       const shown = value && (as === 'loose' ? resolveValue(show, source, attribute, value).value : value)
       if (!shown) continue

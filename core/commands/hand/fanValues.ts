@@ -1,17 +1,17 @@
 /** Spreads one number, or pan or tilt, over fixtures in order. */
 import { z } from 'zod'
 import { pictureOf, stageLookup, type Lookup } from '../../cues/onStage'
-import { rangeOf, type NumberAttribute } from '../../hand/attributes'
+import { rangeOf } from '../../show/attributeRange'
 import { fanPlaces, fanShape, fanWeight, rangeValue } from '../../hand/fan'
 import { numberShown, setInHand } from '../../hand/setInHand'
 import { Draft } from '../../show/draft'
-import { ATTRIBUTE_NAMES, ATTRIBUTES } from '../../show/families'
+import { numberAttributeId, attributeName, type NumberAttribute } from '../../attributes/attribute'
 import { rigOf, type RiggedFixture } from '../../show/rig'
 import type { Show } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { fixturesInWords } from '../shared/wording'
 
-const numbers = z.enum(ATTRIBUTES).exclude(['position'])
+const numbers = numberAttributeId
 const spread = z.discriminatedUnion('how', [
   /** Added to what each shows: all of it where the fan's weight is 1. */
   z.strictObject({ how: z.literal('by'), amount: z.number() }),
@@ -47,7 +47,7 @@ type Fanned = z.infer<typeof numbers> | 'pan' | 'tilt'
 type Person = Parameters<typeof setInHand>[1]
 
 function nameOf(of: Fanned): string {
-  return of === 'pan' || of === 'tilt' ? of : ATTRIBUTE_NAMES[of]
+  return of === 'pan' || of === 'tilt' ? of : attributeName(of)
 }
 
 function canFan({ type }: RiggedFixture, of: Fanned): boolean {

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { homeValue, putEvery } from '../../hand/rest'
 import { Draft } from '../../show/draft'
-import { FAMILIES } from '../../show/families'
+import { FAMILIES } from '../../attributes/families'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { fixturesInWords } from '../shared/wording'

@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { neutralValue, putEvery } from '../../hand/rest'
 import { Draft } from '../../show/draft'
-import { FIRST_NEUTRAL } from '../../show/families'
+import { FIRST_NEUTRAL } from '../../attributes/families'
 import { fixtureId } from '../../show/ids'
 import { command, done, refuse } from '../command'
 import { fixturesInWords } from '../shared/wording'

@@ -2,7 +2,7 @@
 import equal from 'fast-deep-equal'
 import { z } from 'zod'
 import { Draft } from '../../show/draft'
-import { FAMILIES } from '../../show/families'
+import { FAMILIES } from '../../attributes/families'
 import { command, done, refuse } from '../command'
 import { listInWords } from '../../show/listInWords'
 

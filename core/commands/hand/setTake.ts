@@ -3,15 +3,17 @@
  * for once. After that what the switches were when they were last used stands again.
  */
 import { z } from 'zod'
-import { ATTRIBUTE_NAMES, ATTRIBUTES, FAMILIES } from '../../show/families'
+import { attributeId, attributeName } from '../../attributes/attribute'
+import { FAMILIES } from '../../attributes/families'
 import { Draft } from '../../show/draft'
 import { withAttribute, withFamily } from '../../show/masks'
+import { attributesKnown } from '../../show/attributesKnown'
 import { command, done, refuse } from '../command'
 
 export const setTake = command({
   input: z.union([
     z.strictObject({ family: z.enum(FAMILIES), take: z.boolean() }),
-    z.strictObject({ attribute: z.enum(ATTRIBUTES), take: z.boolean() }),
+    z.strictObject({ attribute: attributeId, take: z.boolean() }),
     z.strictObject({ once: z.boolean() }),
   ]),
   undoable: true,
@@ -28,9 +30,9 @@ export const setTake = command({
     const mask =
       'family' in input
         ? withFamily(known, input.family, input.take)
-        : withAttribute(known, input.attribute, input.take)
+        : withAttribute(known, input.attribute, input.take, attributesKnown(show))
     draft.set('person', person, 'take', [...mask.take]).set('person', person, 'heldBack', [...mask.heldBack])
-    const what = 'family' in input ? input.family : ATTRIBUTE_NAMES[input.attribute]
+    const what = 'family' in input ? input.family : attributeName(input.attribute)
     return done(draft, input.take ? `take ${what}` : `hold ${what} back`)
   },
 })

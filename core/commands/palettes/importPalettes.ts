@@ -5,9 +5,17 @@ import { forgetRecorded } from '../../palettes/recorded'
 import { keepUnserved } from '../../palettes/unserved'
 import { Draft } from '../../show/draft'
 import { palette as paletteSchema } from '../../show/entities'
-import { ATTRIBUTES } from '../../show/families'
+import { attributeId } from '../../attributes/attribute'
 import { asPaletteId, fixtureId, fixtureTypeId, paletteId, type PaletteId } from '../../show/ids'
-import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, poolValue } from '../../show/values'
+import {
+  aimValue,
+  anglesValue,
+  fitsAttribute,
+  MISFIT_OF_ATTRIBUTE,
+  numberValue,
+  poolValue,
+  spinValue,
+} from '../../show/values'
 import { command, done, refuse } from '../command'
 import { freeNumbers } from '../../show/freeNumbers'
 import { linkTrouble } from '../shared/refusals'
@@ -15,7 +23,7 @@ import { counted } from '../../show/counted'
 
 const whom = z.union([z.literal('any'), z.strictObject({ own: fixtureId }), z.strictObject({ kind: fixtureTypeId })])
 const sheetValue = z.union([
-  z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, poolValue]),
+  z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, spinValue, poolValue]),
   /** A palette of the sheet or of the show, by number. */
   z.strictObject({ link: z.number() }),
 ])
@@ -23,7 +31,7 @@ const sheetPalette = z.strictObject({
   palette: paletteSchema,
   values: z.array(
     z
-      .strictObject({ whom, attribute: z.enum(ATTRIBUTES), value: sheetValue })
+      .strictObject({ whom, attribute: attributeId, value: sheetValue })
       .refine(({ attribute, value }) => 'link' in value || fitsAttribute({ attribute, value }), MISFIT_OF_ATTRIBUTE),
   ),
 })

@@ -4,7 +4,7 @@ import { forgetRecorded } from '../../palettes/recorded'
 import { keepUnserved } from '../../palettes/unserved'
 import { servedBy } from '../../palettes/use'
 import { Draft } from '../../show/draft'
-import { ATTRIBUTE_NAMES, ATTRIBUTES } from '../../show/families'
+import { attributeId, attributeName } from '../../attributes/attribute'
 import { paletteId } from '../../show/ids'
 import { fixtureChoice } from '../shared/fixtureChoice'
 import { command, done, refuse } from '../command'
@@ -17,7 +17,7 @@ export const removeFromPalette = command({
     palette: paletteId,
     /** Null for all it holds. */
     fixtures: fixtureChoice,
-    attributes: z.array(z.enum(ATTRIBUTES)).min(1).nullable(),
+    attributes: z.array(attributeId).min(1).nullable(),
   }),
   undoable: true,
   run(show, { palette, fixtures, attributes }) {
@@ -39,7 +39,7 @@ export const removeFromPalette = command({
     if (isEmptied) return refuse('emptied', { name: known.name })
     if (fixtures && !attributes) forgetRecorded(show, draft, palette, (fixture) => fixtures.includes(fixture))
     const loose = keepUnserved(draft, palette)
-    const what = attributes ? listInWords(attributes.map((attribute) => ATTRIBUTE_NAMES[attribute])) : 'everything'
+    const what = attributes ? listInWords(attributes.map((attribute) => attributeName(attribute))) : 'everything'
     const whose = fixtures ? ` of ${fixturesInWords(show, fixtures)}` : ''
     return done(draft, `remove ${what}${whose} from ${known.name}${looseInWords(loose)}`)
   },

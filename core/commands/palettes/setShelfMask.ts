@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import { Draft } from '../../show/draft'
 import { shelfMask } from '../../show/entities'
-import { SHELVES } from '../../show/families'
+import { SHELVES } from '../../attributes/families'
 import { maskInWords } from '../../show/masks'
 import { command, done, refuse } from '../command'
 

@@ -1,6 +1,5 @@
 /** Which value of a cue a command is about. */
-import { z } from 'zod'
-import { ATTRIBUTES } from '../../show/families'
+import { attributeId } from '../../attributes/attribute'
 import { cueId, fixtureId } from '../../show/ids'
 
-export const cueValueKey = { cue: cueId, fixture: fixtureId, attribute: z.enum(ATTRIBUTES) }
+export const cueValueKey = { cue: cueId, fixture: fixtureId, attribute: attributeId }

@@ -4,7 +4,7 @@ import type { PALETTE_COLOURS } from '../../show/entities'
 import type { PaletteId } from '../../show/ids'
 import { shelfMaskOf } from '../../show/masks'
 import type { Show } from '../../show/show'
-import type { Shelf } from '../../show/families'
+import type { Shelf } from '../../attributes/families'
 
 export function putNewPalette(
   show: Show,

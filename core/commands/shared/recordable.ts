@@ -1,7 +1,8 @@
 /** What recording a cue would take: from the hand, or of what the stage shows. */
 import { playedBack } from '../../cues/playback'
 import { handOf } from '../../cues/onStage'
-import { familyOf, FAMILIES, type Family } from '../../show/families'
+import { familyOf } from '../../attributes/attribute'
+import { FAMILIES, type Family } from '../../attributes/families'
 import type { CueList } from '../../show/entities'
 import type { FixtureId, PersonId, WorkingSetId } from '../../show/ids'
 import { lets } from '../../show/masks'

@@ -1,7 +1,8 @@
 /** What a recording would take from the hand. */
 import type { HandValue } from '../../show/entities'
 import type { Draft } from '../../show/draft'
-import { familyOf, FIRST_TAKE, type Attribute, type Family } from '../../show/families'
+import { familyOf, type Attribute } from '../../attributes/attribute'
+import { FIRST_TAKE, type Family } from '../../attributes/families'
 import type { FixtureId, PersonId, WorkingSetId } from '../../show/ids'
 import { lets, type Mask } from '../../show/masks'
 import { workingSetMembersOf } from '../../show/workingSets'

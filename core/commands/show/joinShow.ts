@@ -1,7 +1,7 @@
 /** Brings a person into the show, with an empty hand and the usual take mask. */
 import { person as personSchema } from '../../show/entities'
 import { Draft } from '../../show/draft'
-import { FIRST_NEUTRAL, FIRST_TAKE } from '../../show/families'
+import { FIRST_NEUTRAL, FIRST_TAKE } from '../../attributes/families'
 import { command, done } from '../command'
 
 export const joinShow = command({

@@ -1,6 +1,7 @@
 /** Cue lists, cues with what they set and when, and what is running now. */
 import { z } from 'zod'
-import { ATTRIBUTES, FAMILIES } from '../families'
+import { attributeId } from '../../attributes/attribute'
+import { FAMILIES } from '../../attributes/families'
 import * as ids from '../ids'
 import { cueContent, fitsAttribute, MISFIT_OF_ATTRIBUTE } from '../values'
 import { attributes, entryNumber, families, name, seconds } from './parts'
@@ -64,7 +65,7 @@ export const cueValue = z
   .strictObject({
     cue: ids.cueId,
     fixture: ids.fixtureId,
-    attribute: z.enum(ATTRIBUTES),
+    attribute: attributeId,
     value: cueContent,
     mark: z.enum(CUE_MARKS).nullable(),
     source: ids.paletteId.nullable(),

@@ -1,6 +1,7 @@
 /** Groups and working sets, and palettes with what they hold. */
 import { z } from 'zod'
-import { ATTRIBUTES, SHELVES } from '../families'
+import { attributeId } from '../../attributes/attribute'
+import { SHELVES } from '../../attributes/families'
 import * as ids from '../ids'
 import { plainPattern } from '../patterns'
 import { fitsAttribute, MISFIT_OF_ATTRIBUTE, value } from '../values'
@@ -43,7 +44,7 @@ export const paletteValue = z
     palette: ids.paletteId,
     fixture: ids.fixtureId.nullable(),
     fixtureType: ids.fixtureTypeId.nullable(),
-    attribute: z.enum(ATTRIBUTES),
+    attribute: attributeId,
     value,
   })
   .refine((v) => v.fixture === null || v.fixtureType === null, 'a value serves a fixture or a type, not both')

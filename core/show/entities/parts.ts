@@ -1,6 +1,7 @@
 /** Parts that several kinds of thing share. */
 import { z } from 'zod'
-import { ATTRIBUTES, FAMILIES } from '../families'
+import { attributeId } from '../../attributes/attribute'
+import { FAMILIES } from '../../attributes/families'
 import { asEntryNumber } from '../stored'
 import { metres } from '../values'
 
@@ -19,4 +20,4 @@ export const colour = z.enum(['brass', 'coral', 'kelp', 'shoal', 'heather', 'ros
 export const plainPoint = z.strictObject({ x: metres, y: metres })
 export const ring = z.array(plainPoint).min(3, 'an outline needs three corners').max(500)
 export const size = z.number().positive().max(1000)
-export const attributes = z.array(z.enum(ATTRIBUTES))
+export const attributes = z.array(attributeId)

@@ -1,8 +1,8 @@
 /** Who works on a show, what they have set, and what they have in hand. */
 import { z } from 'zod'
-import { ATTRIBUTES } from '../families'
+import { attributeId } from '../../attributes/attribute'
 import * as ids from '../ids'
-import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, value } from '../values'
+import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, spinValue, value } from '../values'
 import { attributes, families, name } from './parts'
 
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
@@ -38,13 +38,13 @@ const freeAim = aimValue.extend({ target: z.null() })
 export const arrival = z.strictObject({
   startedAt: z.number().int().min(0),
   seconds: z.number().positive(),
-  from: z.discriminatedUnion('kind', [freeAim, anglesValue, numberValue]),
+  from: z.discriminatedUnion('kind', [freeAim, anglesValue, numberValue, spinValue]),
 })
 export const handValue = z
   .strictObject({
     person: ids.personId,
     fixture: ids.fixtureId,
-    attribute: z.enum(ATTRIBUTES),
+    attribute: attributeId,
     value,
     /** The palette it was before it was changed by hand: what Update would write it to. */
     source: ids.paletteId.nullable(),

@@ -1,8 +1,10 @@
 /** The rig: fixture types and their modes, hangs, and fixtures with their place in each venue. */
 import { z } from 'zod'
-import { ATTRIBUTES, CHANNEL_ROLES } from '../families'
+import { attributeId, numberAttributeId, inCatalogueOrder } from '../../attributes/attribute'
+import { WHEEL_KINDS } from '../../attributes/catalogue'
 import * as ids from '../ids'
 import { degrees, metres, point } from '../values'
+import { channel } from './channels'
 import { name } from './parts'
 
 /** An axis of a head: stops and speeds in degrees and seconds; `reversed` where its lowest value is its upper stop. */
@@ -45,23 +47,25 @@ const slot = z.strictObject({
     .regex(/^#[0-9a-f]{6}$/, 'a colour reads #rrggbb')
     .nullable(),
   pattern: z.enum(GOBO_PATTERNS).nullable(),
+  /** How many pictures a prism makes of one; left out for what is none. */
+  facets: z.number().int().min(1).max(64).optional(),
 })
-const wheel = z.strictObject({ kind: z.enum(['colour', 'gobo']), name, slots: z.array(slot).min(2).max(40) })
+const wheel = z.strictObject({ kind: z.enum(WHEEL_KINDS), name, slots: z.array(slot).min(2).max(40) })
 
-/**
- * One channel of a mode. `coarse` and `fine` count from 1; `from` and `to` are what its lowest and
- * highest value mean (degrees for pan, tilt and zoom, a slot for wheels, else 0 to 1), `rest` what
- * it is worth when nothing sets it.
- */
-export const channel = z.strictObject({
-  name,
-  does: z.enum(CHANNEL_ROLES),
-  coarse: z.number().int().min(1).max(512),
-  fine: z.number().int().min(1).max(512).nullable(),
-  from: z.number().min(-1e6).max(1e6),
-  to: z.number().min(-1e6).max(1e6),
-  rest: z.number().min(-1e6).max(1e6),
-})
+/** Where a type differs from the catalogue: the range of an attribute, what it rests at, how fast it spins at most, turns a minute. */
+export const attributeRange = z
+  .strictObject({
+    attribute: numberAttributeId,
+    min: z.number().min(-1e6).max(1e6),
+    max: z.number().min(-1e6).max(1e6),
+    rest: z.number().min(-1e6).max(1e6).nullable(),
+    fastest: z.number().min(0).max(1000).nullable(),
+  })
+  .refine(({ min, max }) => min <= max, 'the lowest lies above the highest')
+  .refine(
+    ({ min, max, rest }) => rest === null || (rest >= min && rest <= max),
+    'what it rests at lies outside its range',
+  )
 
 export const fixtureType = z.strictObject({
   maker: name,
@@ -73,7 +77,8 @@ export const fixtureType = z.strictObject({
   lens: z.strictObject({ across: metres, normal: metres, forward: metres }),
   optics,
   wheels: z.array(wheel).max(8),
-  has: z.array(z.enum(ATTRIBUTES)),
+  has: z.array(attributeId).overwrite((has) => [...has].sort(inCatalogueOrder)),
+  ranges: z.array(attributeRange).max(100).default([]),
 })
 /** One way a type listens: what stands on which channel. */
 export const fixtureMode = z.strictObject({

@@ -13,6 +13,7 @@ import * as steps from './010_steps'
 import * as shapes from './011_shapes'
 import * as access from './012_access'
 import * as recordedInJournal from './013_recorded_in_journal'
+import * as attributes from './014_attributes'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -28,6 +29,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '011_shapes': shapes,
   '012_access': access,
   '013_recorded_in_journal': recordedInJournal,
+  '014_attributes': attributes,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
 import { rigOf } from '../show/rig'
-import { POOL_RANGE, wheelOf } from './attributes'
-import { changedNumber } from './change'
+import { POOL_RANGE, wheelOf } from './attributeRange'
+import { changedNumber } from '../hand/change'
 
 describe('a pool that is changed', () => {
   it('stays what a pool may be across, in metres; what is set beyond that is not taken', () => {

@@ -1,0 +1,62 @@
+/** The channels of a mode as rows of a table: one for each thing a channel does. */
+import { LISTED_ROLES, roleName, type ChannelRole } from '#core/attributes/channelRole'
+import type { Channel, FixtureType } from '#core/show/entities'
+import { NOT_A_NUMBER, numberTyped } from '../forms/numbers'
+
+export type ChannelFunction = Channel['functions'][number]
+
+export interface ChannelRow {
+  readonly id: string
+  /** The channel in its mode, and the function in it, from 0. */
+  readonly index: number
+  readonly part: number
+  readonly channel: Channel
+  readonly does: ChannelFunction
+}
+
+export function channelRows(channels: readonly Channel[]): ChannelRow[] {
+  return channels.flatMap((channel, index) =>
+    channel.functions.map((does, part) => ({ id: `${index}.${part}`, index, part, channel, does })),
+  )
+}
+
+/** What the channels of a type can drive: what it has by itself stands first. */
+export function rolesFor(type: Pick<FixtureType, 'has'>): ChannelRole[] {
+  const own = type.has.filter((attribute) => attribute !== 'position')
+  const first: ChannelRole[] = ['pan', 'tilt', ...own, 'other']
+  return [...first, ...LISTED_ROLES.filter((role) => !first.includes(role))]
+}
+
+/** A channel with another function at a place. */
+export function withFunction(channel: Channel, part: number, change: Partial<ChannelFunction>): Channel {
+  return { ...channel, functions: channel.functions.map((one, i) => (i === part ? { ...one, ...change } : one)) }
+}
+
+const LEVELS = /^\s*(\d+)\s*(?:[–-]\s*(\d+)\s*)?$/
+const ROLES = new Map<string, ChannelRole>(LISTED_ROLES.map((role) => [roleName(role), role]))
+const BYTES = ['fine', 'finest']
+
+/** A channel with what was typed in a column of one of its rows; else why not. `known` are roles beyond the catalogue. */
+export function typedInto(
+  { channel, part }: ChannelRow,
+  column: string,
+  text: string,
+  known: readonly ChannelRole[],
+): Channel | string {
+  if (column === 'name') return part === 0 ? { ...channel, name: text } : withFunction(channel, part, { name: text })
+  if (column === 'does') {
+    const role = ROLES.get(text) ?? known.find((one) => roleName(one) === text)
+    return role ? withFunction(channel, part, { does: role }) : 'There is nothing of that name to drive.'
+  }
+  if (column === 'levels') {
+    const [, first, last = first] = LEVELS.exec(text) ?? []
+    if (first === undefined) return 'Levels are two whole numbers from 0 to 255, as 21–127.'
+    return withFunction(channel, part, { first: Number(first), last: Number(last) })
+  }
+  if (BYTES.includes(column) && text.trim() === '') return { ...channel, [column]: null }
+  const value = numberTyped(text)
+  if (value === null) return NOT_A_NUMBER
+  return column === 'from' || column === 'to'
+    ? withFunction(channel, part, { [column]: value })
+    : { ...channel, [column]: value }
+}

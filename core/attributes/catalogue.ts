@@ -1,0 +1,233 @@
+/**
+ * Every attribute there is, declared once. A type says which of them it has, and where it differs in
+ * range. `standard` is the attribute of DIN SPEC 15800 it goes in and out as, `n` for which of several.
+ */
+import type { Family } from './families'
+
+/**
+ * What its numbers mean: a part of the whole, degrees, degrees or a speed of turning, turns a minute,
+ * a second's times, kelvin, a place on a wheel from 0, which is open. `place` is for where a head points.
+ */
+export type Unit = 'level' | 'degrees' | 'turn' | 'rpm' | 'hertz' | 'kelvin' | 'slot' | 'place'
+
+/** Between two values: all that lies between, at once as the move begins, or the shorter way round. */
+export type Fade = 'runs' | 'snaps' | 'shorter way'
+
+export interface AttributeKind {
+  readonly family: Family
+  /** As people say it; `#` is where the number of the second and later ones stands. */
+  readonly name: string
+  readonly unit: Unit
+  readonly fade: Fade
+  /** The range where a type does not say its own, and what it is worth when nothing sets it. */
+  readonly min: number
+  readonly max: number
+  readonly rest: number
+  /** What it is worth when made neutral; left out where that is rest. */
+  readonly neutral?: number
+  /** What it is seen at while brought out; left out where it stays as it is. */
+  readonly highlight?: number
+  /** Whom a value recorded in a palette usually serves; left out for its own fixture. */
+  readonly serves?: 'kind' | 'any'
+  /** What it is a part of: they stand together. */
+  readonly of?: string
+  /** How many of it a type may have; left out for one. */
+  readonly most?: number
+  /** The wheels it turns, first to first. */
+  readonly wheel?: WheelKind
+  readonly standard: string
+}
+
+export const WHEEL_KINDS = ['colour', 'gobo', 'prism'] as const
+export type WheelKind = (typeof WHEEL_KINDS)[number]
+
+const LEVEL = { unit: 'level', fade: 'runs', min: 0, max: 1, rest: 0 } as const
+const SLOT = { unit: 'slot', fade: 'snaps', min: 0, max: 0, rest: 0 } as const
+const TURN = { unit: 'turn', fade: 'shorter way', min: -180, max: 180, rest: 0 } as const
+const SPIN = { unit: 'rpm', fade: 'runs', min: -60, max: 60, rest: 0 } as const
+const HERTZ = { unit: 'hertz', fade: 'runs', min: 0, max: 20, rest: 0 } as const
+/** As fast as it goes. */
+const PACE = { ...LEVEL, fade: 'snaps', rest: 1 } as const
+const BLADE = { ...LEVEL, family: 'shutters' } as const
+const BLADE_ANGLE = { unit: 'degrees', fade: 'runs', min: -30, max: 30, rest: 0, family: 'shutters' } as const
+
+const DECLARED = {
+  intensity: { ...LEVEL, family: 'intensity', name: 'intensity', neutral: 1, highlight: 1, standard: 'Dimmer' },
+  strobe: {
+    serves: 'any',
+    ...HERTZ,
+    family: 'intensity',
+    name: 'strobe',
+    fade: 'snaps',
+    highlight: 0,
+    standard: 'Shutter1Strobe',
+  },
+  strobePulse: {
+    serves: 'any',
+    of: 'strobe',
+    ...HERTZ,
+    family: 'intensity',
+    name: 'strobe in pulses',
+    fade: 'snaps',
+    highlight: 0,
+    standard: 'Shutter1StrobePulse',
+  },
+  strobeRandom: {
+    serves: 'any',
+    of: 'strobe',
+    ...HERTZ,
+    family: 'intensity',
+    name: 'strobe at random',
+    fade: 'snaps',
+    highlight: 0,
+    standard: 'Shutter1StrobeRandom',
+  },
+  position: {
+    serves: 'any',
+    family: 'position',
+    name: 'position',
+    unit: 'place',
+    fade: 'runs',
+    min: 0,
+    max: 0,
+    rest: 0,
+    standard: 'Pan, Tilt',
+  },
+  headPace: { serves: 'any', ...PACE, family: 'position', name: 'pace of the head', standard: 'PositionMSpeed' },
+  zoom: {
+    serves: 'kind',
+    family: 'beam',
+    name: 'zoom',
+    unit: 'degrees',
+    fade: 'runs',
+    min: 0,
+    max: 0,
+    rest: 0,
+    standard: 'Zoom',
+  },
+  edge: { serves: 'kind', ...LEVEL, family: 'beam', name: 'edge', standard: 'Focus1' },
+  iris: { serves: 'kind', ...LEVEL, family: 'beam', name: 'iris', rest: 1, standard: 'Iris' },
+  frost: { serves: 'kind', ...LEVEL, family: 'beam', name: 'frost#', most: 2, standard: 'Frost(n)' },
+  prism: { serves: 'kind', ...SLOT, family: 'beam', name: 'prism#', most: 2, wheel: 'prism', standard: 'Prism(n)' },
+  prismPlace: {
+    serves: 'kind',
+    of: 'prism',
+    ...LEVEL,
+    family: 'beam',
+    name: 'place of prism#',
+    most: 2,
+    rest: 0.5,
+    standard: 'Prism(n)Macro',
+  },
+  prismTurn: {
+    serves: 'kind',
+    of: 'prism',
+    ...TURN,
+    family: 'beam',
+    name: 'turn of prism#',
+    most: 2,
+    standard: 'Prism(n)Pos',
+  },
+  beamPace: { serves: 'any', ...PACE, family: 'beam', name: 'pace of the beam', standard: 'BeamEffectsMSpeed' },
+  red: { serves: 'any', ...LEVEL, family: 'colour', name: 'red', rest: 1, standard: 'ColorAdd_R' },
+  green: { serves: 'any', ...LEVEL, family: 'colour', name: 'green', rest: 1, standard: 'ColorAdd_G' },
+  blue: { serves: 'any', ...LEVEL, family: 'colour', name: 'blue', rest: 1, standard: 'ColorAdd_B' },
+  temperature: {
+    serves: 'any',
+    family: 'colour',
+    name: 'temperature',
+    unit: 'kelvin',
+    fade: 'runs',
+    min: 2700,
+    max: 6500,
+    rest: 6500,
+    standard: 'CTC',
+  },
+  tint: { serves: 'any', ...LEVEL, family: 'colour', name: 'tint', min: -1, standard: 'Tint' },
+  colourWheel: {
+    serves: 'kind',
+    ...SLOT,
+    family: 'colour',
+    name: 'colour wheel#',
+    most: 3,
+    wheel: 'colour',
+    standard: 'Color(n)',
+  },
+  colourSpin: {
+    serves: 'kind',
+    of: 'colourWheel',
+    ...SPIN,
+    family: 'colour',
+    name: 'spin of colour wheel#',
+    most: 3,
+    standard: 'Color(n)WheelSpin',
+  },
+  colourPace: { serves: 'any', ...PACE, family: 'colour', name: 'pace of colour', standard: 'ColorMixMSpeed' },
+  gobo: { serves: 'kind', ...SLOT, family: 'gobo', name: 'gobo#', most: 4, wheel: 'gobo', standard: 'Gobo(n)' },
+  goboTurn: {
+    serves: 'kind',
+    of: 'gobo',
+    ...TURN,
+    family: 'gobo',
+    name: 'turn of gobo#',
+    most: 4,
+    standard: 'Gobo(n)Pos',
+  },
+  goboShake: {
+    serves: 'kind',
+    of: 'gobo',
+    ...HERTZ,
+    family: 'gobo',
+    name: 'shake of gobo#',
+    most: 4,
+    max: 5,
+    standard: 'Gobo(n)SelectShake',
+  },
+  goboSpin: {
+    serves: 'kind',
+    of: 'gobo',
+    ...SPIN,
+    family: 'gobo',
+    name: 'spin of gobo wheel#',
+    most: 4,
+    standard: 'Gobo(n)WheelSpin',
+  },
+  animation: { serves: 'kind', ...LEVEL, family: 'gobo', name: 'animation#', most: 2, standard: 'AnimationWheel(n)' },
+  animationTurn: {
+    serves: 'kind',
+    of: 'animation',
+    ...TURN,
+    family: 'gobo',
+    name: 'turn of animation#',
+    most: 2,
+    standard: 'AnimationWheel(n)Pos',
+  },
+  goboPace: { serves: 'any', ...PACE, family: 'gobo', name: 'pace of gobos', standard: 'GoboMSpeed' },
+  shutterTop: { ...BLADE, name: 'top shutter', standard: 'Blade1A' },
+  shutterRight: { ...BLADE, name: 'right shutter', standard: 'Blade2A' },
+  shutterBottom: { ...BLADE, name: 'bottom shutter', standard: 'Blade3A' },
+  shutterLeft: { ...BLADE, name: 'left shutter', standard: 'Blade4A' },
+  shutterTopAngle: { of: 'shutterTop', ...BLADE_ANGLE, name: 'angle of top shutter', standard: 'Blade1Rot' },
+  shutterRightAngle: { of: 'shutterRight', ...BLADE_ANGLE, name: 'angle of right shutter', standard: 'Blade2Rot' },
+  shutterBottomAngle: { of: 'shutterBottom', ...BLADE_ANGLE, name: 'angle of bottom shutter', standard: 'Blade3Rot' },
+  shutterLeftAngle: { of: 'shutterLeft', ...BLADE_ANGLE, name: 'angle of left shutter', standard: 'Blade4Rot' },
+  frameTurn: {
+    family: 'shutters',
+    name: 'turn of the frame',
+    unit: 'degrees',
+    fade: 'runs',
+    min: -90,
+    max: 90,
+    rest: 0,
+    standard: 'ShaperRot',
+  },
+} as const satisfies Readonly<Record<string, AttributeKind>>
+
+export type AttributeKey = keyof typeof DECLARED
+
+/** The kinds in their order, by the id of the first of each. */
+export const CATALOGUE: Readonly<Record<AttributeKey, AttributeKind>> = DECLARED
+
+type Several = { [K in AttributeKey]: (typeof DECLARED)[K] extends { most: number } ? K : never }[AttributeKey]
+/** The attributes of the catalogue: the first of a kind by its key, later ones with their number after it. */
+export type ListedAttribute = AttributeKey | `${Several}${2 | 3 | 4}`
