@@ -28,11 +28,7 @@ describe('the catalogue', () => {
   })
 
   it('numbers what there may be several of, and keeps together what belongs together', () => {
-    expect([attributeName('gobo'), attributeName('goboTurn2'), nthOf('goboTurn2')]).toEqual([
-      'gobo',
-      'turn of gobo 2',
-      2,
-    ])
+    expect([attributeName('gobo'), attributeName('goboTurn2'), nthOf('goboTurn2')]).toEqual(['gobo', 'gobo 2 turn', 2])
     const gobos = LISTED_ATTRIBUTES.filter((attribute) => /^gobo(?!Pace)/.test(attribute))
     expect(gobos.slice(0, 5)).toEqual(['gobo', 'goboTurn', 'goboShake', 'goboSpin', 'gobo2'])
     expect([isAttribute('gobo5'), isAttribute('gobo1'), isAttribute('zoom2'), isAttribute('smell')]).toEqual([

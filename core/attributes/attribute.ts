@@ -91,7 +91,7 @@ export function familyOf(attribute: Attribute): Family {
   return kindOf(attribute).family
 }
 
-/** An attribute as people say it: "turn of gobo 2". */
+/** An attribute as people say it: "gobo 2 turn". */
 export function attributeName(attribute: Attribute): string {
   const nth = nthOf(attribute)
   return kindOf(attribute).name.replace('#', nth === 1 ? '' : ` ${nth}`)

@@ -52,8 +52,6 @@ describe('a take mask', () => {
     expect(maskInWords({ take: [], heldBack: [] })).toBe('nothing')
     const nothing: Mask = { take: [], heldBack: [] }
     const turn = withAttribute(nothing, 'goboTurn2', true, LISTED_ATTRIBUTES)
-    expect(maskInWords(withAttribute(turn, 'gobo2', true, LISTED_ATTRIBUTES))).toBe(
-      'gobo: only gobo 2 and turn of gobo 2',
-    )
+    expect(maskInWords(withAttribute(turn, 'gobo2', true, LISTED_ATTRIBUTES))).toBe('gobo: only gobo 2 and gobo 2 turn')
   })
 })

@@ -54,7 +54,7 @@ function inOrder(families: readonly Family[]): Family[] {
   return FAMILIES.filter((family) => families.includes(family))
 }
 
-/** "position, beam without iris, gobo: only turn of gobo 2": what a mask takes. */
+/** "position, beam without iris, gobo: only gobo 2 turn": what a mask takes. */
 export function maskInWords({ take, heldBack }: Mask): string {
   if (take.length === 0) return 'nothing'
   return take.map((family) => familyInWords(family, heldBack)).join(', ')

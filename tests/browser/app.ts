@@ -76,7 +76,9 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
 
 export { expect }
 
+/** Opens a show in a browser in which the table of aims was left open. */
 export async function openShowPage(page: Page, url: string): Promise<void> {
+  await page.addInitScript(() => localStorage.setItem('rhopander-aim-table', 'true'))
   await page.goto(url)
   await expect(page.getByRole('group', { name: 'Stage plan' })).toBeVisible()
   await expect(page.getByText('Looking for the server')).toBeHidden()
@@ -108,6 +110,12 @@ export async function numbersFollowed(page: Page): Promise<void> {
   await page.evaluate(
     () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done)))),
   )
+}
+
+/** Opens families of the hand: what they are made of stands under them then. */
+export async function openFamilies(page: Page, ...families: readonly string[]): Promise<void> {
+  const hand = page.getByRole('complementary', { name: 'In hand' })
+  for (const family of families) await hand.getByRole('button', { name: family, exact: true }).click()
 }
 
 /** The middle of something on the screen. */

@@ -7,6 +7,7 @@ import {
   expectSelected,
   middle,
   numbersFollowed,
+  openFamilies,
   record,
   select,
   targetMark,
@@ -111,6 +112,7 @@ test('records a position and a focus palette, recalls by a click and previews by
   await select(showPage, '12-17')
   await showPage.getByRole('combobox', { name: 'Aim at a target' }).fill('Keeper')
   await showPage.getByRole('option', { name: /Keeper/ }).click()
+  await openFamilies(showPage, 'Beam')
   await showPage.getByLabel('pool in metres').fill('1.5')
   await showPage.keyboard.press('Enter')
   await showPage.getByRole('button', { name: 'Full' }).click()

@@ -1,5 +1,5 @@
 /** The hand: every attribute, fans, the other side, neutral, highlight, taking, clearing, blind. */
-import { drag, expect, expectAccessible, expectSelected, middle, select, targetMark, test } from './app'
+import { drag, expect, expectAccessible, expectSelected, middle, openFamilies, select, targetMark, test } from './app'
 import type { Locator, Page } from '@playwright/test'
 
 const hand = (showPage: Page) => showPage.getByRole('complementary', { name: 'In hand' })
@@ -23,6 +23,7 @@ test('sets and changes every attribute, by typing, dragging and keys', async ({ 
   await expect(hand(showPage).getByRole('alert')).toHaveText('Type a number, or +5, or -10 %.')
   await value(showPage, 'intensity in per cent').press('Escape')
 
+  await openFamilies(showPage, 'Beam')
   const edge = hand(showPage).getByRole('slider', { name: 'edge' })
   await edge.press('End')
   await expect(edge).toHaveAttribute('aria-valuenow', '100')
@@ -53,7 +54,7 @@ test('turns heads on the pad, with an axis locked, and to the other side', async
   await expect(value(showPage, 'pan in degrees')).not.toHaveValue('10.00')
   await expect(value(showPage, 'tilt in degrees')).toHaveValue('30.00')
 
-  await expect(hand(showPage).getByText(/From the cue on stage: this way \d+\.\d s, the other \d+\.\d s/)).toBeVisible()
+  await expect(hand(showPage).getByRole('button', { name: /^Other side \d+\.\d s$/ })).toBeEnabled()
   await hand(showPage).getByRole('button', { name: 'Other side' }).click()
   await expect(value(showPage, 'tilt in degrees')).toHaveValue('-30.00')
   await undone(showPage, /^Undo: fixture 12 to the other side/)
@@ -82,6 +83,7 @@ test('fans degrees and places, live, and lets go when something else is changed'
   await undone(showPage, /^Undo: spread 6 fixtures along a line on the stage/)
 
   await type(value(showPage, 'intensity in per cent'), '50')
+  await openFamilies(showPage, 'Beam')
   await hand(showPage).getByRole('slider', { name: 'edge' }).press('End')
   await expect(fan).toBeHidden()
   await showPage.keyboard.press('Alt+u')
@@ -99,6 +101,7 @@ test('goes neutral by its mask, once or until changed, and back', async ({ showP
   await showPage.getByRole('radio', { name: 'Once' }).click()
   await showPage.keyboard.press('Escape')
   await hand(showPage).getByRole('button', { name: 'Neutral', exact: true }).click()
+  await openFamilies(showPage, 'Colour')
   await expect(value(showPage, 'red in per cent')).toHaveValue('100')
   await expect(value(showPage, 'pan in degrees')).toHaveValue(before)
   await hand(showPage).getByRole('button', { name: 'Neutral', exact: true }).click()

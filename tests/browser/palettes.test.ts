@@ -1,7 +1,17 @@
 /** Palettes: found on their shelves, recorded with a mask, updated, edited in place, used, moved, made and taken out. */
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { aimOf, expect, expectAccessible, expectSelected, openShowPage, record, select, test } from './app'
+import {
+  aimOf,
+  expect,
+  expectAccessible,
+  expectSelected,
+  openFamilies,
+  openShowPage,
+  record,
+  select,
+  test,
+} from './app'
 
 const hand = (showPage: Page) => showPage.getByRole('complementary', { name: 'In hand' })
 const card = (showPage: Page, name: RegExp) => showPage.getByRole('button', { name })
@@ -185,6 +195,7 @@ test('recalls loose with Alt, for all it holds, and takes it off again', async (
 
 test('takes by attribute, for once', async ({ showPage }) => {
   await select(showPage, '12')
+  await openFamilies(showPage, 'Beam')
   const edge = hand(showPage).getByRole('slider', { name: 'edge' })
   await edge.press('End')
   await hand(showPage).getByRole('slider', { name: 'zoom' }).press('End')
@@ -349,6 +360,7 @@ test('splits a palette by groups, and its cues use the parts', async ({ showPage
 
 test('a palette is what everything rests at, and what highlight shows', async ({ showPage }) => {
   await select(showPage, '51')
+  await openFamilies(showPage, 'Beam')
   await hand(showPage).getByLabel('zoom in degrees').fill('3')
   await hand(showPage).getByLabel('zoom in degrees').press('Enter')
   await record(showPage, 'palette', { shelf: 'beam', number: '90', name: 'Narrow' })

@@ -8,6 +8,7 @@ import { computed, nextTick, shallowRef } from 'vue'
 import { typedAmount, type AmountChange } from '#core/hand/change'
 import type { HandAttribute } from '../../composables/hand/useHandAttributes'
 import { UNIT_NAMES } from '../../composables/forms/unitNames'
+import { factorOf, isSpinning, numberInWords, shownInWords } from '../../composables/hand/attributeWords'
 import { afterNextFrame } from '../../session/afterNextFrame'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
@@ -24,7 +25,7 @@ const store = useShow()
 const FINE = 0.1
 /** How fast what begins to spin does so, turns a minute. */
 const SPIN = 10
-const isSpinning = computed(() => props.attribute.range.unit === 'rpm' && props.attribute.range.fastest !== null)
+const spins = computed(() => isSpinning(props.attribute.range))
 /** How much a drag has come to. */
 const drag = shallowRef<Drag | null>(null)
 interface Drag {
@@ -34,8 +35,7 @@ interface Drag {
   readonly high: number
 }
 
-/** How a number reads: levels in per cent. */
-const factor = computed(() => (props.attribute.range.unit === 'level' ? 100 : 1))
+const factor = computed(() => factorOf(props.attribute.range))
 const unit = computed(() => UNIT_NAMES[props.attribute.range.unit])
 /** What it shows: while it is dragged by the drag itself, ahead of what the panels are told. */
 const span = computed(() => {
@@ -50,20 +50,8 @@ const inside = (number: number) => {
 const size = computed(() => props.attribute.range.max - props.attribute.range.min)
 const part = (number: number) => (size.value > 0 ? (100 * (number - props.attribute.range.min)) / size.value : 0)
 
-function inWords(number: number): string {
-  const { range, wheel } = props.attribute
-  if (range.unit === 'slot') return wheel?.slots[number]?.name ?? String(number)
-  if (range.unit === 'level') return String(Math.round(number * 100))
-  return range.unit === 'kelvin' ? String(Math.round(number)) : number.toFixed(1)
-}
-const shown = computed(() => {
-  if (props.attribute.doesDiffer) return 'differ'
-  const [low, high] = [inWords(span.value.low), inWords(span.value.high)]
-  if (low === high) return low
-  return props.attribute.range.unit === 'slot'
-    ? 'differ'
-    : `${Math.round(span.value.low * factor.value)}–${Math.round(span.value.high * factor.value)}`
-})
+const inWords = (number: number) => numberInWords(props.attribute, number)
+const shown = computed(() => shownInWords({ ...props.attribute, ...span.value }))
 
 const input = (change: AmountChange) => ({
   fixtures: [...selection.fixtures],
@@ -126,9 +114,9 @@ function read(text: string): AmountChange | null {
 <template>
   <div class="flex items-center gap-1.5" role="group" :aria-label="attribute.name">
     <span
-      class="w-20 shrink-0 truncate text-sm first-letter:uppercase"
+      class="w-[92px] shrink-0 truncate text-sm first-letter:uppercase"
       :class="[attribute.isHeld ? '' : 'text-mist', attribute.isHeldBack ? 'line-through decoration-haze' : '']"
-      :title="attribute.isHeldBack ? 'held back when you record' : undefined"
+      :title="attribute.isHeldBack ? `${attribute.name}, held back when you record` : attribute.name"
       >{{ attribute.name }}</span
     >
     <DragTrack
@@ -188,10 +176,10 @@ function read(text: string): AmountChange | null {
           v-if="attribute.range.fastest !== null"
           type="button"
           class="flex w-full justify-between rounded px-2 py-1 text-left hover:bg-plank-2"
-          @click="(change(isSpinning ? { how: 'to', number: 0 } : { how: 'spin', rpm: SPIN }), close())"
+          @click="(change(spins ? { how: 'to', number: 0 } : { how: 'spin', rpm: SPIN }), close())"
         >
-          {{ isSpinning ? 'Stand' : 'Spin'
-          }}<span class="font-mono text-xs text-haze">{{ isSpinning ? '0°' : `${SPIN} rpm` }}</span>
+          {{ spins ? 'Stand' : 'Spin'
+          }}<span class="font-mono text-xs text-haze">{{ spins ? '0°' : `${SPIN} rpm` }}</span>
         </button>
         <button
           type="button"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** Right of the stage: what is in hand, family by family, and what recording it would take. */
 import { EyeOff, Import, Waves } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { kindOf } from '#core/attributes/attribute'
 import { POOL_RANGE } from '#core/show/attributeRange'
 import { changedNumber, typedChange, type NumberChange } from '#core/hand/change'
 import { metresInWords } from '#core/geometry/lengthInWords'
@@ -10,7 +11,9 @@ import { FAMILIES, type Family } from '#core/attributes/families'
 import type { Show } from '#core/show/show'
 import { useBlind } from '../../composables/hand/useBlind'
 import { useHand } from '../../composables/hand/useHand'
-import { useHandAttributes } from '../../composables/hand/useHandAttributes'
+import { familyInWords, isAway } from '../../composables/hand/attributeWords'
+import { useHandAttributes, type HandAttribute } from '../../composables/hand/useHandAttributes'
+import { useOpenFamilies } from '../../composables/hand/useOpenFamilies'
 import { useSelectionSummary } from '../../composables/hand/useSelectionSummary'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
@@ -34,6 +37,7 @@ const hand = useHand()
 const blind = useBlind()
 const { none, positionSummary, zoom } = useSelectionSummary()
 const { ofFamily } = useHandAttributes()
+const { isOpen, toggle } = useOpenFamilies()
 
 /** The families shown below position, with what they are made of. */
 const OTHERS = ['intensity', 'beam', 'colour', 'gobo', 'shutters'] as const satisfies readonly Family[]
@@ -43,9 +47,17 @@ const heldOf = (family: Family) =>
   hand.held.value.filter(({ fixture, attribute }) => familyOf(attribute) === family && selection.order.has(fixture))
 const inHand = computed(() => new Set(FAMILIES.filter((family) => heldOf(family).length > 0)))
 
-/** The palettes a family of the selection comes from, where it is in hand. */
-function sourcesOf(family: Family): string {
+/** Parts of others at rest, a gobo's turn or shake, are there when asked for. */
+const whole = ref<readonly Family[]>([])
+const isPart = ({ attribute }: HandAttribute) => kindOf(attribute).of !== undefined
+const rowsOf = (family: Family) =>
+  ofFamily(family).filter((row) => whole.value.includes(family) || !isPart(row) || isAway(row) || row.isHeld)
+const hiddenOf = (family: Family) => ofFamily(family).length - rowsOf(family).length
+
+/** The palettes a family of the selection comes from, where it is in hand; else what it shows. */
+function summaryOf(family: Family): string {
   if (none.value) return ''
+  if (!inHand.value.has(family)) return isOpen(family) ? '' : familyInWords(ofFamily(family))
   if (family === 'beam' && zoom.value.pool !== null) return `pool ${metresInWords(zoom.value.pool)} from every fixture`
   const names = heldOf(family).map(({ value }) =>
     value.kind === 'link' ? (props.show.all.palette.get(value.palette)?.name ?? '') : 'set by hand',
@@ -124,6 +136,8 @@ const setLevel = (number: number) =>
         :taken="hand.take.value.includes('position')"
         :summary="positionSummary"
         :in-hand="inHand.has('position')"
+        :open="isOpen('position')"
+        @toggle="toggle('position')"
         @home="home('position')"
       >
         <PositionPart :show="show" />
@@ -133,12 +147,25 @@ const setLevel = (number: number) =>
         :key="family"
         :family="family"
         :taken="hand.take.value.includes(family)"
-        :summary="sourcesOf(family)"
+        :summary="summaryOf(family)"
         :in-hand="inHand.has(family)"
+        :open="isOpen(family)"
+        @toggle="toggle(family)"
         @home="home(family)"
       >
+        <template #heading>
+          <button
+            v-if="hiddenOf(family) > 0"
+            type="button"
+            class="shrink-0 text-xs text-haze hover:text-sail"
+            title="Parts that are at rest: how things turn, shake and spin"
+            @click="whole = [...whole, family]"
+          >
+            {{ hiddenOf(family) }} more
+          </button>
+        </template>
         <div v-if="ofFamily(family).length" class="mt-1.5 flex flex-col gap-1">
-          <AttributeRow v-for="attribute in ofFamily(family)" :key="attribute.attribute" :attribute="attribute" />
+          <AttributeRow v-for="attribute in rowsOf(family)" :key="attribute.attribute" :attribute="attribute" />
           <div v-if="family === 'intensity'" class="flex gap-1.5">
             <button
               v-for="(level, name) in { Out: 0, Half: 0.5, Full: 1 }"
@@ -151,7 +178,7 @@ const setLevel = (number: number) =>
             </button>
           </div>
           <div v-if="family === 'beam' && !none" class="flex items-center gap-1.5">
-            <span class="w-20 shrink-0 text-sm" :class="zoom.pool === null ? 'text-mist' : ''">Pool</span>
+            <span class="w-[92px] shrink-0 text-sm" :class="zoom.pool === null ? 'text-mist' : ''">Pool</span>
             <p class="min-w-0 flex-1 truncate text-xs" :class="zoom.unfit ? 'text-coral' : 'text-haze'">
               {{
                 zoom.unfit ? `${zoom.unfit} cannot make it` : zoom.pool === null ? 'none set' : 'kept wherever they aim'

@@ -27,6 +27,7 @@ const selection = useSelection()
 const { chosen, none, aim } = useSelectionSummary()
 const targets = computed(() => targetsOf(props.show))
 const isPadOpen = useLocalStorage('rhopander-pad', false)
+const isTableOpen = useLocalStorage('rhopander-aim-table', false)
 const AXES = ['pan', 'tilt'] as const
 const DRAGS = ['together', 'each'] as const
 
@@ -96,7 +97,6 @@ function turnSide(how: 'other' | 'quickest') {
       click anywhere on the stage.
     </p>
     <template v-else>
-      <AimTable :fixtures="chosen" />
       <div class="grid grid-cols-2 gap-2">
         <div v-for="axis in AXES" :key="axis">
           <div class="flex items-center justify-between text-xs text-haze">
@@ -125,11 +125,40 @@ function turnSide(how: 'other' | 'quickest') {
         </div>
       </div>
       <div class="flex items-center gap-1.5">
-        <button type="button" class="chip" :disabled="!times" @click="turnSide('other')">Other side</button>
-        <button type="button" class="chip" @click="turnSide('quickest')">Quickest</button>
+        <button
+          type="button"
+          class="chip"
+          :disabled="!times"
+          :title="
+            times
+              ? `From the cue on stage: this way ${times.now}, the other ${times.other}`
+              : 'The stops allow no other way to this place'
+          "
+          @click="turnSide('other')"
+        >
+          Other side<span v-if="times" class="ml-1 font-mono text-xs text-haze">{{ times.other }}</span>
+        </button>
+        <button
+          type="button"
+          class="chip"
+          title="Each head the way round that takes it least time from the cue on stage"
+          @click="turnSide('quickest')"
+        >
+          Quickest
+        </button>
         <button
           type="button"
           class="chip ml-auto"
+          :class="isTableOpen ? 'chip-on' : ''"
+          :aria-pressed="isTableOpen"
+          title="Each fixture with its pan, tilt, throw and pool"
+          @click="isTableOpen = !isTableOpen"
+        >
+          Table
+        </button>
+        <button
+          type="button"
+          class="chip"
           :class="isPadOpen ? 'chip-on' : ''"
           :aria-pressed="isPadOpen"
           @click="isPadOpen = !isPadOpen"
@@ -137,10 +166,7 @@ function turnSide(how: 'other' | 'quickest') {
           Pad
         </button>
       </div>
-      <p class="text-xs text-haze">
-        <template v-if="times">From the cue on stage: this way {{ times.now }}, the other {{ times.other }}.</template>
-        <template v-else>The stops allow no other way to this place.</template>
-      </p>
+      <AimTable v-if="isTableOpen" :fixtures="chosen" />
       <PanTiltPad v-if="isPadOpen" />
       <div v-if="chosen.length > 1" class="flex items-center gap-2 text-xs text-haze">
         Dragged light

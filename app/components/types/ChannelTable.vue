@@ -3,7 +3,7 @@
 import { computed, shallowRef } from 'vue'
 import { roleName } from '#core/attributes/channelRole'
 import { channelAfter, functionAfter, laidOutChannels } from '#core/patch/channelLayout'
-import { footprint } from '#core/patch/span'
+import { footprint, placesOf } from '#core/patch/span'
 import { modeFaults } from '#core/patch/modeCheck'
 import type { Channel, FixtureType } from '#core/show/entities'
 import { channelRows, rolesFor, typedInto, type ChannelRow } from '../../composables/rig/channelRows'
@@ -34,7 +34,7 @@ const only = computed(() => {
   return more === undefined ? (rows.value.find((row) => row.id === id) ?? null) : null
 })
 
-type Number = 'coarse' | 'fine' | 'finest' | 'rest'
+type Number = 'coarse' | 'rest'
 /** A number of the channel stands in its first row only. */
 function ofChannel(key: Number, name: string, width: number): GridColumn<ChannelRow> {
   return {
@@ -43,7 +43,7 @@ function ofChannel(key: Number, name: string, width: number): GridColumn<Channel
     width,
     isNumber: true,
     edit: 'text',
-    text: ({ channel, part }) => (channel[key] === null || part > 0 ? '' : shortNumber(channel[key], 3)),
+    text: ({ channel, part }) => (part > 0 ? '' : shortNumber(channel[key], 3)),
     rank: ({ channel }) => channel[key],
   }
 }
@@ -51,7 +51,7 @@ function ofFunction(key: 'from' | 'to', name: string): GridColumn<ChannelRow> {
   return {
     key,
     name,
-    width: 62,
+    width: 52,
     isNumber: true,
     edit: 'text',
     text: ({ does }) => shortNumber(does[key], 3),
@@ -62,7 +62,7 @@ const columns = computed<readonly GridColumn<ChannelRow>[]>(() => [
   {
     key: 'name',
     name: 'Name',
-    width: 140,
+    width: 112,
     edit: 'text',
     text: ({ channel, part, does }) => (part === 0 ? channel.name : does.name || '·'),
     rank: ({ index, part }) => index * 1000 + part,
@@ -70,28 +70,35 @@ const columns = computed<readonly GridColumn<ChannelRow>[]>(() => [
   {
     key: 'does',
     name: 'Drives',
-    width: 130,
+    width: 112,
     edit: roles.value.map(roleName),
     text: ({ does }) => roleName(does.does),
   },
-  ofChannel('coarse', 'Channel', 62),
-  ofChannel('fine', 'Fine', 50),
-  ofChannel('finest', 'Finest', 54),
+  ofChannel('coarse', 'Channel', 58),
+  {
+    key: 'fine',
+    name: 'Fine',
+    width: 52,
+    isNumber: true,
+    edit: 'text',
+    text: ({ channel, part }) => (part > 0 ? '' : placesOf(channel).slice(1).join(' ')),
+    rank: ({ channel }) => channel.fine,
+  },
   {
     key: 'levels',
     name: 'Levels',
-    width: 74,
+    width: 76,
     edit: 'text',
     text: ({ does }) => `${does.first}–${does.last}`,
     rank: ({ does }) => does.first,
   },
   ofFunction('from', 'From'),
   ofFunction('to', 'To'),
-  ofChannel('rest', 'Rest', 56),
+  ofChannel('rest', 'Rest', 50),
   {
     key: 'check',
     name: 'Check',
-    width: 190,
+    width: 118,
     text: (row) =>
       faultsOf(row)
         .map(({ message }) => message)

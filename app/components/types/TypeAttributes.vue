@@ -1,22 +1,19 @@
 <script setup lang="ts">
-/** What a type can do, by family, and between which ends where that is its own. */
+/** What a type can do, by family. */
 import { X } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import {
   attributeName,
-  isNumberAttribute,
   inCatalogueOrder,
   LISTED_ATTRIBUTES,
-  kindOf,
   extraAttribute,
   type Attribute,
 } from '#core/attributes/attribute'
 import { FAMILIES, type Family } from '#core/attributes/families'
-import { rangeOf } from '#core/show/attributeRange'
 import type { FixtureType } from '#core/show/entities'
 import { attributesOf } from '#core/show/masks'
-import { UNIT_SIGNS } from '../../composables/forms/unitNames'
 import { capitalised } from '../../composables/forms/capitalised'
+import TypeRanges from './TypeRanges.vue'
 
 const props = defineProps<{
   type: FixtureType
@@ -25,15 +22,6 @@ const props = defineProps<{
 const OWN = 'own'
 const ownFamily = ref<Family>('beam')
 const isNaming = ref(false)
-
-/** Those measured in something a head has its own ends of. */
-const MEASURED = ['degrees', 'turn', 'rpm', 'hertz', 'kelvin']
-const measured = computed(() =>
-  props.type.has
-    .filter(isNumberAttribute)
-    .filter((attribute) => attribute !== 'zoom' && MEASURED.includes(kindOf(attribute).unit))
-    .map((attribute) => ({ attribute, range: rangeOf(props.type, attribute) })),
-)
 
 const offered = (family: Family) => [
   { key: '', name: 'add …' },
@@ -46,14 +34,17 @@ const offered = (family: Family) => [
 const keepHas = (has: readonly Attribute[]) => props.keep({ has: [...has].sort(inCatalogueOrder) }, 'has')
 const remove = (attribute: Attribute) => keepHas(props.type.has.filter((known) => known !== attribute))
 
-async function add(family: Family, key: string): Promise<string | null> {
-  if (key === OWN) {
+function add(family: Family, { target }: Event) {
+  if (!(target instanceof HTMLSelectElement)) return
+  const { value } = target
+  target.value = ''
+  if (value === OWN) {
     ownFamily.value = family
     isNaming.value = true
-    return null
+    return
   }
-  const attribute = LISTED_ATTRIBUTES.find((one) => one === key)
-  return attribute ? keepHas([...props.type.has, attribute]) : null
+  const attribute = LISTED_ATTRIBUTES.find((one) => one === value)
+  if (attribute) void keepHas([...props.type.has, attribute])
 }
 
 async function addOwn(name: string): Promise<string | null> {
@@ -61,16 +52,6 @@ async function addOwn(name: string): Promise<string | null> {
   if (!attribute) return 'Up to 40 letters or digits, without / . and _.'
   isNaming.value = false
   return props.type.has.includes(attribute) ? null : keepHas([...props.type.has, attribute])
-}
-
-type Measured = (typeof measured.value)[number]
-function setRange(
-  { attribute, range }: Measured,
-  change: { min?: number; max?: number; rest?: number; fastest?: number },
-) {
-  const { min, max, home, fastest } = range
-  const others = props.type.ranges.filter((known) => known.attribute !== attribute)
-  return props.keep({ ranges: [...others, { attribute, min, max, rest: home, fastest, ...change }] }, 'ranges')
 }
 </script>
 
@@ -91,12 +72,9 @@ function setRange(
           </button>
         </li>
       </ul>
-      <ChoiceField
-        :label="`Add to ${capitalised(family)}`"
-        value=""
-        :options="offered(family)"
-        :keep="(key) => add(family, key)"
-      />
+      <select class="field px-1 py-0.5 font-sans" :aria-label="`Add to ${family}`" @change="add(family, $event)">
+        <option v-for="{ key, name } in offered(family)" :key="key" :value="key">{{ name }}</option>
+      </select>
     </div>
     <TextField
       v-if="isNaming"
@@ -105,35 +83,6 @@ function setRange(
       shown=""
       :keep="addOwn"
     />
-    <div
-      v-if="measured.length > 0"
-      class="grid grid-cols-[minmax(120px,1fr)_repeat(4,92px)] items-end gap-x-2 gap-y-1.5 rounded-lg border border-rule bg-plank px-3 py-2"
-      role="group"
-      aria-label="Ends of what it can do"
-    >
-      <template v-for="one in measured" :key="one.attribute">
-        <span class="pb-1 text-sm first-letter:uppercase">{{ attributeName(one.attribute) }}</span>
-        <NumberField
-          v-for="[label, key] in [
-            ['From', 'min'],
-            ['To', 'max'],
-          ] as const"
-          :key="key"
-          :label="`${label}, ${UNIT_SIGNS[one.range.unit]}`"
-          unit=""
-          :value="one.range[key]"
-          :keep="(value) => setRange(one, { [key]: value })"
-        />
-        <NumberField label="Rests at" unit="" :value="one.range.home" :keep="(rest) => setRange(one, { rest })" />
-        <NumberField
-          v-if="one.range.fastest !== null"
-          label="Fastest, rpm"
-          unit=""
-          :value="one.range.fastest"
-          :keep="(fastest) => setRange(one, { fastest })"
-        />
-        <span v-else />
-      </template>
-    </div>
+    <TypeRanges :type="type" :keep="keep" />
   </section>
 </template>

@@ -34,7 +34,20 @@ export function withFunction(channel: Channel, part: number, change: Partial<Cha
 
 const LEVELS = /^\s*(\d+)\s*(?:[–-]\s*(\d+)\s*)?$/
 const ROLES = new Map<string, ChannelRole>(LISTED_ROLES.map((role) => [roleName(role), role]))
-const BYTES = ['fine', 'finest']
+
+/** "6", "6 7" or nothing: where the finer bytes stand. */
+function withFinerBytes(channel: Channel, text: string): Channel | string {
+  const places =
+    text.trim() === ''
+      ? []
+      : text
+          .trim()
+          .split(/[\s,]+/)
+          .map(Number)
+  if (places.length > 2 || places.some(Number.isNaN)) return 'Finer bytes are at most two channels, as 6 or 6 7.'
+  const [fine = null, finest = null] = places
+  return { ...channel, fine, finest }
+}
 
 /** A channel with what was typed in a column of one of its rows; else why not. `known` are roles beyond the catalogue. */
 export function typedInto(
@@ -53,7 +66,7 @@ export function typedInto(
     if (first === undefined) return 'Levels are two whole numbers from 0 to 255, as 21–127.'
     return withFunction(channel, part, { first: Number(first), last: Number(last) })
   }
-  if (BYTES.includes(column) && text.trim() === '') return { ...channel, [column]: null }
+  if (column === 'fine') return withFinerBytes(channel, text)
   const value = numberTyped(text)
   if (value === null) return NOT_A_NUMBER
   return column === 'from' || column === 'to'
