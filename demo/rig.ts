@@ -1,4 +1,7 @@
 /** The hangs and fixtures of The Salt Lantern. */
+import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
+import { footprint } from '#core/patch/span'
+import * as types from './types'
 import type { FixtureRow } from '#core/commands/shared/fixtureRows'
 import type { HangRow } from '#core/commands/rig/importRig'
 import { vec3 } from '#core/geometry/vector'
@@ -31,9 +34,11 @@ function spaced(count: number, gap: number): number[] {
   return Array.from({ length: count }, (_, i) => (i - (count - 1) / 2) * gap)
 }
 
-const tern = { type: 'Tern 700', channels: 40 }
-const dunlin = { type: 'Dunlin 400', channels: 24 }
-const plover = { type: 'Plover 250', channels: 24 }
+/** Fixtures of a type stand one after the other, as many channels apart as its first mode takes. */
+const of = ({ name, modes: [first] }: TypeWithModes) => ({ type: name, channels: first ? footprint(first) : 1 })
+const tern = of(types.tern)
+const dunlin = of(types.dunlin)
+const plover = of(types.plover)
 const hung = { drop: 0.12, roll: 0, yaw: 0 }
 
 const ROWS: readonly Row[] = [

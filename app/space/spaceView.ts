@@ -30,8 +30,11 @@ export class SpaceView {
   #count = 0
   #isMoving = false
 
-  /** Throws where the browser gives no WebGL. */
-  constructor(canvas: HTMLCanvasElement) {
+  /** Throws where the browser gives no WebGL. `drawn` is told of every picture. */
+  constructor(
+    canvas: HTMLCanvasElement,
+    readonly drawn: () => void = () => undefined,
+  ) {
     this.#renderer = new WebGLRenderer({ canvas })
     this.#renderer.setPixelRatio(Math.min(MOST_PIXELS, window.devicePixelRatio))
     this.scene.background = new Color(DARK)
@@ -56,6 +59,7 @@ export class SpaceView {
     const calls = this.#exposure.render(this.#renderer, this.scene, this.camera)
     // What was drawn can be read off the canvas: by tests, and by whoever measures.
     this.#count += 1
+    this.drawn()
     const { dataset } = this.#renderer.domElement
     dataset['frames'] = String(this.#count)
     dataset['drawCalls'] = String(calls)
@@ -99,6 +103,14 @@ export class SpaceView {
     this.camera.position.copy(target).add(away)
     this.#controls.update()
     this.draw()
+  }
+
+  /** Where a point of the stage is in the picture, parts of its width and height from the top left; null behind whoever looks. */
+  onScreen({ x, y, z }: Vec3): { readonly x: number; readonly y: number } | null {
+    const seen = new Vector3(x, y, z).applyMatrix4(this.camera.matrixWorldInverse)
+    if (seen.z > -this.camera.near) return null
+    seen.applyMatrix4(this.camera.projectionMatrix)
+    return { x: (seen.x + 1) / 2, y: (1 - seen.y) / 2 }
   }
 
   dispose(): void {

@@ -93,7 +93,7 @@ export const useProposal = defineStore('proposal', () => {
   /** Shows what a change does. A refused one is told and shows nothing. */
   function propose<N extends StageChange>(name: N, input: CommandInput<N>, settled: boolean) {
     begin(asking(name, input, settled))
-    if (outcome.value?.ok === false) messages.say(outcome.value.refusal.message, 'trouble')
+    if (outcome.value?.ok === false) messages.refuse(name, outcome.value.refusal.message)
   }
 
   /**
@@ -135,7 +135,7 @@ export const useProposal = defineStore('proposal', () => {
     const refusal = await offer(name, input)
     if (!refusal) return
     if (asked.value?.settled === false) cancel()
-    messages.say(refusal.message, 'trouble')
+    messages.refuse(name, refusal.message)
   }
 
   async function commit() {

@@ -110,6 +110,7 @@ export const useShow = defineStore('show', () => {
     const outcome = outcomeOf(view.value, person.value, asked)
     if (!outcome.ok) return outcome.refusal
     if (outcome.changes.length === 0) return null
+    messages.settle(name)
     ground.begin(begun(view.value, asked, outcome))
     const { refusal } = await sending.put({ kind: 'command', name, input }, id)
     if (refusal) ground.forget(id)
@@ -120,7 +121,7 @@ export const useShow = defineStore('show', () => {
   /** Carries a command out. Refusals are told to the person; resolves to whether it was done. */
   async function send<N extends CommandName>(name: N, input: CommandInput<N>): Promise<boolean> {
     const refusal = await ask(name, input)
-    if (refusal) messages.say(refusal.message, 'trouble')
+    if (refusal) messages.refuse(name, refusal.message)
     return refusal === null
   }
 

@@ -227,7 +227,7 @@ test('makes many at once, finds duplicates, and travels in a sheet', async ({ sh
   await tidy(showPage, 'Make from targets or types …')
   await make.getByRole('radio', { name: 'types' }).click()
   await make.getByRole('combobox', { name: /^type/ }).selectOption({ label: 'Plover 250' })
-  await make.getByRole('radio', { name: 'gobos' }).click()
+  await make.getByRole('radio', { name: 'gobo', exact: true }).click()
   await expect(make.getByText('Tern 700: Dots', { exact: true })).toBeVisible()
   await make.getByRole('button', { name: 'Make them' }).click()
   await expect(card(showPage, /Dots$/)).toBeVisible()

@@ -51,8 +51,10 @@ function readPasted() {
 }
 
 async function importAll() {
+  // What came in is there afterwards, and so no longer new.
+  const said = `Imported ${words.value}.`
   if (!(await store.send('importRig', rig.result.value))) return
-  messages.say(`Imported ${words.value}.`)
+  messages.say(said)
   emit('close')
 }
 </script>

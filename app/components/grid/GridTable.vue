@@ -131,12 +131,13 @@ function paste(event: ClipboardEvent) {
         shown.length === rows.length ? rows.length : `${shown.length} of ${rows.length}`
       }}</span>
     </div>
-    <p
+    <div
       v-if="rows.length === 0"
-      class="m-3 grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 p-3 text-center text-mist"
+      class="m-3 flex flex-1 flex-col items-center justify-center gap-2 rounded-lg border border-dashed border-rule-2 p-3 text-center text-mist"
     >
-      {{ empty }}
-    </p>
+      <p>{{ empty }}</p>
+      <slot name="begin" />
+    </div>
     <div
       v-show="rows.length"
       ref="scroller"

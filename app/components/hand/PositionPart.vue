@@ -136,7 +136,7 @@ function turnSide(how: 'other' | 'quickest') {
           "
           @click="turnSide('other')"
         >
-          Other side<span v-if="times" class="ml-1 font-mono text-xs text-haze">{{ times.other }}</span>
+          Other side{{ ' ' }}<span v-if="times" class="font-mono text-xs text-haze">{{ times.other }}</span>
         </button>
         <button
           type="button"

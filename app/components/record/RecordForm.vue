@@ -47,7 +47,8 @@ const onceWords = computed(() => {
       <div class="flex gap-1.5">
         <button
           type="button"
-          class="main-button min-w-0 flex-1 leading-tight"
+          class="main-button min-w-0 flex-1 truncate px-2 text-sm"
+          :title="label"
           :disabled="isEmpty"
           @click="what = 'palette'"
         >

@@ -13,7 +13,7 @@ function act(message: Message, run: () => void) {
 
 <template>
   <div
-    class="fixed bottom-44 left-1/2 z-30 flex max-h-[50vh] w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2 overflow-y-auto"
+    class="fixed bottom-3 left-1/2 z-30 flex max-h-[50vh] w-max max-w-[min(92vw,620px)] -translate-x-1/2 flex-col gap-2 overflow-y-auto"
     :class="messages.list.length > 3 ? '' : 'pointer-events-none'"
   >
     <div

@@ -4,6 +4,7 @@ import { useElementSize, useLocalStorage } from '@vueuse/core'
 import { CloudFog } from '@lucide/vue'
 import { useTemplateRef, watch } from 'vue'
 import type { Show } from '#core/show/show'
+import { useSpaceNames } from '../../composables/space/useSpaceNames'
 import { useSpacePointer } from '../../composables/space/useSpacePointer'
 import { useSpaceScene } from '../../composables/space/useSpaceScene'
 import type { SetView } from '../../space/viewPoints'
@@ -14,12 +15,14 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
 const isHazy = useLocalStorage('rhopander-haze', true)
-const { space, lights, looking, trouble, fixtureAt, look, lookFromFixture } = useSpaceScene(
+const { space, pictures, lights, looking, trouble, fixtureAt, look, lookFromFixture } = useSpaceScene(
   canvas,
   () => props.show,
   isHazy,
 )
 const { pointed, onDown, onUp, onMove, onLeave } = useSpacePointer(canvas, () => props.show, fixtureAt)
+
+const names = useSpaceNames(space, () => props.show, { width, height, pictures })
 
 const VIEWS: readonly { readonly view: SetView; readonly label: string }[] = [
   { view: 'house', label: 'From the house' },
@@ -52,6 +55,19 @@ defineExpose({
       @pointermove="onMove"
       @pointerleave="onLeave"
     />
+    <svg class="pointer-events-none absolute inset-0 h-full w-full" role="group" aria-label="Names of targets">
+      <text
+        v-for="{ id, name, at } in names"
+        :key="id"
+        :x="at.x"
+        :y="at.y"
+        class="fill-brass text-[11px] font-semibold"
+        stroke-width="3"
+        style="paint-order: stroke; stroke: #0b1112"
+      >
+        {{ name }}
+      </text>
+    </svg>
     <p
       v-if="pointed"
       class="pointer-events-none absolute rounded bg-deck px-1.5 py-0.5 font-mono text-xs text-sail"

@@ -86,12 +86,17 @@ function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
     : tall > wide
       ? { x: middle, y: top - 8, anchor: 'middle', width: 0 }
       : wide < END_ON
-        ? { x: middle, y: top - 14, anchor: 'middle', width: 0 }
+        ? { x: middle, y: Math.min(top - 14, numbersTop(hang) - LINE), anchor: 'middle', width: 0 }
         : { x: Math.min(from.x, to.x) - 7, y: from.y + 4, anchor: 'end', width: 0 }
   const free = { ...label, width: hang.hang.hang.name.length * LETTER }
   while (placed.some((other) => overlaps(other, free))) free.y -= LINE
   placed.push(free)
   return free
+}
+
+/** Where the numbers of what hangs there end above: heads that stand carry them over the hang. */
+function numbersTop({ fixtures }: DrawnHang): number {
+  return Math.min(...fixtures.map(({ at }) => toScreen(at).y - signSize(scale.value) - LINE))
 }
 
 function overlaps(a: HangLabel, b: HangLabel): boolean {

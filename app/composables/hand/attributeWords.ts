@@ -11,7 +11,7 @@ export function numberInWords({ range, wheel }: Pick<Shown, 'range' | 'wheel'>, 
   if (range.unit === 'level') return String(Math.round(number * 100))
   if (range.unit === 'kelvin') return String(Math.round(number))
   // Of what can stand as well it is said that it spins.
-  return isSpinning(range) ? `${number.toFixed(1)} rpm` : number.toFixed(1)
+  return isSpinning(range) ? `${Number(number.toFixed(1))} rpm` : number.toFixed(1)
 }
 
 /** "40", "36–80", "Dots", "differ". */

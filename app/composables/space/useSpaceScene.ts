@@ -38,6 +38,8 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   const selection = useSelection()
   const space = shallowRef<SpaceView | null>(null)
   const trouble = ref('')
+  /** How often it was drawn. */
+  const pictures = ref(0)
   const parts = new Map<string, Object3D>()
   let heads: HeadModel | null = null
 
@@ -107,7 +109,7 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   onMounted(() => {
     if (!canvas.value) return
     try {
-      space.value = new SpaceView(canvas.value)
+      space.value = new SpaceView(canvas.value, () => (pictures.value += 1))
     } catch (error) {
       trouble.value = `Space needs WebGL, which this browser does not give: ${String(error)}. Plan and Section show the same stage.`
       return
@@ -138,5 +140,5 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   watch([fixtures, chosen], drawHeads)
   watch([lights, isHazy], drawLights)
 
-  return { space, lights, looking, trouble, fixtureAt, look, lookFromFixture }
+  return { space, pictures, lights, looking, trouble, fixtureAt, look, lookFromFixture }
 }

@@ -45,7 +45,9 @@ export function usePlanView(element: Ref<HTMLElement | null>, extent: () => Exte
     const usable = { width: width.value - 2 * MARGIN, height: height.value - ABOVE - BELOW }
     const scale = Math.max(4, Math.min(usable.width / (right - left), usable.height / (top - bottom)))
     const x = width.value / 2 - (scale * (left + right)) / 2
-    const y = ABOVE + usable.height / 2 + (scale * (bottom + top)) / 2
+    const spare = usable.height - scale * (top - bottom)
+    const below = projection().stands === 'below' ? 0 : spare / 2
+    const y = ABOVE + usable.height - below + scale * bottom
     return { scale, x, y }
   })
   const sight = computed<Sight>(() => {

@@ -15,6 +15,7 @@ import { hangsOf, rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import type { GridColumn, GridPaste } from '../../../composables/table/gridColumn'
 import { useCommit } from '../../../composables/forms/useCommit'
+import { useDialogs } from '../../../stores/dialogs'
 import { useMessages } from '../../../stores/messages'
 import { useProposal } from '../../../stores/proposal'
 import { useSelection } from '../../../stores/selection'
@@ -28,6 +29,7 @@ const props = defineProps<{ show: Show }>()
 const selection = useSelection()
 const proposal = useProposal()
 const messages = useMessages()
+const dialogs = useDialogs()
 const { offer } = useCommit()
 
 const rows = computed<Row[]>(() =>
@@ -43,7 +45,7 @@ const LOOKS: Readonly<Record<(typeof FIXTURE_COLUMNS)[number], readonly [string,
   type: ['Type', 92, false],
   mode: ['Mode', 64, false],
   hang: ['Hang', 92, false],
-  along: ['Along', 62, true],
+  along: ['Along', 74, true],
   out: ['Out', 52, true],
   drop: ['Drop', 54, true],
   yaw: ['Yaw', 54, true],
@@ -129,5 +131,8 @@ function select(ids: readonly string[]) {
     @paste="paste"
   >
     <template #bar><slot /></template>
+    <template #begin>
+      <button type="button" class="quiet-button py-1.5" @click="dialogs.open = 'import'">Import a rig</button>
+    </template>
   </GridTable>
 </template>

@@ -1,0 +1,29 @@
+/** Names of targets over the picture of space, kept clear of each other. */
+import { computed, type Ref } from 'vue'
+import type { Show } from '#core/show/show'
+import { pointOn, targetsOf } from '#core/show/targets'
+import { NamePlaces } from '../../drawing/namePlaces'
+import type { SpaceView } from '../../space/spaceView'
+
+/** Half as wide and high as the sign of a target is, pixels. */
+const SIGN = 5
+
+/** `width` and `height` are the picture's, pixels; `pictures` counts how often it was drawn. */
+export function useSpaceNames(
+  space: Ref<SpaceView | null>,
+  show: () => Show,
+  { width, height, pictures }: { width: Ref<number>; height: Ref<number>; pictures: Ref<number> },
+) {
+  return computed(() => {
+    const view = space.value
+    if (!view || pictures.value === 0) return []
+    const marks = [...targetsOf(show()).values()].flatMap((placed) => {
+      const part = view.onScreen(pointOn(placed, null))
+      if (!part || part.x < 0 || part.x > 1 || part.y < 0 || part.y > 1) return []
+      return [{ id: placed.id, name: placed.target.name, x: part.x * width.value, y: part.y * height.value }]
+    })
+    const places = new NamePlaces()
+    for (const { x, y } of marks) places.mark({ left: x - SIGN, right: x + SIGN, top: y - SIGN, bottom: y + SIGN })
+    return marks.sort((a, b) => a.y - b.y).map(({ id, name, x, y }) => ({ id, name, at: places.place(name, { x, y }) }))
+  })
+}
