@@ -35,7 +35,7 @@ type PortableLine = PortablePalette['values'][number]
 
 export const paletteDocument = z.strictObject({
   format: z.literal('rhopander palettes'),
-  version: z.literal(1),
+  version: z.union([z.literal(1), z.literal(2)]),
   palettes: z.array(portablePalette),
 })
 

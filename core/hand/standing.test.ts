@@ -4,8 +4,10 @@ import { movesUntil } from '../cues/arrivals'
 import { stagePicture } from '../cues/onStage'
 import { stagePictureAt } from '../cues/stageAt'
 import { channelLevels } from '../output/channelLevels'
-import { firstMode } from '../show/modes'
+import { fixtureTypeId } from '../show/ids'
+import { firstMode, modesOf } from '../show/modes'
 import { rigOf } from '../show/rig'
+import type { Amount } from '../show/values'
 import { standingAt } from './standing'
 
 let desk: Desk
@@ -87,5 +89,71 @@ describe('a recall over a time', () => {
     expect(out(14_000)).toBe(1)
     desk.do('setBlind', { blind: true })
     expect(out(12_000)).toBe(0)
+  })
+})
+
+describe('what turns and what snaps, on its way', () => {
+  const put = (attribute: 'goboTurn' | 'strobe', value: Amount) =>
+    desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value })
+  const standing = (attribute: 'goboTurn' | 'strobe' | 'edge', at: number) => {
+    const rigged = rigOf(desk.show).get(desk.fixture(11))
+    return rigged && standingAt(desk.show, desk.person, at)(rigged, attribute)
+  }
+  let next = 11
+  /** Two palettes from the present hand and another, recalled one after the other over four seconds from 10 s. */
+  function fromTo(attribute: 'goboTurn' | 'strobe', from: Amount, to: Amount) {
+    const [first, second] = [next++, next++]
+    put(attribute, from)
+    desk.record(first, 'From', 'combined')
+    put(attribute, to)
+    desk.record(second, 'To', 'combined')
+    recall(first, 0)
+    desk.now = 10_000
+    recall(second, 4)
+  }
+
+  it('goes the shorter way round, in step with its speed, and over to turning as the move begins', () => {
+    fromTo('goboTurn', { kind: 'number', number: 170 }, { kind: 'number', number: -170 })
+    expect(standing('goboTurn', 11_000)).toEqual({ kind: 'number', number: 175 })
+    expect(standing('goboTurn', 14_000)).toEqual({ kind: 'number', number: -170 })
+    fromTo('goboTurn', { kind: 'spin', rpm: 10 }, { kind: 'spin', rpm: -30 })
+    expect(standing('goboTurn', 12_000)).toEqual({ kind: 'spin', rpm: -10 })
+    fromTo('goboTurn', { kind: 'number', number: 20 }, { kind: 'spin', rpm: 30 })
+    expect(standing('goboTurn', 10_000)).toEqual({ kind: 'number', number: 20 })
+    expect(standing('goboTurn', 10_001)).toEqual({ kind: 'spin', rpm: 30 })
+    expect(
+      desk.refused('setValue', {
+        fixtures: desk.fixtures('11'),
+        attribute: 'goboTurn',
+        value: { kind: 'spin', rpm: 61 },
+      }),
+    ).toBe('The gobo turn of Tern 700 spins at 60 rpm at most, either way.')
+    expect(
+      desk.refused('setValue', {
+        fixtures: desk.fixtures('11'),
+        attribute: 'edge',
+        value: { kind: 'spin', rpm: 1 },
+      }),
+    ).toBe('The edge of Tern 700 cannot spin.')
+  })
+
+  it('goes over at once where the catalogue says so, or the channel of its mode', () => {
+    fromTo('strobe', { kind: 'number', number: 0 }, { kind: 'number', number: 5 })
+    expect(standing('strobe', 10_001)).toEqual({ kind: 'number', number: 5 })
+    const [id, type] = [...desk.show.all.fixtureType].find(([, { name }]) => name === 'Tern 700') ?? []
+    if (!id || !type) throw new Error('no Tern')
+    const modes = modesOf(desk.show, id).map(({ id: mode, mode: { name, channels } }) => ({
+      id: mode,
+      name,
+      channels: channels.map((channel) => ({ ...channel, snaps: channel.functions[0]?.does === 'edge' })),
+    }))
+    desk.do('changeFixtures', { changes: [{ fixture: desk.fixture(11), mode: firstMode(desk.show, id) }] })
+    recall(1, 0)
+    desk.level('11', 'edge', 0)
+    desk.now = 10_000
+    recall(2, 4)
+    expect(standing('edge', 11_000)).toEqual({ kind: 'number', number: 0.25 })
+    desk.do('changeType', { type: fixtureTypeId.parse(id), ...type, modes })
+    expect(standing('edge', 11_000)).toEqual({ kind: 'number', number: 1 })
   })
 })

@@ -1,6 +1,7 @@
 import { beforeEach, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
-import { firstMode } from '../show/modes'
+import { fixtureTypeId } from '../show/ids'
+import { firstMode, modesOf } from '../show/modes'
 import type { ChannelRole } from '../attributes/channelRole'
 import type { Channel } from '../show/entities'
 import { channelLevels } from './channelLevels'
@@ -92,4 +93,28 @@ it('sends what is on its way, edges and wheels too: numbers go over evenly, slot
   expect(slotOf()).toBe(2)
   desk.now = 5000
   expect([sent('intensity'), sent('edge')]).toEqual([1, 1])
+})
+
+it('does not strobe what is brought out, and shows what a channel says it is worth then', () => {
+  desk.do('setValue', { fixtures: desk.fixtures('11'), attribute: 'strobe', value: { kind: 'number', number: 20 } })
+  expect(Math.round(sent('strobe') * 255)).toBe(131)
+  desk.do('setHighlight', { highlight: 'brighter', fixtures: [desk.fixture(11)] })
+  expect(Math.round(sent('strobe') * 255)).toBe(8)
+})
+
+it('repeats a channel that another follows, to its own fineness', () => {
+  const [id, type] = [...desk.show.all.fixtureType].find(([, { name }]) => name === 'Tern 700') ?? []
+  const [mode] = modesOf(desk.show, id ?? '')
+  const edge = channelOf('edge')
+  if (!id || !type || !mode || !edge) throw new Error('no Tern')
+  const twin = { ...edge, name: 'Edge again', coarse: 60, fine: null, follows: edge.name }
+  const modes = [{ ...mode, name: mode.mode.name, channels: [...mode.mode.channels, twin] }]
+  desk.do('changeType', {
+    type: fixtureTypeId.parse(id),
+    ...type,
+    modes: modes.map(({ id: of, name, channels: all }) => ({ id: of, name, channels: all })),
+  })
+  desk.level('11', 'edge', 0.7)
+  const levels = channelLevels(desk.show, desk.now).get(2)
+  expect(levels?.[100 + 59]).toBe(levels?.[100 + edge.coarse - 1])
 })

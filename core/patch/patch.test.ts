@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OSTREL_TYPES, tern } from '#demo/types'
-import { plainChannel } from '../show/entities'
+import { fixtureMode, plainChannel } from '../show/entities'
 import { fixtureId } from '../show/ids'
 import { Desk } from '../../tests/support/smallShow'
 import { autoPatch } from './autoPatch'
@@ -116,6 +116,42 @@ describe('modes', () => {
     expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[46, 17], [24, 9], [24]])
     for (const type of OSTREL_TYPES)
       expect(modeFaults(type, type.modes[0]?.channels ?? []).filter(({ severity }) => severity === 'wrong')).toEqual([])
+  })
+
+  it('of before channels had functions are read as doing one thing over all their levels', () => {
+    const before = { name: 'Zoom', does: 'zoom', coarse: 3, fine: 4, from: 6, to: 48, rest: 27 }
+    const [read] = fixtureMode.shape.channels.parse([before])
+    expect(read).toMatchObject({
+      ...{ name: 'Zoom', coarse: 3, fine: 4, finest: null, rest: 27, curve: 'even' },
+      functions: [{ does: 'zoom', first: 0, last: 255, from: 6, to: 48, spins: false, when: null }],
+    })
+    expect(fixtureMode.shape.channels.safeParse([{ ...before, does: 'smell' }]).success).toBe(false)
+  })
+
+  it('are told where functions overlap, drive the same twice, spin what cannot, or follow nobody', () => {
+    const plain = { fine: null, from: 0, to: 1, rest: 0 }
+    const zoom = plainChannel({ name: 'Zoom', does: 'zoom', coarse: 1, ...plain })
+    const [one] = zoom.functions
+    if (!one) throw new Error('it does something')
+    const channels = [
+      {
+        ...zoom,
+        functions: [
+          { ...one, last: 100 },
+          { ...one, does: 'iris' as const, first: 90 },
+        ],
+      },
+      plainChannel({ name: 'Iris', does: 'iris', coarse: 2, ...plain }),
+      { ...plainChannel({ name: 'Edge', does: 'edge', coarse: 3, ...plain }), follows: 'Nobody' },
+      { ...zoom, name: 'Edge too', coarse: 4, functions: [{ ...one, does: 'frost' as const, spins: true }] },
+    ]
+    const wrong = modeFaults(tern, channels).filter(({ severity, row }) => severity === 'wrong' && row !== null)
+    expect(wrong.map(({ row, part, message }) => `${row}.${part ?? ''} ${message}`)).toEqual([
+      '0.1 levels 90 to 255 overlap 0 to 100',
+      '1.0 iris is driven by Zoom already; let this one follow it',
+      '2. follows Nobody, which no other channel is called',
+      '3.0 frost cannot spin',
+    ])
   })
 
   it('are told what overlaps, what is left out and what cannot be', () => {

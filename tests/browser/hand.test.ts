@@ -41,6 +41,37 @@ test('sets and changes every attribute, by typing, dragging and keys', async ({ 
   await expect(value(showPage, 'intensity in per cent')).toHaveValue('36–80')
 })
 
+test('a gobo is put in by name, spun and stopped again; the strip by Record says what is taken', async ({
+  showPage,
+}) => {
+  await select(showPage, '12-14')
+  await openFamilies(showPage, 'Gobo')
+  await type(value(showPage, 'gobo in slot'), 'Net')
+  await hand(showPage).getByRole('region', { name: 'Gobo' }).getByRole('button', { name: '2 more' }).click()
+  await type(value(showPage, 'gobo turn in degrees'), '12 rpm')
+  const turn = value(showPage, 'gobo turn in turns a minute')
+  await expect(turn).toHaveValue('12 rpm')
+  await type(turn, '+8')
+  await expect(turn).toHaveValue('20 rpm')
+  await type(turn, '200 rpm')
+  await expect(showPage.getByRole('alert').filter({ hasText: 'spins at 60 rpm at most' })).toBeVisible()
+  await hand(showPage).getByRole('button', { name: 'Ends and home of gobo turn' }).click()
+  await showPage.getByRole('button', { name: /^Stand/ }).click()
+  await expect(value(showPage, 'gobo turn in degrees')).toHaveValue('0.0')
+  // What was asked for was done after all.
+  await expect(showPage.getByRole('alert').filter({ hasText: 'rpm at most' })).toBeHidden()
+
+  const strip = hand(showPage).getByRole('button', { name: 'Takes 6 values of gobo' })
+  await strip.click()
+  await showPage.getByRole('button', { name: 'Attributes of gobo' }).click()
+  await showPage.getByRole('button', { name: 'gobo turn', exact: true }).click()
+  await expectAccessible(showPage)
+  await showPage.keyboard.press('Escape')
+  await expect(
+    hand(showPage).getByRole('button', { name: 'Takes 3 values of gobo, holds back 3 of gobo' }),
+  ).toBeVisible()
+})
+
 test('turns heads on the pad, with an axis locked, and to the other side', async ({ showPage }) => {
   await select(showPage, '12')
   await type(value(showPage, 'pan in degrees'), '10')

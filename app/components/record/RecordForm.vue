@@ -9,6 +9,7 @@ import { useShow } from '../../stores/show'
 import ClearMenu from '../hand/ClearMenu.vue'
 import RecordCueForm from './RecordCueForm.vue'
 import RecordPaletteForm from './RecordPaletteForm.vue'
+import TakeStrip from './TakeStrip.vue'
 import UpdateMenu from './UpdateMenu.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -30,11 +31,11 @@ const onceWords = computed(() => {
     <RecordPaletteForm v-if="what === 'palette'" :show="show" @close="what = null" />
     <RecordCueForm v-else-if="what === 'cue'" :show="show" @close="what = null" />
     <template v-else>
-      <div class="mb-2 flex items-center gap-1.5 text-xs text-mist">
-        <span class="shrink-0">Switches count</span>
+      <div class="mb-2 flex items-start gap-1.5 text-xs text-mist">
+        <TakeStrip :show="show" class="flex-1" />
         <button
           type="button"
-          class="chip shrink-0 px-1.5 py-0 text-xs"
+          class="chip ml-auto shrink-0 px-1.5 py-0 text-xs"
           :class="isOnce ? 'chip-on' : ''"
           :aria-pressed="isOnce"
           :title="onceWords"
@@ -42,8 +43,8 @@ const onceWords = computed(() => {
         >
           {{ isOnce ? 'once' : 'until changed' }}
         </button>
-        <UpdateMenu class="ml-auto min-w-0" />
       </div>
+      <UpdateMenu class="mb-2 min-w-0" />
       <div class="flex gap-1.5">
         <button
           type="button"

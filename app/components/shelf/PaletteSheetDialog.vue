@@ -47,7 +47,7 @@ function saveTable() {
   save(`${fileName.value}.csv`, 'text/csv', Papa.unparse([[...PALETTE_COLUMNS], ...rows]))
 }
 function saveDocument() {
-  const document = { format: 'rhopander palettes', version: 1, palettes: portablePalettes(props.show) }
+  const document = { format: 'rhopander palettes', version: 2, palettes: portablePalettes(props.show) }
   save(`${fileName.value}.json`, 'application/json', JSON.stringify(document, null, 1))
 }
 
