@@ -304,7 +304,7 @@ export const plover: TypeWithModes = {
         { name: 'Leaf', colour: '#5cb83a', pattern: null },
         { name: 'Lagoon', colour: '#2ab7c9', pattern: null },
         { name: 'Flame', colour: '#ff6a2b', pattern: null },
-        { name: 'Congo', colour: '#3a1d9e', pattern: null },
+        { name: 'Indigo', colour: '#3a1d9e', pattern: null },
       ],
     },
     gobos('Gobo wheel', 'dots', 'bars', 'ring', 'net', 'star', 'window', 'ripples', 'breakup'),

@@ -27,6 +27,8 @@ export const useShelfView = defineStore('shelfView', () => {
   const filter = ref<(typeof SHELF_FILTERS)[number]>('all')
   /** Seconds a recall takes here; null for what the palette says. */
   const recallTime = ref<number | null>(null)
+  /** Whether a recall with nothing selected selects what it brings into the hand. */
+  const recallSelects = useLocalStorage('rhopander-recall-selects', true)
   const dialog = ref<'make' | 'sheet' | 'duplicates' | null>(null)
 
   const opened = computed(() => (looked.value && show.view?.all.palette.get(looked.value) ? looked.value : null))
@@ -65,11 +67,17 @@ export const useShelfView = defineStore('shelfView', () => {
     reveal(palette)
   }
 
-  /** Puts a palette in the hand for the selection; without one, for all the palette holds. */
-  function recall(palette: PaletteId, as: 'link' | 'loose' = 'link') {
+  /** Puts a palette in the hand for the selection; without one, for all the palette holds, which is selected then. */
+  async function recall(palette: PaletteId, as: 'link' | 'loose' = 'link') {
     const fixtures = selection.fixtures.length > 0 ? [...selection.fixtures] : null
     const seconds = recallTime.value ?? undefined
-    return show.send('recallPalette', { palette, fixtures, as, seconds })
+    const done = show.send('recallPalette', { palette, fixtures, as, seconds })
+    if (fixtures === null && recallSelects.value) selectServed(palette)
+    return done
+  }
+
+  function selectServed(palette: PaletteId) {
+    if (show.view) selection.set(servedBy(show.view, palette).map(({ id }) => id))
   }
 
   /** Opens a palette in the hand to be changed in place; its fixtures are selected where none are. */
@@ -77,7 +85,7 @@ export const useShelfView = defineStore('shelfView', () => {
     const isOpen = await show.send('openPalette', { palette })
     if (!isOpen || !show.view) return
     looked.value = null
-    if (selection.fixtures.length === 0) selection.set(servedBy(show.view, palette).map(({ id }) => id))
+    if (selection.fixtures.length === 0) selectServed(palette)
   }
 
   return {
@@ -91,6 +99,7 @@ export const useShelfView = defineStore('shelfView', () => {
     close: () => (looked.value = null),
     dialog,
     recallTime,
+    recallSelects,
     use,
     adjusted,
     editing,

@@ -1,9 +1,21 @@
 import { beforeEach, expect, it } from 'vitest'
 import { Desk } from '../../tests/support/smallShow'
-import { fixtureTypeId } from '../show/ids'
 import { firstMode, modesOf } from '../show/modes'
 import type { ChannelRole } from '../attributes/channelRole'
 import type { Channel } from '../show/entities'
+import { attributeId, numberAttributeId, type NumberAttribute } from '../attributes/attribute'
+import { onTheMove } from '../cues/arrivals'
+import { audienceView } from '../cues/audienceView'
+import { pictureOf } from '../cues/onStage'
+import { onItsWay } from '../cues/stageAt'
+import { listsInOrder } from '../cues/tracking'
+import { amountAt, amountSet } from '../hand/standing'
+import { rangeOf } from '../show/attributeRange'
+import { asCueListId, asFixtureId, fixtureTypeId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import type { Show } from '../show/show'
+import { richDesk } from '../../tests/support/richShow'
+import { channelLevel, type ChannelSource } from './channelFunction'
 import { channelLevels } from './channelLevels'
 
 let desk: Desk
@@ -117,4 +129,55 @@ it('repeats a channel that another follows, to its own fineness', () => {
   desk.level('11', 'edge', 0.7)
   const levels = channelLevels(desk.show, desk.now).get(2)
   expect(levels?.[100 + 59]).toBe(levels?.[100 + edge.coarse - 1])
+})
+
+/** Every channel of every fixture worked out from the stage at an instant, whatever moves. */
+function levelsAnew(show: Show, now: number): Map<number, number[]> {
+  const view = audienceView(show)
+  const moving = new Map(onTheMove(show, view.people, now).map((fixture) => [fixture.id, fixture]))
+  const universes = new Map<number, number[]>()
+  for (const rigged of rigOf(show).values()) {
+    const { universe, address, mode } = rigged.fixture
+    const on = moving.get(rigged.id)
+    const picture = on ? onItsWay(show, on, view, now) : pictureOf(show, rigged, view.lookup)
+    if (!picture || universe === null || address === null) continue
+    const { position, seen, zoom, colour } = view.see(picture)
+    const pictured = { ...position.pose, intensity: seen, zoom: zoom.angle, ...colour }
+    const restOf = (attribute: NumberAttribute) => rangeOf(rigged.type, attribute).home
+    const amountOf: ChannelSource['amountOf'] = (role) => {
+      const number: unknown = Reflect.get(pictured, role)
+      if (typeof number === 'number') return { kind: 'number', number }
+      const attribute = attributeId.parse(role)
+      const amount = on ? amountAt(show, on, attribute, view, now) : amountSet(show, rigged, attribute, view.seen)
+      return amount ?? { kind: 'number', number: restOf(numberAttributeId.parse(role)) }
+    }
+    const levels = universes.get(universe) ?? new Array<number>(512).fill(0)
+    universes.set(universe, levels)
+    for (const channel of show.all.fixtureMode.get(mode ?? '')?.channels ?? []) {
+      const level = channelLevel(channel, { amountOf, restOf }, channel.rest, seen)
+      levels[address + channel.coarse - 2] = channel.fine === null ? level : level >> 8
+      if (channel.fine !== null) levels[address + channel.fine - 2] = level & 255
+    }
+  }
+  return universes
+}
+
+it('writes in the middle of a move just what it would if it wrote everything anew', () => {
+  const rich = richDesk()
+  const modes = [...rich.show.all.fixture].flatMap(([key, { type }], i) => {
+    const mode = firstMode(rich.show, type ?? '')
+    return mode ? [{ fixture: asFixtureId(key), mode, universe: 1 + Math.floor(i / 8), address: 1 + (i % 8) * 60 }] : []
+  })
+  rich.do('changeFixtures', { changes: modes })
+  const [list] = listsInOrder(rich.show)
+  const cues = list?.cues ?? []
+  for (const { id } of cues) {
+    rich.do('goToCue', { list: list?.id ?? asCueListId('none'), cue: id, seconds: 6 })
+    const now = rich.now + 2500
+    const written = channelLevels(rich.show, now)
+    for (const [universe, levels] of levelsAnew(rich.show, now))
+      expect([universe, [...(written.get(universe) ?? [])]]).toEqual([universe, levels])
+    rich.now += 4000
+  }
+  expect(cues.length).toBeGreaterThan(2)
 })

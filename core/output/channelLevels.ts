@@ -7,9 +7,11 @@ import { amountAt, amountSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
 import { audienceView, type AudienceView } from '../cues/audienceView'
 import { onItsWay } from '../cues/stageAt'
+import type { MovingFixture } from '../cues/playback'
+import type { Track } from '../cues/tracks'
 import { pictureOf, type StageFixture } from '../cues/onStage'
 import type { Channel } from '../show/entities'
-import type { Attribute, NumberAttribute } from '../attributes/attribute'
+import { isNumberAttribute, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { ChannelRole } from '../attributes/channelRole'
 import { derived } from '../show/derived'
 import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
@@ -63,9 +65,36 @@ export function channelLevels(show: Show, now: number): Universes {
     copied.add(patched.universe)
     universes.set(patched.universe, own)
     const amount = (attribute: Attribute) => amountAt(show, fixture, attribute, view, now)
-    writeFixture(own, patched, sourceOf(view.see(picture), amount), view.isBroughtOut(fixture.id))
+    const moves = rolesOnTheMove(patched.rigged, fixture, view)
+    writeFixture(own, patched, sourceOf(view.see(picture), amount), view.isBroughtOut(fixture.id), moves)
   }
   return universes
+}
+
+/** What of a fixture is on its way: channels that say nothing of it stay at what they come to. */
+function rolesOnTheMove(
+  { type }: RiggedFixture,
+  { id, tracks }: MovingFixture,
+  view: AudienceView,
+): ReadonlySet<ChannelRole> {
+  const isMoving = ({ move, under }: Track) => move !== null || under !== null
+  const roles = new Set<ChannelRole>()
+  for (const attribute of type.has) {
+    const held = view.held(id, attribute)
+    const listed = tracks.get(attribute) ?? []
+    if (held ? !isMoving(held) : !listed.some(isMoving)) continue
+    if (isNumberAttribute(attribute)) roles.add(attribute)
+    else for (const role of ['pan', 'tilt'] as const) roles.add(role)
+  }
+  return roles
+}
+
+/** Whether a channel says anything of what moves. */
+function saysAnyOf(roles: ReadonlySet<ChannelRole>, { functions, dims }: Channel): boolean {
+  return (
+    (dims && roles.has('intensity')) ||
+    functions.some(({ does, when }) => roles.has(does) || (when !== null && roles.has(when.attribute)))
+  )
 }
 
 function settledLevels(show: Show, view: AudienceView): Universes {
@@ -116,11 +145,19 @@ function numberPictured(picture: StageFixture, role: ChannelRole): number | null
   }
 }
 
-function writeFixture(levels: Uint8Array, { address, channels }: Patched, source: ChannelSource, isOut: boolean) {
+/** `moves` is what is to be written of it; all of it where that is left out. */
+function writeFixture(
+  levels: Uint8Array,
+  { address, channels }: Patched,
+  source: ChannelSource,
+  isOut: boolean,
+  moves?: ReadonlySet<ChannelRole>,
+) {
   const dimmed = numberOf(source.amountOf('intensity'))
   for (const channel of channels) {
     const followed =
       channel.follows === null ? channel : (channels.find(({ name }) => name === channel.follows) ?? channel)
+    if (moves && !saysAnyOf(moves, followed)) continue
     const rest = (isOut ? followed.highlight : null) ?? followed.rest
     const level = channelLevel(followed, source, rest, dimmed)
     write(levels, address, channel, Math.floor((level * levelsOf(channel)) / levelsOf(followed)))

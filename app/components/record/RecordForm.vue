@@ -31,8 +31,8 @@ const onceWords = computed(() => {
     <RecordPaletteForm v-if="what === 'palette'" :show="show" @close="what = null" />
     <RecordCueForm v-else-if="what === 'cue'" :show="show" @close="what = null" />
     <template v-else>
-      <div class="mb-2 flex items-start gap-1.5 text-xs text-mist">
-        <TakeStrip :show="show" class="flex-1" />
+      <div class="mb-2 flex flex-wrap items-center gap-1.5 text-xs text-mist">
+        <TakeStrip :show="show" />
         <button
           type="button"
           class="chip ml-auto shrink-0 px-1.5 py-0 text-xs"
@@ -43,8 +43,8 @@ const onceWords = computed(() => {
         >
           {{ isOnce ? 'once' : 'until changed' }}
         </button>
+        <UpdateMenu class="min-w-0" />
       </div>
-      <UpdateMenu class="mb-2 min-w-0" />
       <div class="flex gap-1.5">
         <button
           type="button"

@@ -131,6 +131,10 @@ const item = 'w-full rounded px-2 py-1 text-left hover:bg-plank-2'
         <button type="button" :class="item" @click="((shelves.dialog = 'duplicates'), close())">
           Find duplicates …
         </button>
+        <label class="mt-1 flex items-start gap-2 rounded border-t border-rule px-2 pt-2 pb-1 text-sm hover:bg-plank-2">
+          <input v-model="shelves.recallSelects" type="checkbox" class="mt-0.5 accent-kelp" />
+          With nothing selected, recalling selects what the palette holds
+        </label>
       </template>
     </FloatingPanel>
   </div>
