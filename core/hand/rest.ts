@@ -1,7 +1,7 @@
 /** What fixtures are brought to when they are put at rest or made neutral. */
 import { nearestToHome } from '../palettes/solve'
 import type { Draft } from '../show/draft'
-import { familyOf, type Attribute } from '../attributes/attribute'
+import { kindOf, familyOf, type Attribute } from '../attributes/attribute'
 import { type Family } from '../attributes/families'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
@@ -16,9 +16,10 @@ export function homeValue(rigged: RiggedFixture, attribute: Attribute): Value {
   return { kind: 'number', number: rangeOf(rigged.type, attribute).home }
 }
 
-/** Neutral is home, to be seen: at full. */
+/** Neutral is home, but where the catalogue says otherwise: it is to be seen. */
 export function neutralValue(rigged: RiggedFixture, attribute: Attribute): Value {
-  return attribute === 'intensity' ? { kind: 'number', number: 1 } : homeValue(rigged, attribute)
+  const { neutral } = kindOf(attribute)
+  return neutral === undefined ? homeValue(rigged, attribute) : { kind: 'number', number: neutral }
 }
 
 /** Puts a value into the hand for every attribute of some families that fixtures have. */
