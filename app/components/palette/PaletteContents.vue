@@ -1,69 +1,125 @@
 <script setup lang="ts">
-/** What a palette holds, line by line; a line, or all of an attribute, can be taken out. */
-import { X } from '@lucide/vue'
-import { computed } from 'vue'
-import { paletteLines, type PaletteLine } from '#core/refocus/paletteLines'
-import { attributeName, inCatalogueOrder } from '#core/attributes/attribute'
-import type { PaletteId } from '#core/show/ids'
+/** What a palette holds: whom it serves down, attributes across. A cell, or all of an attribute, can be taken out. */
+import { ChevronRight, X } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { attributeName, type Attribute } from '#core/attributes/attribute'
+import { paletteTable, unfolded, type PaletteRow } from '#core/refocus/paletteTable'
+import type { FixtureId, PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 
 const props = defineProps<{ show: Show; id: PaletteId }>()
 const proposal = useProposal()
-/** More lines than this are counted. */
+/** More rows than this are counted. */
 const MOST = 200
 
-const lines = computed(() => paletteLines(props.show, props.id))
-const shown = computed(() => lines.value.slice(0, MOST))
-const attributes = computed(() => [...new Set(lines.value.map(({ attribute }) => attribute))].sort(inCatalogueOrder))
+const table = computed(() => paletteTable(props.show, props.id))
+const count = computed(() =>
+  table.value.rows.reduce((sum, { fixtures, cells }) => sum + Math.max(1, fixtures.length) * cells.size, 0),
+)
+/** Folded rows that are opened, by their words. */
+const opened = ref<readonly string[]>([])
+const toggle = (whom: string) =>
+  (opened.value = opened.value.includes(whom) ? opened.value.filter((one) => one !== whom) : [...opened.value, whom])
 
-function remove({ fixture, attribute }: Pick<PaletteLine, 'fixture' | 'attribute'>) {
-  const fixtures = fixture ? [fixture] : null
-  proposal.propose('removeFromPalette', { palette: props.id, fixtures, attributes: [attribute] }, true)
+interface Shown extends PaletteRow {
+  readonly isFolded: boolean
+  readonly isPart: boolean
+}
+const rows = computed<Shown[]>(() =>
+  table.value.rows.flatMap((row) => {
+    const isFolded = row.fixtures.length > 1
+    const parts = isFolded && opened.value.includes(row.whom) ? unfolded(props.show, row) : []
+    return [{ ...row, isFolded, isPart: false }, ...parts.map((part) => ({ ...part, isFolded: false, isPart: true }))]
+  }),
+)
+const columns = computed(
+  () => `minmax(64px, max-content) repeat(${table.value.attributes.length}, minmax(max-content, 1fr))`,
+)
+
+function remove(fixtures: readonly FixtureId[] | null, attribute: Attribute) {
+  proposal.propose(
+    'removeFromPalette',
+    { palette: props.id, fixtures: fixtures && [...fixtures], attributes: [attribute] },
+    true,
+  )
 }
 </script>
 
 <template>
   <section class="border-b border-rule px-3 py-2.5" aria-labelledby="contents-title">
     <h3 id="contents-title" class="mb-1 font-semibold">
-      Holds <span class="text-sm font-normal text-mist">{{ lines.length }} values</span>
+      Holds <span class="text-sm font-normal text-mist">{{ count }} values</span>
     </h3>
-    <div v-if="attributes.length > 1" class="mb-1.5 flex flex-wrap gap-1">
-      <button
-        v-for="attribute in attributes"
-        :key="attribute"
-        type="button"
-        class="chip flex items-center gap-1 px-1.5 py-0"
-        :aria-label="`Take all ${attributeName(attribute)} out`"
-        @click="remove({ fixture: null, attribute })"
-      >
-        {{ attributeName(attribute) }}<X :size="11" class="text-haze" aria-hidden="true" />
-      </button>
-    </div>
-    <div class="max-h-52 overflow-y-auto" role="table" aria-label="Values" tabindex="0">
-      <div
-        v-for="line in shown"
-        :key="line.id"
-        role="row"
-        class="group grid grid-cols-[60px_58px_1fr_14px] items-baseline gap-1 py-px text-sm"
-      >
-        <span role="rowheader" class="truncate" :title="line.whom" :class="line.fixture ? 'font-mono' : 'text-brass'">{{
-          line.whom
-        }}</span>
-        <span role="cell" class="truncate text-mist">{{ attributeName(line.attribute) }}</span>
-        <span role="cell" class="truncate" :title="line.value">{{ line.value }}</span>
-        <span role="cell">
+    <div
+      class="grid max-h-60 items-baseline gap-x-1.5 gap-y-0.5 overflow-auto text-sm whitespace-nowrap"
+      role="table"
+      aria-label="Values"
+      tabindex="0"
+      :style="{ gridTemplateColumns: columns }"
+    >
+      <div role="row" class="contents text-haze">
+        <span role="columnheader" class="sticky top-0 z-10 bg-deck">for</span>
+        <span
+          v-for="attribute in table.attributes"
+          :key="attribute"
+          role="columnheader"
+          class="sticky top-0 z-10 flex items-center gap-1 bg-deck"
+        >
+          <span class="truncate" :title="attributeName(attribute)">{{ attributeName(attribute) }}</span>
           <IconButton
-            v-if="line.fixture"
+            v-if="table.attributes.length > 1"
             :icon="X"
-            :size="12"
-            class="rounded text-haze opacity-0 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100"
-            :aria-label="`Take ${attributeName(line.attribute)} of ${line.whom} out`"
-            @click="remove(line)"
+            :size="11"
+            class="rounded hover:text-sail"
+            :aria-label="`Take all ${attributeName(attribute)} out`"
+            @click="remove(null, attribute)"
           />
         </span>
       </div>
-      <p v-if="lines.length > MOST" class="text-sm text-haze">and {{ lines.length - MOST }} more</p>
+      <div
+        v-for="row in rows.slice(0, MOST)"
+        :key="`${row.isPart} ${row.whom}`"
+        role="row"
+        class="contents"
+        :class="row.isPart ? 'text-mist' : ''"
+      >
+        <span role="rowheader" class="max-w-28 truncate" :class="row.fixtures.length ? 'font-mono' : 'text-brass'">
+          <button
+            v-if="row.isFolded"
+            type="button"
+            class="flex max-w-full items-center gap-0.5 hover:text-sail"
+            :aria-expanded="opened.includes(row.whom)"
+            :title="row.whom"
+            @click="toggle(row.whom)"
+          >
+            <ChevronRight
+              :size="12"
+              class="shrink-0 text-haze"
+              :class="opened.includes(row.whom) ? 'rotate-90' : ''"
+              aria-hidden="true"
+            /><span class="truncate">{{ row.whom }}</span>
+          </button>
+          <span v-else class="pl-3.5" :title="row.whom">{{ row.whom }}</span>
+        </span>
+        <span
+          v-for="attribute in table.attributes"
+          :key="attribute"
+          role="cell"
+          class="group flex min-w-0 items-center gap-1"
+        >
+          <span class="truncate" :title="row.cells.get(attribute)">{{ row.cells.get(attribute) ?? '' }}</span>
+          <IconButton
+            v-if="row.fixtures.length > 0 && row.cells.has(attribute)"
+            :icon="X"
+            :size="11"
+            class="shrink-0 rounded text-haze opacity-0 group-hover:opacity-100 hover:text-sail focus:opacity-100 pointer-coarse:opacity-100"
+            :aria-label="`Take ${attributeName(attribute)} of ${row.whom} out`"
+            @click="remove(row.fixtures, attribute)"
+          />
+        </span>
+      </div>
+      <p v-if="rows.length > MOST" class="col-span-full text-haze">and {{ rows.length - MOST }} more</p>
     </div>
   </section>
 </template>
