@@ -61,9 +61,9 @@ defineExpose({
         :key="id"
         :x="at.x"
         :y="at.y"
-        class="fill-brass text-[11px] font-semibold"
+        class="fill-on-space stroke-space text-[11px] font-semibold"
         stroke-width="3"
-        style="paint-order: stroke; stroke: #0b1112"
+        style="paint-order: stroke"
       >
         {{ name }}
       </text>
