@@ -1,4 +1,5 @@
 /** Channels of the demo's types, put together from what each does. */
+import { colourPart } from '#core/attributes/colourPart'
 import { laidOutChannels } from '#core/patch/channelLayout'
 import type { Channel } from '#core/show/entities'
 
@@ -50,11 +51,9 @@ export const one = (name: string, role: Role, bits: 8 | 16, from: number, to: nu
 })
 export const level = (name: string, role: Role, bits: 8 | 16 = 16, rest = 0): Laid => one(name, role, bits, 0, 1, rest)
 export const other = (name: string, bits: 8 | 16 = 8): Laid => one(name, 'other', bits, 0, 1, 0)
-export const mixing = (bits: 8 | 16): Laid[] => [
-  level('Red', 'red', bits, 1),
-  level('Green', 'green', bits, 1),
-  level('Blue', 'blue', bits, 1),
-]
+/** A channel for each part that mixes a colour. */
+export const mixing = (parts: readonly { readonly name: string }[], bits: 8 | 16): Laid[] =>
+  parts.map(({ name }) => level(name, colourPart(name) ?? 'other', bits))
 export const turning = (pan: number, tilt: number, bits: 8 | 16 = 16): Laid[] => [
   one('Pan', 'pan', bits, -pan, pan, 0),
   one('Tilt', 'tilt', bits, -tilt, tilt, 0),

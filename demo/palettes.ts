@@ -159,14 +159,15 @@ export const ANGLED: readonly AngledPalette[] = [
   { number: 31, name: 'Floor fan', colour: 'heather', fixtures: '51-54', pan: [-40, 40], tilt: [-28, -28] },
 ]
 
-/** Plain levels by attribute. */
+/** Plain levels by attribute, or what the light is to look like, as #rrggbb. */
 export interface LevelPalette {
   readonly number: number
   readonly name: string
   readonly colour: Colour
   readonly shelf: 'intensity' | 'beam' | 'colour' | 'gobo' | 'shutters'
   readonly fixtures: string
-  readonly levels: Partial<Record<NumberAttribute, number>>
+  readonly levels?: Partial<Record<NumberAttribute, number>>
+  readonly look?: string
 }
 
 const MIXING = '1-6, 11-18, 21-26, 41-44'
@@ -183,7 +184,7 @@ export const LEVELS: readonly LevelPalette[] = [
     colour: 'brass',
     shelf: 'colour',
     fixtures: MIXING,
-    levels: { red: 1, green: 0.93, blue: 0.72 },
+    look: '#ffedb8',
   },
   {
     number: 62,
@@ -191,7 +192,7 @@ export const LEVELS: readonly LevelPalette[] = [
     colour: 'shoal',
     shelf: 'colour',
     fixtures: MIXING,
-    levels: { red: 0.55, green: 0.78, blue: 1 },
+    look: '#8cc7ff',
   },
   {
     number: 63,
@@ -199,7 +200,7 @@ export const LEVELS: readonly LevelPalette[] = [
     colour: 'kelp',
     shelf: 'colour',
     fixtures: MIXING,
-    levels: { red: 0.4, green: 0.85, blue: 0.66 },
+    look: '#78ffc6',
   },
   {
     number: 64,
@@ -207,7 +208,7 @@ export const LEVELS: readonly LevelPalette[] = [
     colour: 'coral',
     shelf: 'colour',
     fixtures: MIXING,
-    levels: { red: 1, green: 0.5, blue: 0.28 },
+    look: '#ff8047',
   },
   { number: 71, name: 'Ripples', colour: 'shoal', shelf: 'gobo', fixtures: '11-18', levels: { gobo: 2 } },
   { number: 72, name: 'Netting', colour: 'rose', shelf: 'gobo', fixtures: '11-18, 31-38', levels: { gobo: 4 } },

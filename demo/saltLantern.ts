@@ -7,6 +7,7 @@ import { FIXTURES, HANGS } from './rig'
 import { harbourHall, quarryPlayhouse, SET_PIECES, TARGETS } from './stage'
 import { OSTREL_TYPES } from './types'
 import { ShowBuilder } from './builder'
+import { colourOfHex } from '#core/colour/colour'
 import { choose } from './choices'
 import { ORIGIN, vec3 } from '#core/geometry/vector'
 import { isNumberAttribute, LISTED_ATTRIBUTES } from '#core/attributes/attribute'
@@ -86,14 +87,17 @@ function recordPalettes(builder: ShowBuilder): void {
     })
     builder.run('recordPalette', { number, name, colour, shelf: 'position' }).run('clearHand', everything)
   }
-  for (const { number, name, colour, shelf, fixtures, levels } of LEVELS) {
+  for (const { number, name, colour, shelf, fixtures, levels, look } of LEVELS) {
+    const chosen = choose(builder.show).fixtures(fixtures)
+    const asked = look === undefined ? null : colourOfHex(look)
+    if (asked) builder.run('setColour', { fixtures: chosen, colour: { kind: 'colour', ...asked } })
     for (const attribute of LISTED_ATTRIBUTES.filter(isNumberAttribute)) {
-      const level = levels[attribute]
+      const level = levels?.[attribute]
       if (level === undefined) continue
-      const chosen = choose(builder.show).fixtures(fixtures)
       builder.run('setValue', { fixtures: chosen, attribute, value: { kind: 'number', number: level } })
     }
-    builder.run('recordPalette', { number, name, colour, shelf }).run('clearHand', everything)
+    const reach = look === undefined ? undefined : 'usual'
+    builder.run('recordPalette', { number, name, colour, shelf, reach }).run('clearHand', everything)
   }
   recordCombined(builder)
 }

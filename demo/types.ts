@@ -1,4 +1,5 @@
 /** The fixture types of the made-up maker Ostrel, which every new show starts with. */
+import { USUAL_EMITTERS, USUAL_FLAGS, type UsualPart } from '#core/attributes/colourPart'
 import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
 import type { Wheel } from '#core/show/entities'
 import { laid, does, one, level, other, mixing, turning, strobe, angleOrSpin, slots, type Laid } from './channels'
@@ -24,6 +25,10 @@ const prism = (facets: number): Wheel => ({
   ],
 })
 
+/** The parts of a part list, without what they stand for. */
+const made = (parts: readonly UsualPart[]) => parts.map(({ name, x, y, flux }) => ({ name, x, y, flux }))
+const EMITTERS = USUAL_EMITTERS.filter(({ name }) => ['Red', 'Amber', 'Lime', 'Green', 'Blue'].includes(name))
+
 const FRAMES = ['Top', 'Right', 'Bottom', 'Left'] as const
 
 export const tern: TypeWithModes = {
@@ -46,6 +51,7 @@ export const tern: TypeWithModes = {
     gobos('Second gobo wheel', 'ring', 'window', 'star'),
     prism(3),
   ],
+  mixing: { kind: 'flags', source: { x: 0.3103, y: 0.3245 }, parts: made(USUAL_FLAGS) },
   ranges: [
     { attribute: 'temperature', min: 2800, max: 6800, rest: 6800, fastest: null },
     { attribute: 'frameTurn', min: -60, max: 60, rest: 0, fastest: null },
@@ -56,9 +62,7 @@ export const tern: TypeWithModes = {
     'zoom',
     'edge',
     'iris',
-    'red',
-    'green',
-    'blue',
+    'colour',
     'gobo',
     'gobo2',
     'shutterTop',
@@ -92,7 +96,7 @@ export const tern: TypeWithModes = {
         one('Zoom', 'zoom', 16, 6, 48, 27),
         level('Edge', 'edge'),
         level('Iris', 'iris', 8, 1),
-        ...mixing(16),
+        ...mixing(USUAL_FLAGS, 16),
         one('Temperature', 'temperature', 8, 6800, 2800, 6800),
         one('Gobo', 'gobo', 8, 0, 5, 0),
         angleOrSpin('Gobo turn', 'goboTurn'),
@@ -119,7 +123,7 @@ export const tern: TypeWithModes = {
         one('Zoom', 'zoom', 8, 6, 48, 27),
         level('Edge', 'edge', 8),
         level('Iris', 'iris', 8, 1),
-        ...mixing(8),
+        ...mixing(USUAL_FLAGS, 8),
         one('Gobo', 'gobo', 8, 0, 5, 0),
         one('Second gobo', 'gobo2', 8, 0, 3, 0),
         ...FRAMES.map((side): Laid => level(`${side} shutter`, `shutter${side}`, 8)),
@@ -143,19 +147,9 @@ export const dunlin: TypeWithModes = {
     { beam: 58, field: 82, candela: 11800 },
   ],
   wheels: [],
+  mixing: { kind: 'emitters', choice: 'brightest', parts: made(EMITTERS) },
   ranges: [{ attribute: 'temperature', min: 2500, max: 8000, rest: 8000, fastest: null }],
-  has: [
-    'intensity',
-    'strobe',
-    'strobePulse',
-    'strobeRandom',
-    'position',
-    'zoom',
-    'red',
-    'green',
-    'blue',
-    'temperature',
-  ],
+  has: ['intensity', 'strobe', 'strobePulse', 'strobeRandom', 'position', 'zoom', 'colour', 'temperature'],
   modes: [
     {
       name: 'Full',
@@ -164,14 +158,12 @@ export const dunlin: TypeWithModes = {
         level('Intensity', 'intensity'),
         strobe,
         one('Zoom', 'zoom', 16, 8, 58, 33),
-        ...mixing(16),
-        other('White', 16),
+        ...mixing(EMITTERS, 16),
         one('Temperature', 'temperature', 8, 8000, 2500, 8000),
         other('Ring pattern'),
         other('Pattern pace'),
         other('Pattern fade'),
         other('Control'),
-        other('Kept free', 16),
       ]),
     },
     {
@@ -180,7 +172,7 @@ export const dunlin: TypeWithModes = {
         ...turning(270, 121),
         level('Intensity', 'intensity', 8),
         one('Zoom', 'zoom', 8, 8, 58, 33),
-        ...mixing(8),
+        ...mixing(EMITTERS, 8),
       ]),
     },
   ],
@@ -223,6 +215,7 @@ export const plover: TypeWithModes = {
     gobos('Gobo wheel', 'dots', 'bars', 'ring', 'net', 'star', 'window', 'ripples', 'breakup'),
     prism(8),
   ],
+  mixing: null,
   ranges: [],
   has: [
     'intensity',
@@ -236,6 +229,7 @@ export const plover: TypeWithModes = {
     'frost',
     'prism',
     'prismTurn',
+    'colour',
     'colourWheel',
     'colourSpin',
     'gobo',

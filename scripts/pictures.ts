@@ -136,14 +136,18 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'update',
+    name: 'colour',
     room: 'focus',
     prepare: async (page) => {
-      await select(page, '12-15')
-      await page.keyboard.press('ArrowUp')
-      await page.getByRole('button', { name: 'Update the palettes this came from' }).click()
-      await page.getByRole('button', { name: 'See what follows' }).click()
-      await page.getByRole('region', { name: 'Proposed change' }).waitFor()
+      await select(page, '11-18, 21-26, 31-38')
+      await page.getByRole('tab', { name: 'Colour' }).click()
+      await recall(page, /Palette 64 Ember/)
+      const hand = page.getByRole('complementary', { name: 'In hand' })
+      for (const family of ['Position', 'Intensity', 'Colour'])
+        await hand.getByRole('button', { name: family, exact: true }).click()
+      await page.getByRole('radio', { name: 'x y' }).click()
+      await page.getByRole('slider', { name: 'Place in the colour diagram' }).waitFor()
+      await page.mouse.move(640, 20)
     },
   },
   { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },

@@ -3,6 +3,7 @@
  * at, or on the floor. A light with no level to land on has a beam and no pool.
  */
 import type { StageFixture } from '#core/cues/onStage'
+import { shownColour } from '#core/cues/shownColour'
 import { add, scale, type Vec3 } from '#core/geometry/vector'
 import { poolOnLevel, type ClosedPool } from '#core/light/pool'
 import type { ScreenPoint, Sight } from '../composables/stage/usePlanView'
@@ -42,11 +43,13 @@ const OPEN_DASH = [2, 5]
 
 /** Where the light of a fixture falls on the screen. `spot` is where the plan draws the fixture. */
 export function planLightMark(
-  { position, beam, zoom, seen, colour }: StageFixture,
+  fixture: StageFixture,
   spot: Vec3 | undefined,
   { toScreen, scale: metre }: Sight,
   atFloor: boolean,
 ): PlanLightMark {
+  const { position, beam, zoom, seen } = fixture
+  const { red, green, blue } = shownColour(fixture)
   const pool = poolOnLevel(beam, zoom.angle, atFloor ? 0 : (position.point?.z ?? 0), REACH)
   const isOut = position.state === 'out of reach'
   const end = isOut ? add(beam.lens, scale(beam.direction, position.throwMetres ?? NOWHERE)) : position.point
@@ -57,7 +60,7 @@ export function planLightMark(
     pool: pool?.kind === 'closed' ? ellipseOf(pool, toScreen(pool.centre), metre) : null,
     open: pool?.kind === 'open' ? pool.outline.map(toScreen) : null,
     intensity: seen,
-    tint: `rgb(${[colour.red, colour.green, colour.blue].map((c) => Math.round(110 + 145 * c)).join(' ')})`,
+    tint: `rgb(${[red, green, blue].map((c) => Math.round(110 + 145 * c)).join(' ')})`,
   }
 }
 

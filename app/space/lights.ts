@@ -1,5 +1,6 @@
 /** The lights of Space as plain figures, from the picture of the stage. */
 import type { StageFixture } from '#core/cues/onStage'
+import { shownColour } from '#core/cues/shownColour'
 import type { Beam } from '#core/kinematics/forward'
 import { fallOffPower, fieldAngle, peakCandela } from '#core/light/optics'
 import type { FixtureId } from '#core/show/ids'
@@ -27,11 +28,12 @@ const DARK = 0.01
 /** What gives light: the lit, and the chosen whether they are lit or not. */
 export function spaceLights(fixtures: readonly StageFixture[], chosen: ReadonlySet<FixtureId>): SpaceLight[] {
   return fixtures.flatMap((fixture) => {
-    const { rigged, beam, zoom, intensity, colour, position } = fixture
+    const { rigged, beam, zoom, intensity, position } = fixture
     const isTrial = intensity <= DARK
     const aimed = position.state !== 'out of reach' && position.state !== 'outside stops'
     if (isTrial && !(chosen.has(rigged.id) && aimed)) return []
     const { optics } = rigged.type
+    const colour = shownColour(fixture)
     const strength = isTrial ? TRIAL : intensity
     return [
       {

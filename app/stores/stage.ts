@@ -52,6 +52,7 @@ export type HandChange = Extract<
   | 'fanAims'
   | 'fanValues'
   | 'goNeutral'
+  | 'setColour'
   | 'nudgeAim'
   | 'takeFromCue'
   | 'takeFromStage'

@@ -6,8 +6,8 @@ import { FAMILIES, type Family } from './families'
 /** What a type has beyond the catalogue, in a family: "extra:beam:Fan_pace" for "Fan pace". A level from 0 to 1. */
 export type ExtraAttribute = `extra:${Family}:${string}`
 export type Attribute = ListedAttribute | ExtraAttribute
-/** An attribute that holds an amount, not a place. */
-export type NumberAttribute = Exclude<Attribute, 'position'>
+/** An attribute that holds an amount, not a place or a colour. */
+export type NumberAttribute = Exclude<Attribute, 'position' | 'colour'>
 
 interface Listed {
   readonly kind: AttributeKind
@@ -41,9 +41,10 @@ export function isAttribute(text: string): text is Attribute {
   return LISTED.has(text) || (EXTRA.test(text) && text.length <= LONGEST_EXTRA)
 }
 
-/** Whether an attribute holds an amount: all do but the place a head points at. */
+/** Whether an attribute holds an amount: all do but the place a head points at, and what its light looks like. */
 export function isNumberAttribute(attribute: Attribute): attribute is NumberAttribute {
-  return attribute !== 'position'
+  const { unit } = kindOf(attribute)
+  return unit !== 'place' && unit !== 'colour'
 }
 
 export const attributeId = z.custom<Attribute>(

@@ -6,9 +6,10 @@ import type { Family } from './families'
 
 /**
  * What its numbers mean: a part of the whole, degrees, degrees or a speed of turning, turns a minute,
- * a second's times, kelvin, a place on a wheel from 0, which is open. `place` is for where a head points.
+ * a second's times, kelvin, a place on a wheel from 0, which is open. `place` is for where a head
+ * points, `colour` for what light looks like: their values are no numbers.
  */
-export type Unit = 'level' | 'degrees' | 'turn' | 'rpm' | 'hertz' | 'kelvin' | 'slot' | 'place'
+export type Unit = 'level' | 'degrees' | 'turn' | 'rpm' | 'hertz' | 'kelvin' | 'slot' | 'place' | 'colour'
 
 /** Between two values: all that lies between, at once as the move begins, or the shorter way round. */
 export type Fade = 'runs' | 'snaps' | 'shorter way'
@@ -129,9 +130,17 @@ const DECLARED = {
     standard: 'Prism(n)Pos',
   },
   beamPace: { serves: 'any', ...PACE, family: 'beam', name: 'beam pace', standard: 'BeamEffectsMSpeed' },
-  red: { serves: 'any', ...LEVEL, family: 'colour', name: 'red', rest: 1, standard: 'ColorAdd_R' },
-  green: { serves: 'any', ...LEVEL, family: 'colour', name: 'green', rest: 1, standard: 'ColorAdd_G' },
-  blue: { serves: 'any', ...LEVEL, family: 'colour', name: 'blue', rest: 1, standard: 'ColorAdd_B' },
+  colour: {
+    serves: 'any',
+    family: 'colour',
+    name: 'colour',
+    unit: 'colour',
+    fade: 'runs',
+    min: 0,
+    max: 0,
+    rest: 0,
+    standard: 'CIE_X, CIE_Y, CIE_Brightness',
+  },
   temperature: {
     serves: 'any',
     family: 'colour',

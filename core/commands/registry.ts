@@ -76,6 +76,10 @@ import { setNeutral } from './hand/setNeutral'
 import { setPaletteRole } from './palettes/setPaletteRole'
 import { setShelfMask } from './palettes/setShelfMask'
 import { setTake } from './hand/setTake'
+import { changeShow } from './show/changeShow'
+import { importSwatches } from './palettes/importSwatches'
+import { removeSwatches } from './palettes/removeSwatches'
+import { setColour } from './hand/setColour'
 import { setValue } from './hand/setValue'
 import { splitPalette } from './palettes/splitPalette'
 import { storeInPalette } from './palettes/storeInPalette'
@@ -217,6 +221,10 @@ const CHANGES = {
   setRestInCues,
   setShelfMask,
   setTake,
+  changeShow,
+  importSwatches,
+  removeSwatches,
+  setColour,
   setValue,
   splitPalette,
   spreadPalette,

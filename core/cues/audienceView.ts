@@ -23,8 +23,16 @@ export interface AudienceView {
   isBroughtOut(fixture: FixtureId): boolean
 }
 
-/** Of two people who hold the same, the one who came later is seen. */
+const views = new WeakMap<Show, AudienceView>()
+
+/** Of two people who hold the same, the one who came later is seen. The same view each time a show is asked for. */
 export function audienceView(show: Show): AudienceView {
+  const known = views.get(show) ?? freshView(show)
+  views.set(show, known)
+  return known
+}
+
+function freshView(show: Show): AudienceView {
   const people = [...show.all.person].filter(([, { blind }]) => !blind).map(([id]) => asPersonId(id))
   const hands = people.map((person) => handOf(show, person))
   const cues = cueLookup(show)

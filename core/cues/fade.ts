@@ -7,6 +7,7 @@ import type { SolvedPosition } from '../palettes/solve'
 import { add, scale, subtract, type Vec3 } from '../geometry/vector'
 import type { Attribute } from '../attributes/attribute'
 import { interpolate } from '../attributes/between'
+import { colourBetween, type ColourFade } from '../show/colours'
 import type { Cue } from '../show/entities'
 import { landingOn } from '../venue/landing'
 import type { Surfaces } from '../venue/surfaces'
@@ -16,7 +17,7 @@ import type { StageFixture } from './onStage'
 export type Progress = (attribute: Attribute) => number
 
 /**
- * A fixture part of the way: levels in step, and its light by angle, every axis in step as motors
+ * A fixture part of the way: levels in step, colours as the show has them go over, and its light by angle, every axis in step as motors
  * go by themselves, or straight, the place lit running a straight line on the stage. Straight is
  * for heads that end the way round they began; others go by angle. What it is set to is already
  * the end.
@@ -27,6 +28,7 @@ export function fadedTo(
   progress: Progress,
   surfaces: Surfaces,
   travel: Cue['travel'] = 'angle',
+  colours: ColourFade = 'by look',
 ): StageFixture {
   const position = positionOf(from, to, progress('position'), surfaces, travel)
   const zoom = progress('zoom')
@@ -39,11 +41,8 @@ export function fadedTo(
     zoom: { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) },
     intensity: interpolate(from.intensity, to.intensity, progress('intensity')),
     seen: interpolate(from.seen, to.seen, progress('intensity')),
-    colour: {
-      red: interpolate(from.colour.red, to.colour.red, progress('red')),
-      green: interpolate(from.colour.green, to.colour.green, progress('green')),
-      blue: interpolate(from.colour.blue, to.colour.blue, progress('blue')),
-    },
+    colour: colourBetween(to.rigged.type, from.colour, to.colour, progress('colour'), colours),
+    colourSlot: progress('colourWheel') > 0 ? to.colourSlot : from.colourSlot,
   }
 }
 

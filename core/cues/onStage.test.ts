@@ -38,7 +38,7 @@ describe('what is on stage', () => {
     desk.do('goToCue', { list: desk.choose.list(2), cue: null })
     expect(desk.seen(11)).toMatchObject({ intensity: 0.3 })
     desk.go(null)
-    expect(desk.seen(11)).toMatchObject({ intensity: 0, colour: { red: 1, green: 1, blue: 1 } })
+    expect(desk.seen(11)).toMatchObject({ intensity: 0, colour: { kind: 'parts', parts: {} } })
     expect(desk.seen(11).position.state).toBe('resting')
   })
 

@@ -9,9 +9,10 @@ import { derivedEach } from '../show/derived'
 import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import { rangeOf } from '../show/attributeRange'
+import { colourWheelOf, restColour } from '../show/colours'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show, type ShowPart } from '../show/show'
-import type { PlainValue, Value } from '../show/values'
+import { colourIn, type PlainColour, type PlainValue, type Value } from '../show/values'
 import { atRest } from './atRest'
 import { playedBack, playedPose, putValue, type GrowingValues, type ValueMap } from './playback'
 import { stageOf, type StageKind } from '../venue/stage'
@@ -53,7 +54,9 @@ export interface StageFixture {
   readonly intensity: number
   /** The intensity seen, 0 to 1: with what is brought out by highlight. */
   readonly seen: number
-  readonly colour: { readonly red: number; readonly green: number; readonly blue: number }
+  readonly colour: PlainColour
+  /** Of its first colour wheel; 0 is open. */
+  readonly colourSlot: number
   /** The palette the position was recalled from, if any. */
   readonly palette: PaletteId | null
 }
@@ -95,13 +98,14 @@ export function pictureNear(
     zoomValue,
     intensity,
     seen: intensity,
-    colour: { red: level('red'), green: level('green'), blue: level('blue') },
+    colour: colourIn(resolve('colour')?.value ?? null) ?? restColour(rigged.type),
+    colourSlot: colourWheelOf(rigged.type) ? level('colourWheel') : 0,
     palette: resolved?.through[0] ?? null,
   }
 }
 
 /** What a picture shows. */
-const SHOWN = ['position', 'zoom', 'intensity', 'red', 'green', 'blue'] as const satisfies readonly Attribute[]
+const SHOWN = ['position', 'zoom', 'intensity', 'colour', 'colourWheel'] as const satisfies readonly Attribute[]
 
 /** The newest picture of a fixture, and all that it was worked out from. */
 interface Remembered {

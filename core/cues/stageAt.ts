@@ -1,14 +1,14 @@
 /** What is on stage at an instant: fixtures on their way are somewhere between. */
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
-import type { Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import type { Attribute } from '../attributes/attribute'
 import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
 import { bringingOut, cueLookup, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
 import { atRest } from './atRest'
 import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
-import type { Track } from './tracks'
+import type { Move, Track } from './tracks'
 import { snapsIn } from '../show/modes'
 import { surfacesOf } from '../venue/surfaces'
 import { poseInCue } from './ways'
@@ -56,24 +56,39 @@ function startOf({ track, at }: TrackAt, now: number): TrackAt {
 
 /** `tracks` are settled. */
 function pictureOfTracks(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup, now: number): StageFixture {
-  const moving = [...tracks].filter(([, { track }]) => track.move !== null)
-  if (moving.length === 0) return pictureOfStanding(show, rigged, tracks, base)
+  const moves = new Map([...tracks].flatMap(([attribute, { track }]) => (track.move ? [[attribute, track.move]] : [])))
+  if (moves.size === 0) return pictureOfStanding(show, rigged, tracks, base)
+  const { from, to } = endsOf(show, rigged, tracks, base, now)
+  return between(show, rigged, from, to, moves, (attribute) => tracks.get(attribute)?.at ?? now)
+}
+
+/** From where moving tracks set out, and where they go. */
+function endsOf(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup, now: number) {
+  const goals = new Map([...tracks].map(([attribute, on]) => [attribute, goalOf(on, now)]))
+  const left = [...tracks].filter(([, { track }]) => track.move !== null)
+  const to = pictureOfTracks(show, rigged, goals, base, now)
+  if (left.length === 0) return { from: to, to }
+  const starts = new Map([...goals, ...left.map(([attribute, on]) => [attribute, startOf(on, now)] as const)])
+  return { from: pictureOfTracks(show, rigged, starts, base, now), to }
+}
+
+/** A picture between two, each attribute as far as its move is at its instant. */
+function between(
+  show: Show,
+  rigged: RiggedFixture,
+  from: StageFixture,
+  to: StageFixture,
+  moves: ReadonlyMap<Attribute, Move>,
+  instantOf: (attribute: Attribute) => number,
+): StageFixture {
   const snaps = snapsIn(show, rigged.id)
   const progress = (attribute: Attribute) => {
-    const on = tracks.get(attribute)
-    const progress = on?.track.move ? progressOf(on.track.move, on.at) : 1
-    return progress > 0 && snaps.has(attribute) ? 1 : progress
+    const move = moves.get(attribute)
+    const part = move ? progressOf(move, instantOf(attribute)) : 1
+    return part > 0 && snaps.has(attribute) ? 1 : part
   }
-  const goals = new Map([...tracks].map(([attribute, on]) => [attribute, goalOf(on, now)]))
-  const starts = new Map([...goals, ...moving.map(([attribute, on]) => [attribute, startOf(on, now)] as const)])
-  const travel = tracks.get('position')?.track.move?.travel ?? 'angle'
-  return fadedTo(
-    pictureOfTracks(show, rigged, starts, base, now),
-    pictureOfTracks(show, rigged, goals, base, now),
-    progress,
-    surfacesOf(show),
-    travel,
-  )
+  const travel = moves.get('position')?.travel ?? 'angle'
+  return fadedTo(from, to, progress, surfacesOf(show), travel, showRecordOf(show).colourFade)
 }
 
 /** A picture in which nothing moves. What a list has let go of and nothing else sets is at rest. */
@@ -98,14 +113,72 @@ export interface PictureEnd {
 export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const picture = pictureOfTracks(show, rigged, tracksOf(rigged, moving, end, now), end.lookup, now)
+  const picture = pictureOnWay(show, rigged, moving, end, now)
   const lights = moving.tracks.get('intensity')
   const lit = lights && !end.held(moving.id, 'intensity') ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture
 }
 
-/** The hand of a person over the cues. */
+/** A fixture's way as long as nothing more of it begins or arrives: its two ends stay as they are. */
+interface Stretch {
+  readonly since: number
+  readonly until: number
+  readonly from: StageFixture
+  readonly to: StageFixture
+  readonly moves: ReadonlyMap<Attribute, Move>
+}
+
+const stretches = new WeakMap<PictureEnd, WeakMap<MovingFixture, Stretch>>()
+
+/** The picture of what moves, from the ends of its way where those are known to stay. */
+function pictureOnWay(
+  show: Show,
+  rigged: RiggedFixture,
+  moving: MovingFixture,
+  end: PictureEnd,
+  now: number,
+): StageFixture {
+  const known = stretches.get(end) ?? new WeakMap<MovingFixture, Stretch>()
+  stretches.set(end, known)
+  const last = known.get(moving)
+  if (last && now >= last.since && now < last.until) return onStretch(show, rigged, last, now)
+  const tracks = tracksOf(rigged, moving, end, now)
+  if ([...tracks.values()].some(({ track }) => leansOnOthers(track)))
+    return pictureOfTracks(show, rigged, tracks, end.lookup, now)
+  const fresh = stretchOf(show, rigged, tracks, end.lookup, now)
+  known.set(moving, fresh)
+  return onStretch(show, rigged, fresh, now)
+}
+
+/** Whether what a track comes to, or comes from, goes by what other lists do just then. */
+function leansOnOthers({ under, move }: Track): boolean {
+  return under !== null || (move !== null && leansOnOthers(move.from))
+}
+
+function stretchOf(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup, now: number): Stretch {
+  const moves = new Map([...tracks].flatMap(([attribute, { track }]) => (track.move ? [[attribute, track.move]] : [])))
+  const arrives = ({ startsAt, lasts, stoppedAt }: Move) =>
+    stoppedAt === null ? startsAt + Math.max(0, lasts) : Infinity
+  const { from, to } = endsOf(show, rigged, tracks, base, now)
+  return { since: now, until: Math.min(Infinity, ...[...moves.values()].map(arrives)), from, to, moves }
+}
+
+function onStretch(show: Show, rigged: RiggedFixture, { from, to, moves }: Stretch, now: number): StageFixture {
+  return moves.size === 0 ? to : between(show, rigged, from, to, moves, () => now)
+}
+
+const overCues = new WeakMap<Show, Map<PersonId, PictureEnd>>()
+
+/** The hand of a person over the cues: the same each time a show is asked for. */
 export function handOver(show: Show, person: PersonId): PictureEnd {
+  const known = overCues.get(show) ?? new Map<PersonId, PictureEnd>()
+  overCues.set(show, known)
+  const end = known.get(person) ?? freshHandOver(show, person)
+  known.set(person, end)
+  return end
+}
+
+function freshHandOver(show: Show, person: PersonId): PictureEnd {
   return {
     people: [person],
     lookup: stageLookup(show, person),

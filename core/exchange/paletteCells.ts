@@ -63,6 +63,13 @@ function valueCells(value: PortablePalette['values'][number]['value']): Cells {
   if (value.kind === 'spin') return { value: value.rpm }
   if (value.kind === 'pool') return { value: value.diameter }
   if (value.kind === 'link') return { value: value.palette }
+  if (value.kind === 'colour') return { value: `${value.x} ${value.y} ${value.level}` }
+  if (value.kind === 'parts')
+    return {
+      value: Object.entries(value.parts)
+        .map(([part, level]) => `${part} ${level}`)
+        .join('; '),
+    }
   if (value.kind === 'angles') return { 'pan (deg)': value.pan, 'tilt (deg)': value.tilt }
   const { target, at, offset, choice } = value
   return {
@@ -138,6 +145,18 @@ function readLine(cell: Cell) {
   return { serves, attribute: cell('attribute'), value: readValue(cell) }
 }
 
+/** "0.31 0.33 1": x, y and level. */
+function readColour(text: string) {
+  const [x = '', y = '', level = ''] = wordsOf(text)
+  return { x: numberOf(x), y: numberOf(y), level: numberOf(level) }
+}
+
+/** "part:Red 0.5; part:Blue 1": levels by part. */
+function readParts(text: string) {
+  const parts = text.split(';').map((one) => wordsOf(one.trim()))
+  return Object.fromEntries(parts.flatMap(([part, level = '']) => (part ? [[part, numberOf(level)]] : [])))
+}
+
 function readValue(cell: Cell) {
   const kind = cell('kind')
   const value = numberOf(cell('value'))
@@ -145,6 +164,8 @@ function readValue(cell: Cell) {
   if (kind === 'spin') return { kind, rpm: value }
   if (kind === 'pool') return { kind, diameter: value }
   if (kind === 'link') return { kind, palette: value }
+  if (kind === 'colour') return { kind, ...readColour(cell('value')) }
+  if (kind === 'parts') return { kind, parts: readParts(cell('value')) }
   if (kind === 'angles') return { kind, pan: numberOf(cell('pan (deg)')), tilt: numberOf(cell('tilt (deg)')) }
   return {
     kind,

@@ -10,9 +10,19 @@ import type { Whom } from '../palettes/reach'
 import { palette as paletteSchema, type PaletteValue } from '../show/entities'
 import { attributeId, inCatalogueOrder } from '../attributes/attribute'
 import { asFixtureId, asFixtureTypeId, asTargetId, type PaletteId } from '../show/ids'
+import { withColourListed, withOneColourLine } from './separateColours'
 import { normalisedName } from '../show/names'
 import type { Show } from '../show/show'
-import { aimValue, anglesValue, numberValue, poolValue, spinValue, type Value } from '../show/values'
+import {
+  aimValue,
+  anglesValue,
+  colourValue,
+  numberValue,
+  partsValue,
+  poolValue,
+  spinValue,
+  type Value,
+} from '../show/values'
 
 const serves = z.union([
   z.literal('any'),
@@ -24,6 +34,8 @@ const portableValue = z.discriminatedUnion('kind', [
   anglesValue,
   numberValue,
   spinValue,
+  colourValue,
+  partsValue,
   poolValue,
   z.strictObject({ kind: z.literal('link'), palette: z.number() }),
 ])
@@ -33,11 +45,31 @@ export const portablePalette = paletteSchema.extend({
 export type PortablePalette = z.infer<typeof portablePalette>
 type PortableLine = PortablePalette['values'][number]
 
-export const paletteDocument = z.strictObject({
-  format: z.literal('rhopander palettes'),
+export const PALETTES_VERSION = 3
+const oldPalettes = z.looseObject({
   version: z.union([z.literal(1), z.literal(2)]),
-  palettes: z.array(portablePalette),
+  palettes: z.array(z.looseObject({ heldBack: z.array(z.unknown()), values: z.array(z.unknown()) })),
 })
+/** Documents of before colour was one attribute, as they are written now. */
+function asNow(document: unknown): unknown {
+  const old = oldPalettes.safeParse(document).data
+  if (!old) return document
+  const palettes = old.palettes.map((one) => ({
+    ...one,
+    heldBack: withColourListed(one.heldBack),
+    values: withOneColourLine(one.values),
+  }))
+  return { ...old, version: PALETTES_VERSION, palettes }
+}
+
+export const paletteDocument = z.preprocess(
+  asNow,
+  z.strictObject({
+    format: z.literal('rhopander palettes'),
+    version: z.literal(PALETTES_VERSION),
+    palettes: z.array(portablePalette),
+  }),
+)
 
 /** Palettes of a show in portable form, by number. */
 export function portablePalettes(show: Show, only?: ReadonlySet<PaletteId>): PortablePalette[] {

@@ -1,12 +1,13 @@
 /** A show as one file: what it is, and everything in it. */
 import { z } from 'zod'
+import { withOneColour } from './separateColours'
 import { readCollections } from '../history/collections'
 import { showRecordOf, type Show } from '../show/show'
 import type { ShowId } from '../show/ids'
 
 export const SHOW_FORMAT = 'rhopander show'
 /** Goes up whenever what a show holds changes in a way older readers would not understand. */
-export const SHOW_FORMAT_VERSION = 3
+export const SHOW_FORMAT_VERSION = 4
 
 const head = z.looseObject({ format: z.literal(SHOW_FORMAT), version: z.number().int().min(1), contents: z.unknown() })
 
@@ -26,7 +27,7 @@ export function readShowDocument(document: unknown, id: ShowId): ReadShowFile {
   if (!read.success) return { ok: false, message: 'It is not a back-up of a show.' }
   if (read.data.version > SHOW_FORMAT_VERSION)
     return { ok: false, message: 'It was made by a newer version of Rhopander. Bring this one up to date first.' }
-  const contents = readCollections(read.data.contents, id)
+  const contents = readCollections(read.data.contents, id, read.data.version < 4 ? withOneColour : undefined)
   if (!contents.ok) return { ok: false, message: `It is damaged. ${contents.message}` }
   return { ok: true, show: { id, all: contents.all } }
 }

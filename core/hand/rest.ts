@@ -1,18 +1,20 @@
 /** What fixtures are brought to when they are put at rest or made neutral. */
 import { nearestToHome } from '../palettes/solve'
 import type { Draft } from '../show/draft'
-import { kindOf, familyOf, type Attribute } from '../attributes/attribute'
+import { isNumberAttribute, kindOf, familyOf, type Attribute } from '../attributes/attribute'
 import { type Family } from '../attributes/families'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import type { Value } from '../show/values'
 import { rangeOf } from '../show/attributeRange'
+import { restColour } from '../show/colours'
 import { setInHand } from './setInHand'
 
 /** Home of an attribute: straight down or as near as the stops allow, dark, open, white. */
 export function homeValue(rigged: RiggedFixture, attribute: Attribute): Value {
   if (attribute === 'position') return { kind: 'angles', ...nearestToHome(rigged.mount) }
+  if (!isNumberAttribute(attribute)) return restColour(rigged.type)
   return { kind: 'number', number: rangeOf(rigged.type, attribute).home }
 }
 

@@ -5,11 +5,12 @@ import { playedBack } from '../cues/playback'
 import { resolveValue } from '../palettes/resolve'
 import { solveZoom } from '../palettes/solve'
 import type { Draft } from '../show/draft'
-import type { Attribute, NumberAttribute } from '../attributes/attribute'
+import { kindOf, nthOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import type { Amount, Value } from '../show/values'
+import { colourIn, type Amount, type Value } from '../show/values'
+import { slotShown } from '../show/colours'
 import { rangeOf } from '../show/attributeRange'
 
 /** A value put over a palette's remembers which one it was: Update can write it there. */
@@ -54,8 +55,17 @@ export function amountShown(
 ): Amount {
   const value = lookup(rigged.id, attribute)
   const plain = value && resolveValue(show, rigged, attribute, value).value
-  if (plain?.kind === 'number' || plain?.kind === 'spin') return plain
-  const number =
-    plain?.kind === 'pool' ? solveZoom(rigged, plain, throwMetres).angle : rangeOf(rigged.type, attribute).home
-  return { kind: 'number', number }
+  if (plain?.kind === 'spin') return plain
+  if (plain?.kind === 'pool') return { kind: 'number', number: solveZoom(rigged, plain, throwMetres).angle }
+  const number = plain?.kind === 'number' ? plain.number : rangeOf(rigged.type, attribute).home
+  return { kind: 'number', number: turnsForColour(attribute) ? slotOfColour(show, lookup, rigged, number) : number }
+}
+
+/** Whether it is the wheel that a colour turns where nothing else mixes it. */
+const turnsForColour = (attribute: NumberAttribute) => kindOf(attribute).wheel === 'colour' && nthOf(attribute) === 1
+
+function slotOfColour(show: Show, lookup: Lookup, rigged: RiggedFixture, slot: number): number {
+  const value = lookup(rigged.id, 'colour')
+  const colour = value && colourIn(resolveValue(show, rigged, 'colour', value).value)
+  return colour ? slotShown(rigged.type, colour, slot) : slot
 }

@@ -92,8 +92,7 @@ export function standingAt(show: Show, person: PersonId, now: number) {
     if (attribute === 'position') return placeOf(picture.position)
     if (attribute === 'zoom') return { kind: 'number', number: picture.zoom.angle }
     if (attribute === 'intensity') return { kind: 'number', number: picture.intensity }
-    if (attribute === 'red' || attribute === 'green' || attribute === 'blue')
-      return { kind: 'number', number: picture.colour[attribute] }
+    if (!isNumberAttribute(attribute)) return picture.colour
     return (
       amountAt(show, fixture, attribute, end, now) ?? { kind: 'number', number: rangeOf(rigged.type, attribute).home }
     )

@@ -24,8 +24,12 @@ export type ReadCollections =
 /** Things of one kind, at most. */
 const MOST_OF_A_KIND = 1_000_000
 
-/** Reads a show for the id `show`; the first thing that is wrong with it is told in words. */
-export function readCollections(plain: unknown, show: ShowId): ReadCollections {
+type Rows = readonly (readonly [string, unknown])[]
+/** The things of a kind as they were kept once, as they are kept now. */
+export type AsNow = (kind: Kind, rows: Rows) => Rows
+
+/** Reads a show for the id `show`, kept as things were when it was written; the first thing that is wrong with it is told in words. */
+export function readCollections(plain: unknown, show: ShowId, asNow: AsNow = (_, rows) => rows): ReadCollections {
   const unkeepable = unstorableIn(plain, MOST_OF_A_KIND)
   if (unkeepable) return { ok: false, message: `Its contents cannot be kept: ${unkeepable.path} ${unkeepable.why}.` }
   const columns = compactCollections.safeParse(plain)
@@ -34,8 +38,8 @@ export function readCollections(plain: unknown, show: ShowId): ReadCollections {
   let all: Collections = emptyShow(show).all
   for (const kind of KINDS) {
     const entities = columns.success
-      ? readColumns(kind, columns.data.columns[kind])
-      : readKind(kind, records.data[kind] ?? [])
+      ? readColumns(kind, columns.data.columns[kind], asNow)
+      : readKind(kind, asNow(kind, records.data[kind] ?? []))
     if (typeof entities === 'string') return { ok: false, message: entities }
     all = { ...all, [kind]: entities }
   }
@@ -46,12 +50,16 @@ export function readCollections(plain: unknown, show: ShowId): ReadCollections {
   return fault ? { ok: false, message: faultInIt(fault) } : { ok: true, all }
 }
 
-function readColumns<K extends Kind>(kind: K, columns: CompactKind | undefined): Map<string, EntityOf[K]> | string {
+function readColumns<K extends Kind>(
+  kind: K,
+  columns: CompactKind | undefined,
+  asNow: AsNow,
+): Map<string, EntityOf[K]> | string {
   if (!columns) return new Map()
   try {
     const entities = expanded(kind, columns)
     return entities.size === columns.count
-      ? readKind(kind, [...entities])
+      ? readKind(kind, asNow(kind, [...entities]))
       : `Two of the kind ${kind} in it have the same id.`
   } catch {
     return `What it holds of the kind ${kind} does not go together.`

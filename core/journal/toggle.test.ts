@@ -16,7 +16,7 @@ function prepared(): Desk {
   desk.do('setTake', { family: 'colour', take: true })
   desk.aim('11,12', 'Bow')
   desk.record(1, 'Bow')
-  desk.level('11,12', 'red', 0.5)
+  desk.look('11,12', '#ff0000')
   desk.cue(1)
   desk.aim('13', 'Mark')
   desk.record(2, 'Mark')

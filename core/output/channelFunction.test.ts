@@ -1,8 +1,9 @@
+import { isColourPart } from '../attributes/colourPart'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OSTREL_TYPES, plover, tern } from '#demo/types'
 import type { ChannelRole } from '../attributes/channelRole'
-import { kindOf, type NumberAttribute } from '../attributes/attribute'
+import { kindOf } from '../attributes/attribute'
 import type { Channel } from '../show/entities'
 import type { Amount } from '../show/values'
 import { channelLevel, functionThatCounts, levelFor, levelsOf, meaningOf, type ChannelSource } from './channelFunction'
@@ -11,7 +12,7 @@ type Amounts = Partial<Record<ChannelRole, number | { readonly rpm: number }>>
 
 /** A fixture that does what is said, and rests as the catalogue says in all else. */
 function source(amounts: Amounts): ChannelSource {
-  const restOf = (attribute: NumberAttribute) => kindOf(attribute).rest
+  const restOf: ChannelSource['restOf'] = (role) => (isColourPart(role) ? 0 : kindOf(role).rest)
   return {
     restOf,
     amountOf: (role): Amount => {
@@ -59,9 +60,9 @@ describe('a channel that does several things', () => {
   })
 
   it('bends what it sends by its curve, and goes down with intensity where it is to', () => {
-    const plain = channelOf(tern.modes, 'Red')
+    const plain = channelOf(tern.modes, 'Cyan')
     const at = (curve: Channel['curve'], dimmed = 1) =>
-      channelLevel({ ...plain, curve, dims: dimmed < 1 }, source({ red: 0.5 }), 0, dimmed) / 65535
+      channelLevel({ ...plain, curve, dims: dimmed < 1 }, source({ 'part:Cyan': 0.5 }), 0, dimmed) / 65535
     expect(at('even')).toBeCloseTo(0.5, 4)
     expect(at('slow at first')).toBeCloseTo(0.25, 4)
     expect(at('fast at first')).toBeCloseTo(Math.SQRT1_2, 4)

@@ -1,5 +1,6 @@
 /** Between what a fixture does and the levels of its channels: which function counts, and its part of the levels. */
 import type { NumberAttribute } from '../attributes/attribute'
+import type { ColourPart } from '../attributes/colourPart'
 import type { ChannelRole } from '../attributes/channelRole'
 import type { Channel } from '../show/entities'
 import { numberOf, type Amount } from '../show/values'
@@ -9,7 +10,7 @@ type ChannelFunction = Channel['functions'][number]
 /** What a fixture does now: angles of its axes in degrees, amounts of its attributes, and what those rest at. */
 export interface ChannelSource {
   amountOf(role: Exclude<ChannelRole, 'other'>): Amount
-  restOf(attribute: NumberAttribute): number
+  restOf(role: NumberAttribute | ColourPart): number
 }
 
 /** How many levels a channel has: 256 for each byte. */

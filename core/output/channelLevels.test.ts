@@ -3,7 +3,8 @@ import { Desk } from '../../tests/support/smallShow'
 import { firstMode, modesOf } from '../show/modes'
 import type { ChannelRole } from '../attributes/channelRole'
 import type { Channel } from '../show/entities'
-import { attributeId, numberAttributeId, type NumberAttribute } from '../attributes/attribute'
+import { attributeId, numberAttributeId } from '../attributes/attribute'
+import { isColourPart } from '../attributes/colourPart'
 import { onTheMove } from '../cues/arrivals'
 import { audienceView } from '../cues/audienceView'
 import { pictureOf } from '../cues/onStage'
@@ -11,6 +12,7 @@ import { onItsWay } from '../cues/stageAt'
 import { listsInOrder } from '../cues/tracking'
 import { amountAt, amountSet } from '../hand/standing'
 import { rangeOf } from '../show/attributeRange'
+import { madeColour, restColour } from '../show/colours'
 import { asCueListId, asFixtureId, fixtureTypeId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
@@ -133,7 +135,8 @@ it('repeats a channel that another follows, to its own fineness', () => {
 
 /** Every channel of every fixture worked out from the stage at an instant, whatever moves. */
 function levelsAnew(show: Show, now: number): Map<number, number[]> {
-  const view = audienceView(show)
+  // A view of its own: nothing is known from the instant before.
+  const view = audienceView({ ...show })
   const moving = new Map(onTheMove(show, view.people, now).map((fixture) => [fixture.id, fixture]))
   const universes = new Map<number, number[]>()
   for (const rigged of rigOf(show).values()) {
@@ -141,9 +144,13 @@ function levelsAnew(show: Show, now: number): Map<number, number[]> {
     const on = moving.get(rigged.id)
     const picture = on ? onItsWay(show, on, view, now) : pictureOf(show, rigged, view.lookup)
     if (!picture || universe === null || address === null) continue
-    const { position, seen, zoom, colour } = view.see(picture)
-    const pictured = { ...position.pose, intensity: seen, zoom: zoom.angle, ...colour }
-    const restOf = (attribute: NumberAttribute) => rangeOf(rigged.type, attribute).home
+    const { position, seen, zoom, colour, colourSlot } = view.see(picture)
+    const { parts, slot } = madeColour(rigged.type, colour)
+    const colourWheel = colourSlot === 0 ? (slot ?? 0) : colourSlot
+    const pictured = { ...position.pose, intensity: seen, zoom: zoom.angle, colourWheel, ...Object.fromEntries(parts) }
+    const home = madeColour(rigged.type, restColour(rigged.type)).parts
+    const restOf: ChannelSource['restOf'] = (role) =>
+      isColourPart(role) ? (home.get(role) ?? 0) : rangeOf(rigged.type, role).home
     const amountOf: ChannelSource['amountOf'] = (role) => {
       const number: unknown = Reflect.get(pictured, role)
       if (typeof number === 'number') return { kind: 'number', number }

@@ -10,13 +10,15 @@ import { onItsWay } from '../cues/stageAt'
 import type { MovingFixture } from '../cues/playback'
 import type { Track } from '../cues/tracks'
 import { pictureOf, type StageFixture } from '../cues/onStage'
-import type { Channel } from '../show/entities'
-import { isNumberAttribute, type Attribute, type NumberAttribute } from '../attributes/attribute'
+import type { Channel, FixtureType } from '../show/entities'
+import { isNumberAttribute, kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
+import { isColourPart, type ColourPart } from '../attributes/colourPart'
 import type { ChannelRole } from '../attributes/channelRole'
 import { derived } from '../show/derived'
 import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { numberOf, type Amount } from '../show/values'
+import { madeColour, partsOf, restColour, slotShown } from '../show/colours'
+import { numberOf, type Amount, type PlainColour } from '../show/values'
 import { channelLevel, levelsOf, type ChannelSource } from './channelFunction'
 
 /** 512 levels from 0 to 255 by universe, which counts from 1; channel 1 stands first. */
@@ -71,12 +73,21 @@ export function channelLevels(show: Show, now: number): Universes {
   return universes
 }
 
+const AXES = ['pan', 'tilt'] as const
+/** What a colour drives: the parts that mix it, or the wheel. */
+const colourRoles = (type: FixtureType): readonly ChannelRole[] => (type.mixing ? partsOf(type) : ['colourWheel'])
+
 /** What of a fixture is on its way: channels that say nothing of it stay at what they come to. */
-function rolesOnTheMove(
-  { type }: RiggedFixture,
-  { id, tracks }: MovingFixture,
-  view: AudienceView,
-): ReadonlySet<ChannelRole> {
+function rolesOnTheMove(rigged: RiggedFixture, moving: MovingFixture, view: AudienceView): ReadonlySet<ChannelRole> {
+  const known = moved.get(view) ?? new WeakMap<MovingFixture, ReadonlySet<ChannelRole>>()
+  moved.set(view, known)
+  const roles = known.get(moving) ?? rolesOf(rigged, moving, view)
+  known.set(moving, roles)
+  return roles
+}
+const moved = new WeakMap<AudienceView, WeakMap<MovingFixture, ReadonlySet<ChannelRole>>>()
+
+function rolesOf({ type }: RiggedFixture, { id, tracks }: MovingFixture, view: AudienceView): Set<ChannelRole> {
   const isMoving = ({ move, under }: Track) => move !== null || under !== null
   const roles = new Set<ChannelRole>()
   for (const attribute of type.has) {
@@ -84,7 +95,7 @@ function rolesOnTheMove(
     const listed = tracks.get(attribute) ?? []
     if (held ? !isMoving(held) : !listed.some(isMoving)) continue
     if (isNumberAttribute(attribute)) roles.add(attribute)
-    else for (const role of ['pan', 'tilt'] as const) roles.add(role)
+    else for (const role of kindOf(attribute).unit === 'place' ? AXES : colourRoles(type)) roles.add(role)
   }
   return roles
 }
@@ -113,20 +124,23 @@ function settledLevels(show: Show, view: AudienceView): Universes {
 /** What a fixture does, as its picture has it where that shows it. */
 function sourceOf(picture: StageFixture, amountOf: (attribute: Attribute) => Amount | null): ChannelSource {
   const { type } = picture.rigged
-  const restOf = (attribute: NumberAttribute) => rangeOf(type, attribute).home
+  const restOf = (role: NumberAttribute | ColourPart) =>
+    isColourPart(role) ? partLevel(type, restColour(type), role) : rangeOf(type, role).home
   return {
     restOf,
     amountOf: (role) => {
       const number = numberPictured(picture, role)
       if (number !== null) return { kind: 'number', number }
-      return role === 'pan' || role === 'tilt'
-        ? { kind: 'number', number: 0 }
-        : (amountOf(role) ?? { kind: 'number', number: restOf(role) })
+      if (role === 'pan' || role === 'tilt') return { kind: 'number', number: 0 }
+      return (isColourPart(role) ? null : amountOf(role)) ?? { kind: 'number', number: restOf(role) }
     },
   }
 }
 
 /** What a picture shows of a role; null for what is not in it. */
+const partLevel = (type: FixtureType, colour: PlainColour, part: ColourPart) =>
+  madeColour(type, colour).parts.get(part) ?? 0
+
 function numberPictured(picture: StageFixture, role: ChannelRole): number | null {
   switch (role) {
     case 'pan':
@@ -136,12 +150,10 @@ function numberPictured(picture: StageFixture, role: ChannelRole): number | null
       return picture.seen
     case 'zoom':
       return picture.zoom.angle
-    case 'red':
-    case 'green':
-    case 'blue':
-      return picture.colour[role]
+    case 'colourWheel':
+      return slotShown(picture.rigged.type, picture.colour, picture.colourSlot)
     default:
-      return null
+      return isColourPart(role) ? partLevel(picture.rigged.type, picture.colour, role) : null
   }
 }
 

@@ -9,7 +9,7 @@ it('takes of values what shapes a beam by itself', () => {
       { attribute: 'zoom', value: number(12) },
       { attribute: 'edge', value: number(0.2) },
       { attribute: 'shutterBottom', value: number(0.4) },
-      { attribute: 'red', value: number(1) },
+      { attribute: 'colour', value: { kind: 'colour', x: 0.3, y: 0.3, level: 1 } },
     ]),
   ).toEqual({
     zoomDegrees: 12,
@@ -21,6 +21,6 @@ it('takes of values what shapes a beam by itself', () => {
 })
 
 it('is none of a colour, nor of a pool that is as wide as its throw makes it', () => {
-  expect(beamLook([{ attribute: 'red', value: number(1) }])).toBeNull()
+  expect(beamLook([{ attribute: 'colour', value: { kind: 'colour', x: 0.3, y: 0.3, level: 1 } }])).toBeNull()
   expect(beamLook([{ attribute: 'zoom', value: { kind: 'pool', diameter: 1.8 } }])).toBeNull()
 })

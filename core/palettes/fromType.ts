@@ -7,7 +7,7 @@ import type { FixtureType, Palette } from '../show/entities'
 import type { Shelf } from '../attributes/families'
 import type { FixtureTypeId } from '../show/ids'
 import type { Show } from '../show/show'
-import { colourDistance, colourOf } from './colourMatch'
+import { colourDifference, colourOfHex } from '../colour/colour'
 import { completed, EMPTY, type ChosenSlot } from './meanings'
 import type { ReachingValue } from './reach'
 
@@ -98,12 +98,12 @@ const MARKS: Readonly<Record<Palette['colour'], string>> = {
 }
 
 function markFor(colour: string | null): Palette['colour'] {
-  const wanted = colourOf(colour)
+  const wanted = colour === null ? null : colourOfHex(colour)
   if (!wanted) return 'heather'
   const marks: readonly Palette['colour'][] = ['brass', 'coral', 'kelp', 'shoal', 'heather', 'rose', 'amber', 'sail']
   const off = (mark: Palette['colour']) => {
-    const rgb = colourOf(MARKS[mark])
-    return rgb ? colourDistance(rgb, wanted) : Number.POSITIVE_INFINITY
+    const marked = colourOfHex(MARKS[mark])
+    return marked ? colourDifference(wanted, marked) : Number.POSITIVE_INFINITY
   }
   return marks.reduce((best, mark) => (off(mark) < off(best) ? mark : best), 'sail')
 }

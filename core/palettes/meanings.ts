@@ -7,10 +7,12 @@ import type { FixtureType } from '../show/entities'
 import { asFixtureTypeId, type FixtureTypeId } from '../show/ids'
 import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { Show } from '../show/show'
-import { colourOf, nearestSlot, type Rgb } from './colourMatch'
+import type { Colour } from '../colour/colour'
+import { nearestSlot } from '../colour/nearestSlot'
+import { colourWheelOf, coloursOf } from '../show/colours'
 import type { ReachingValue } from './reach'
 
-/** A slot that was chosen for a type; `distance` is how far its colour is off, 0 for the same gobo. */
+/** A slot that was chosen for a type; `distance` is how far its colour is off, ΔE 2000, 0 for the same gobo. */
 export interface ChosenSlot {
   readonly type: FixtureTypeId
   readonly slot: string
@@ -22,26 +24,18 @@ export interface Completed {
   readonly chosen: readonly ChosenSlot[]
 }
 
-const MIXING = ['red', 'green', 'blue'] as const
-
 const isGobo = (attribute: Attribute): attribute is NumberAttribute => kindOf(attribute).wheel === 'gobo'
 
-function numberFor(values: readonly ReachingValue[], attribute: string, whom: FixtureTypeId | 'any'): number | null {
-  const found = values.find(
-    (v) => v.attribute === attribute && (v.whom === 'any' ? whom === 'any' : 'kind' in v.whom && v.whom.kind === whom),
-  )
-  return found?.value.kind === 'number' ? found.value.number : null
-}
-
 /** The colour that values say for any fixture, or by the slot of a type. */
-function colourSaid(show: Show, values: readonly ReachingValue[]): Rgb | null {
-  const [red, green, blue] = MIXING.map((attribute) => numberFor(values, attribute, 'any'))
-  if (red != null && green != null && blue != null) return { red, green, blue }
+function colourSaid(show: Show, values: readonly ReachingValue[]): Colour | null {
+  const said = values.find(({ whom, value }) => whom === 'any' && value.kind === 'colour')?.value
+  if (said?.kind === 'colour') return said
   for (const { whom, attribute, value } of values) {
     if (attribute !== 'colourWheel' || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
     const type = show.all.fixtureType.get(whom.kind)
-    const rgb = colourOf((type && wheelOf(type, 'colourWheel')?.slots[value.number]?.colour) ?? null)
-    if (rgb) return rgb
+    const wheel = type && colourWheelOf(type)
+    const colour = wheel && coloursOf(wheel)[value.number]
+    if (colour) return colour
   }
   return null
 }
@@ -62,14 +56,16 @@ export function completed(show: Show, values: readonly ReachingValue[], room: Ro
   const chosen: ChosenSlot[] = []
   const isFree = (whom: FixtureTypeId | 'any', attribute: Attribute) =>
     room.takes(attribute) && !room.holds(whom, attribute) && !isSaid(values, attribute, whom)
-  const rgb = colourSaid(show, values)
-  if (rgb)
-    for (const attribute of MIXING)
-      if (isFree('any', attribute))
-        added.push({ whom: 'any', attribute, value: { kind: 'number', number: rgb[attribute] } })
+  const colour = colourSaid(show, values)
+  if (colour && isFree('any', 'colour'))
+    added.push({
+      whom: 'any',
+      attribute: 'colour',
+      value: { kind: 'colour', x: colour.x, y: colour.y, level: colour.level },
+    })
   for (const [key, type] of show.all.fixtureType) {
     const kind = asFixtureTypeId(key)
-    if (rgb && isFree(kind, 'colourWheel')) addColour(type, kind, rgb, added, chosen)
+    if (colour && isFree(kind, 'colourWheel')) addColour(type, kind, colour, added, chosen)
     for (const attribute of type.has.filter(isGobo)) {
       const pattern = patternSaid(show, values, attribute)
       const wheel = wheelOf(type, attribute)
@@ -88,14 +84,19 @@ function isSaid(values: readonly ReachingValue[], attribute: Attribute, whom: Fi
   )
 }
 
-function addColour(type: FixtureType, kind: FixtureTypeId, rgb: Rgb, added: ReachingValue[], chosen: ChosenSlot[]) {
-  const wheel = wheelOf(type, 'colourWheel')
-  const isMixing = MIXING.every((attribute) => type.has.includes(attribute))
-  if (!wheel || isMixing || !type.has.includes('colourWheel')) return
-  const nearest = nearestSlot(wheel, rgb)
+function addColour(
+  type: FixtureType,
+  kind: FixtureTypeId,
+  colour: Colour,
+  added: ReachingValue[],
+  chosen: ChosenSlot[],
+) {
+  const wheel = colourWheelOf(type)
+  if (!wheel || type.has.includes('colour') || !type.has.includes('colourWheel')) return
+  const nearest = nearestSlot(coloursOf(wheel), colour)
   if (!nearest) return
   added.push({ whom: { kind }, attribute: 'colourWheel', value: { kind: 'number', number: nearest.slot } })
-  chosen.push({ type: kind, slot: wheel.slots[nearest.slot]?.name ?? '', distance: nearest.distance })
+  chosen.push({ type: kind, slot: wheel.slots[nearest.slot]?.name ?? '', distance: nearest.difference })
 }
 
 function patternSaid(show: Show, values: readonly ReachingValue[], attribute: NumberAttribute) {

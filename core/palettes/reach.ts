@@ -11,6 +11,7 @@ import { solveAim } from '../kinematics/inverse'
 import type { Draft } from '../show/draft'
 import { kindOf, type Attribute } from '../attributes/attribute'
 import type { FixtureId, FixtureTypeId, PaletteId } from '../show/ids'
+import { lookOf } from '../show/colours'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
@@ -32,9 +33,10 @@ export interface ReachingValue {
   readonly value: Value
 }
 
-/** Angles and links mean something to their own fixture only; a place or a pool is the same to all. */
+/** Angles and links mean something to their own fixture only; a place or a pool is the same to all, parts to their type. */
 function usualWidth({ attribute, value }: FixtureValue): Width {
   if (value.kind === 'angles' || value.kind === 'link') return 'own'
+  if (value.kind === 'parts') return 'kind'
   return value.kind === 'pool' ? 'any' : (kindOf(attribute).serves ?? 'own')
 }
 
@@ -56,8 +58,8 @@ export function reaching(show: Show, values: readonly FixtureValue[], reach: Rea
 
 function reachingOf(show: Show, values: readonly FixtureValue[], width: Width): ReachingValue[] {
   if (width === 'own') return values.map(own)
-  const common = commonOf(values)
-  if (width === 'any' && common) return [{ whom: 'any', ...common }, ...turnedOtherwise(show, values)]
+  const common = width === 'any' ? commonOf(values.map((one) => forAny(show, one))) : null
+  if (common) return [{ whom: 'any', ...common }, ...turnedOtherwise(show, values)]
   return [...group(values, ({ fixture }) => show.all.fixture.get(fixture)?.type ?? null)].flatMap(([type, ofType]) => {
     const alike = type === null ? null : commonOf(ofType)
     if (type === null || !alike) return ofType.map(own)
@@ -70,6 +72,13 @@ const own = ({ fixture, attribute, value }: FixtureValue): ReachingValue => ({
   attribute,
   value,
 })
+
+/** Parts that mix a colour mean nothing to other types: for any they are what they look like. */
+function forAny(show: Show, recorded: FixtureValue): FixtureValue {
+  const { fixture, value } = recorded
+  const type = rigOf(show).get(fixture)?.type
+  return type && value.kind === 'parts' ? { ...recorded, value: lookOf(type, value) } : recorded
+}
 
 /** What all of them say, if they say the same. */
 function commonOf(values: readonly FixtureValue[]): { attribute: Attribute; value: Value } | null {

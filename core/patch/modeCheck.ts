@@ -1,7 +1,8 @@
 /** Whether a mode can drive its type: no two channels in one place, none that is needed left out. */
-import { kindOf } from '../attributes/attribute'
-import { roleName, type ChannelRole } from '../attributes/channelRole'
+import { isNumberAttribute } from '../attributes/attribute'
+import { canSpin, roleName, type ChannelRole } from '../attributes/channelRole'
 import type { Channel, FixtureType } from '../show/entities'
+import { partsOf } from '../show/colours'
 import { placesOf } from './span'
 
 export interface ModeFault {
@@ -65,11 +66,7 @@ function checkFunction(type: FixtureType, channel: Channel, one: ChannelFunction
   if (axis) return checkAxis(axis, channel, one, part, say)
   if (one.from === one.to && channel.functions.length === 1)
     say(`runs from ${one.from} to ${one.to}, so it can say one thing only`, 'wrong', part)
-  if (
-    one.spins &&
-    (one.does === 'other' || one.does === 'pan' || one.does === 'tilt' || kindOf(one.does).unit !== 'turn')
-  )
-    say(`${roleName(one.does)} cannot spin`, 'wrong', part)
+  if (one.spins && !canSpin(one.does)) say(`${roleName(one.does)} cannot spin`, 'wrong', part)
 }
 
 function checkAxis(axis: FixtureType['pan'], channel: Channel, one: ChannelFunction, part: number, say: Say): void {
@@ -108,7 +105,8 @@ function checkTwins(
 function missing(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
   const there = new Set(channels.flatMap(({ functions }) => functions.map(({ does }) => does)))
   const isDimmed = channels.some(({ dims }) => dims)
-  const needed: ChannelRole[] = ['pan', 'tilt', ...type.has.flatMap((a) => (a === 'position' ? [] : [a]))]
+  const parts = type.has.includes('colour') ? partsOf(type) : []
+  const needed: ChannelRole[] = ['pan', 'tilt', ...type.has.filter(isNumberAttribute), ...parts]
   return needed
     .filter((role) => !there.has(role) && !(role === 'intensity' && isDimmed))
     .map((role) => ({

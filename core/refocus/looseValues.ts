@@ -6,17 +6,19 @@
 import { flatGroup } from 'd3-array'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
+import { colourDifference } from '../colour/colour'
 import { rangeOf } from '../show/attributeRange'
+import { madeColour } from '../show/colours'
 import { contentsOf, palettesInOrder, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, type SolvedPosition } from '../palettes/solve'
 import { listsInOrder, valuesByCue } from '../cues/tracking'
-import { familyOf, type Attribute } from '../attributes/attribute'
+import { familyOf, isNumberAttribute, type NumberAttribute } from '../attributes/attribute'
 import { FAMILIES, type Family } from '../attributes/families'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { CueValue } from '../show/entities'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import { isLoose, type PlainValue } from '../show/values'
+import { colourIn, isLoose, type PlainValue } from '../show/values'
 import { stageOf } from '../venue/stage'
 
 /** How near a palette must stand: metres at the place, degrees of each axis, part of a range (0 to 1). */
@@ -111,7 +113,9 @@ class NearFinder {
       const near =
         attribute === 'position'
           ? this.#placeNear(rigged, palette, value, theirs)
-          : this.#numberNear(rigged, palette, attribute, value, theirs)
+          : isNumberAttribute(attribute)
+            ? this.#numberNear(rigged, palette, attribute, value, theirs)
+            : this.#colourNear(rigged, palette, value, theirs)
       if (!near) return null
       if (!furthest || near.distance > furthest.distance) furthest = near
     }
@@ -141,10 +145,19 @@ class NearFinder {
     return placed
   }
 
+  /** Colours are near by ΔE 2000, of which a hundred is the whole. */
+  #colourNear({ type }: RiggedFixture, palette: PaletteId, ours: PlainValue, theirs: PlainValue): Near | null {
+    const [here, there] = [colourIn(ours), colourIn(theirs)]
+    if (!here || !there) return null
+    const [look, other] = [madeColour(type, here).look, madeColour(type, there).look]
+    const part = Math.max(colourDifference(look, other) / 100, Math.abs(look.level - other.level))
+    return part <= this.#limits.part ? { palette, distance: part, unit: 'part' } : null
+  }
+
   #numberNear(
     rigged: RiggedFixture,
     palette: PaletteId,
-    attribute: Exclude<Attribute, 'position'>,
+    attribute: NumberAttribute,
     ours: PlainValue,
     theirs: PlainValue,
   ): Near | null {

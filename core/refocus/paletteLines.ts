@@ -1,5 +1,6 @@
 /** What a palette holds, line by line and in words, and how that differs between two shows. */
 import { amountInWords } from '../show/amountInWords'
+import { colourInWords } from '../show/colourInWords'
 import { length } from '../geometry/vector'
 import type { FixtureType, PaletteValue } from '../show/entities'
 import { attributeName, inCatalogueOrder, type Attribute } from '../attributes/attribute'
@@ -47,6 +48,7 @@ export function valueInWords(show: Show, value: CueContent, attribute: Attribute
   if (value.kind === 'rest') return 'back to rest'
   if (value.kind === 'angles') return `pan ${value.pan.toFixed(1)}°, tilt ${value.tilt.toFixed(1)}°`
   if (value.kind === 'pool') return `pool ${value.diameter.toFixed(2)} m`
+  if (value.kind === 'colour' || value.kind === 'parts') return colourInWords(value)
   if (value.kind === 'number' || value.kind === 'spin') return amountInWords(value, attribute, type)
   if (value.target === null) return `a free place, ${offsetInWords(value.offset) || 'the origin'}`
   const along = value.at === null ? '' : ` ${Math.round(value.at * 100)} % along`

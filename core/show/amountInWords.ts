@@ -15,6 +15,7 @@ const SHOWN: Readonly<Record<AttributeKind['unit'], readonly [digits: number, si
   kelvin: [0, ' K'],
   slot: [0, ''],
   place: [0, ''],
+  colour: [0, ''],
 }
 
 /** "65 %", "12.0°", "3200 K", "4.0 Hz", "-12.0 rpm", "Star"; of a slot without a type its number. */

@@ -10,7 +10,7 @@ export interface AttributeRange {
   readonly max: number
   /** What it is worth when nothing sets it. */
   readonly home: number
-  readonly unit: Exclude<Unit, 'place'> | 'metres'
+  readonly unit: Exclude<Unit, 'place' | 'colour'> | 'metres'
   /** How fast it can be made to spin either way, turns a minute; null for what does not spin. */
   readonly fastest: number | null
 }
@@ -37,7 +37,7 @@ function workedOut(type: FixtureType, attribute: NumberAttribute): AttributeRang
     min: between.min,
     max: between.max,
     home: Math.min(between.max, Math.max(between.min, said?.rest ?? restOf(attribute, between) ?? rest)),
-    unit: unit === 'place' ? 'level' : unit,
+    unit: unit === 'place' || unit === 'colour' ? 'level' : unit,
     fastest: unit === 'turn' ? (said?.fastest ?? USUAL_SPIN) : null,
   }
 }

@@ -10,7 +10,7 @@ export * from './entities/palettes'
 export * from './entities/people'
 export * from './entities/rig'
 export * from './entities/stage'
-export { entryNumber } from './entities/parts'
+export { entryNumber, TRAVELS } from './entities/parts'
 
 export type FixtureType = EntityOf['fixtureType']
 export type FixtureMode = EntityOf['fixtureMode']

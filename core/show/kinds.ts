@@ -251,6 +251,12 @@ const DECLARED = {
     references: {},
     unique: ['name'],
   }),
+  swatch: kind(palettes.swatch, {
+    words: ['swatch', 'swatches'],
+    table: 'swatch',
+    register: 'whole',
+    references: {},
+  }),
   workingSetMember: kind(palettes.workingSetMember, {
     words: ['member of a working set', 'members of working sets'],
     table: 'working_set_member',

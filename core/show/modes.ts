@@ -1,6 +1,6 @@
 /** The modes of fixture types, in their order. */
 import { group } from 'd3-array'
-import type { ChannelRole } from '../attributes/channelRole'
+import { isColourPart } from '../attributes/colourPart'
 import { derived } from './derived'
 import type { FixtureMode } from './entities'
 import { asFixtureModeId, type FixtureModeId } from './ids'
@@ -25,13 +25,15 @@ export function modesOf(show: Show, type: string): readonly OrderedMode[] {
 }
 
 /** What goes over at once in a fade, by mode, because its channel is of that sort. */
-const snapsByMode = derived(['fixtureMode'], (show): ReadonlyMap<string, ReadonlySet<ChannelRole>> => {
+const snapsByMode = derived(['fixtureMode'], (show): ReadonlyMap<string, ReadonlySet<string>> => {
   const snapping = ({ channels }: FixtureMode) =>
-    channels.filter(({ snaps }) => snaps).flatMap(({ functions }) => functions.map(({ does }) => does))
+    channels
+      .filter(({ snaps }) => snaps)
+      .flatMap(({ functions }) => functions.map(({ does }) => (isColourPart(does) ? 'colour' : does)))
   return new Map([...show.all.fixtureMode].map(([id, mode]) => [id, new Set(snapping(mode))]))
 })
 
-const NOTHING: ReadonlySet<ChannelRole> = new Set()
+const NOTHING: ReadonlySet<string> = new Set()
 
 /** What of a fixture goes over at once in a fade by the mode it listens in. */
 export function snapsIn(show: ShowPart<'fixture' | 'fixtureMode'>, fixture: string): ReadonlySet<string> {

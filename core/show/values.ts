@@ -3,7 +3,8 @@
  * value: pan without tilt means nothing on a stage.
  */
 import { z } from 'zod'
-import { kindOf, type Attribute } from '../attributes/attribute'
+import { isNumberAttribute, kindOf, type Attribute } from '../attributes/attribute'
+import { isColourPart, type ColourPart } from '../attributes/colourPart'
 import { paletteId, targetId, venueId } from './ids'
 
 /** Metres in the stage frame, inside a kilometre: further is a slip of the pen. */
@@ -34,7 +35,32 @@ export const linkValue = z.strictObject({ kind: z.literal('link'), palette: pale
 /** What turns and goes on turning: turns a minute, right-handed about the way the light goes. */
 export const spinValue = z.strictObject({ kind: z.literal('spin'), rpm: z.number().min(-1000).max(1000) })
 
-export const value = z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, spinValue, poolValue, linkValue])
+const level = z.number().min(0).max(1)
+export const colourPartId = z.custom<ColourPart>(
+  (text) => typeof text === 'string' && isColourPart(text),
+  'a part has a name without / . or _',
+)
+
+/** What light is to look like: CIE 1931 x and y, and how bright of the brightest that can be had of it. */
+export const colourValue = z.strictObject({
+  kind: z.literal('colour'),
+  x: z.number().min(0).max(1),
+  y: z.number().min(0.001).max(1),
+  level,
+})
+/** What the parts that mix a colour do: each level from 0, dark or out, to 1. Parts that are not named are at 0. */
+export const partsValue = z.strictObject({ kind: z.literal('parts'), parts: z.record(colourPartId, level) })
+
+export const value = z.discriminatedUnion('kind', [
+  aimValue,
+  anglesValue,
+  numberValue,
+  spinValue,
+  colourValue,
+  partsValue,
+  poolValue,
+  linkValue,
+])
 
 /** What a cue sets to let go of a value: what lies under its list comes through, in the end the state at rest. */
 export const restValue = z.strictObject({ kind: z.literal('rest') })
@@ -47,7 +73,7 @@ export type Value = z.infer<typeof value>
 export type CueContent = z.infer<typeof cueContent>
 export const BACK_TO_REST: CueContent = { kind: 'rest' }
 
-/** Whether an attribute can take such a value: the head's places and turns, the zoom a pool, what turns a spin, the rest numbers. */
+/** Whether an attribute can take such a value: the head's places and turns, the zoom a pool, what turns a spin, a colour what it looks like or is mixed of, the rest numbers. */
 export function fitsAttribute({
   attribute,
   value,
@@ -58,7 +84,9 @@ export function fitsAttribute({
   if (value.kind === 'link' || value.kind === 'rest') return true
   if (value.kind === 'pool') return attribute === 'zoom'
   if (value.kind === 'spin') return kindOf(attribute).unit === 'turn'
-  return (attribute === 'position') === (value.kind !== 'number')
+  if (value.kind === 'number') return isNumberAttribute(attribute)
+  const isColour = value.kind === 'colour' || value.kind === 'parts'
+  return kindOf(attribute).unit === (isColour ? 'colour' : 'place')
 }
 /** What is said of a value that does not fit. */
 export const MISFIT_OF_ATTRIBUTE = 'this attribute takes no such value'
@@ -79,6 +107,14 @@ export type Amount = z.infer<typeof numberValue> | z.infer<typeof spinValue>
 /** An amount as a bare number: turns a minute where it is a spin. */
 export function numberOf(amount: Amount): number {
   return amount.kind === 'spin' ? amount.rpm : amount.number
+}
+
+/** A colour, by what it looks like or by what mixes it. */
+export type PlainColour = z.infer<typeof colourValue> | z.infer<typeof partsValue>
+
+/** A value as a colour; null where it is none. */
+export function colourIn(value: CueContent | null): PlainColour | null {
+  return value?.kind === 'colour' || value?.kind === 'parts' ? value : null
 }
 
 /** A value that says itself what it is, not by way of a palette. */

@@ -14,6 +14,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
     optics: json('optics'),
     wheels: json('wheels'),
     ranges: json('ranges'),
+    mixing: json('mixing'),
   },
   fixtureMode: { channels: json('channels') },
   venue: {

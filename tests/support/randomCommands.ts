@@ -12,7 +12,9 @@ import { duplicatePalettes } from '#core/palettes/duplicates'
 import type { CueValue } from '#core/show/entities'
 import type { Kind } from '#core/show/kinds'
 import { modesOf } from '#core/show/modes'
+import { partsOf } from '#core/show/colours'
 import * as ids from '#core/show/ids'
+import { colourPartId } from '#core/show/values'
 import type { Show } from '#core/show/show'
 
 /** Which things a field of ids speaks of: all ids are one schema, so their fields tell them apart. */
@@ -153,14 +155,24 @@ export class RandomArguments {
     return { name: 'An earlier state', contents: plainCollections(show) }
   }
 
-  /** A value that a schema takes, as far as it can be told from the schema and the name of its field. */
-  of(schema: unknown, field: string): unknown {
+  /** What some schemas of the show's own take; undefined for others. */
+  #named(schema: unknown, field: string): unknown {
     if (schema === ids.fixtureId) return this.#id(field)
     if (schema === channelRole) return this.pick(LISTED_ROLES)
+    if (schema === colourPartId) return this.pick(this.#parts())
     if (schema === attributeId) return this.pick(attributesInUse(this.show))
     if (schema === numberAttributeId) return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
+    return undefined
+  }
+
+  /** A value that a schema takes, as far as it can be told from the schema and the name of its field. */
+  of(schema: unknown, field: string): unknown {
+    const named = this.#named(schema, field)
+    if (named !== undefined) return named
     if (schema instanceof z.ZodObject) return this.#object(schema)
     if (schema instanceof z.ZodArray) return this.#array(schema, field)
+    if (schema instanceof z.ZodRecord)
+      return { [String(this.of(schema.keyType, field))]: this.of(schema.valueType, field) }
     if (schema instanceof z.ZodNullable) return this.random() < 0.3 ? null : this.of(schema.unwrap(), field)
     if (schema instanceof z.ZodOptional) return this.random() < 0.5 ? undefined : this.of(schema.unwrap(), field)
     if (schema instanceof z.ZodDefault) return this.of(schema.unwrap(), field)
@@ -172,6 +184,11 @@ export class RandomArguments {
     if (schema instanceof z.ZodNumber) return this.#number(schema)
     if (schema instanceof z.ZodString) return this.#text(schema, field)
     throw new RangeError(`${this.#command} ${field}: no arguments are known for ${String(schema?.constructor.name)}`)
+  }
+
+  /** What the types of the show mix of. */
+  #parts() {
+    return [...this.show.all.fixtureType.values()].flatMap(partsOf)
   }
 
   #id(field: string): string {

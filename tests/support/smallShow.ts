@@ -2,6 +2,7 @@
 import { runCommand, type CommandInput, type CommandName } from '#core/commands/registry'
 import type { Outcome } from '#core/commands/command'
 import { handOf, stagePicture, type StageFixture } from '#core/cues/onStage'
+import { colourOfHex } from '#core/colour/colour'
 import { vec3 } from '#core/geometry/vector'
 import { applyChanges } from '#core/show/changes'
 import type { Attribute } from '#core/attributes/attribute'
@@ -142,8 +143,15 @@ export class Desk {
     })
   }
 
-  level(entry: string, attribute: 'intensity' | 'zoom' | 'edge' | 'red', number: number): string {
+  level(entry: string, attribute: 'intensity' | 'zoom' | 'edge', number: number): string {
     return this.do('setValue', { fixtures: this.fixtures(entry), attribute, value: { kind: 'number', number } })
+  }
+
+  /** Asks for a look, as "#rrggbb". */
+  look(entry: string, hex: string): string {
+    const colour = colourOfHex(hex)
+    if (!colour) throw new Error(`${hex} is no colour`)
+    return this.do('setColour', { fixtures: this.fixtures(entry), colour: { kind: 'colour', ...colour } })
   }
 
   record(number: number, name: string, shelf: CommandInput<'recordPalette'>['shelf'] = 'position'): string {

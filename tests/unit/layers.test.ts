@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 
 /** Lower layers know nothing of higher ones. */
 const LAYERS = [
-  ['geometry', 'attributes'],
+  ['geometry', 'attributes', 'colour'],
   ['kinematics', 'light'],
   ['show', 'journal'],
   ['venue'],

@@ -13,6 +13,7 @@ import { useBlind } from '../../composables/hand/useBlind'
 import { useHand } from '../../composables/hand/useHand'
 import { familyInWords, isAway } from '../../composables/hand/attributeWords'
 import { useHandAttributes, type HandAttribute } from '../../composables/hand/useHandAttributes'
+import { useHandColour } from '../../composables/hand/useHandColour'
 import { useOpenFamilies } from '../../composables/hand/useOpenFamilies'
 import { useSelectionSummary } from '../../composables/hand/useSelectionSummary'
 import { useStage } from '../../stores/stage'
@@ -20,6 +21,7 @@ import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import TypedField from '../fields/TypedField.vue'
 import AttributeRow from './AttributeRow.vue'
+import ColourPicker from '../colour/ColourPicker.vue'
 import FanPanel from './FanPanel.vue'
 import HighlightMenu from './HighlightMenu.vue'
 import NeutralMenu from './NeutralMenu.vue'
@@ -37,6 +39,7 @@ const hand = useHand()
 const blind = useBlind()
 const { none, positionSummary, zoom } = useSelectionSummary()
 const { ofFamily } = useHandAttributes()
+const colour = useHandColour()
 const { isOpen, toggle } = useOpenFamilies()
 
 /** The families shown below position, with what they are made of. */
@@ -54,10 +57,14 @@ const rowsOf = (family: Family) =>
   ofFamily(family).filter((row) => whole.value.includes(family) || !isPart(row) || isAway(row) || row.isHeld)
 const hiddenOf = (family: Family) => ofFamily(family).length - rowsOf(family).length
 
+/** What a family shows that is not in hand. */
+const shownOf = (family: Family) =>
+  [family === 'colour' ? colour.inWords.value : '', familyInWords(ofFamily(family))].filter((said) => said).join(', ')
+
 /** The palettes a family of the selection comes from, where it is in hand; else what it shows. */
 function summaryOf(family: Family): string {
   if (none.value) return ''
-  if (!inHand.value.has(family)) return isOpen(family) ? '' : familyInWords(ofFamily(family))
+  if (!inHand.value.has(family)) return isOpen(family) ? '' : shownOf(family)
   if (family === 'beam' && zoom.value.pool !== null) return `pool ${metresInWords(zoom.value.pool)} from every fixture`
   const names = heldOf(family).map(({ value }) =>
     value.kind === 'link' ? (props.show.all.palette.get(value.palette)?.name ?? '') : 'set by hand',
@@ -164,6 +171,7 @@ const setLevel = (number: number) =>
             {{ hiddenOf(family) }} more
           </button>
         </template>
+        <ColourPicker v-if="family === 'colour' && colour.able.value.length > 0" :show="show" />
         <div v-if="ofFamily(family).length" class="mt-1.5 flex flex-col gap-1">
           <AttributeRow v-for="attribute in rowsOf(family)" :key="attribute.attribute" :attribute="attribute" />
           <div v-if="family === 'intensity'" class="flex gap-1.5">

@@ -2,6 +2,7 @@
 /** What a palette holds: whom it serves down, attributes across. A cell, or all of an attribute, can be taken out. */
 import { ChevronRight, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { counted } from '#core/show/counted'
 import { attributeName, type Attribute } from '#core/attributes/attribute'
 import { paletteTable, unfolded, type PaletteRow } from '#core/refocus/paletteTable'
 import type { FixtureId, PaletteId } from '#core/show/ids'
@@ -49,7 +50,7 @@ function remove(fixtures: readonly FixtureId[] | null, attribute: Attribute) {
 <template>
   <section class="border-b border-rule px-3 py-2.5" aria-labelledby="contents-title">
     <h3 id="contents-title" class="mb-1 font-semibold">
-      Holds <span class="text-sm font-normal text-mist">{{ count }} values</span>
+      Holds <span class="text-sm font-normal text-mist">{{ counted(count, 'value', 'values') }}</span>
     </h3>
     <div
       class="grid max-h-60 items-baseline gap-x-1.5 gap-y-0.5 overflow-auto text-sm whitespace-nowrap"

@@ -16,6 +16,7 @@ import TakeMask from '../fields/TakeMask.vue'
 import TextField from '../fields/TextField.vue'
 import { COLOUR_GROUND } from '../shelf/paletteColours'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import PaletteColourPairs from './PaletteColourPairs.vue'
 import PaletteContents from './PaletteContents.vue'
 import PaletteRemoval from './PaletteRemoval.vue'
 import PaletteSpread from './PaletteSpread.vue'
@@ -142,6 +143,7 @@ async function setTime(text: string): Promise<string | null> {
         <button type="button" class="main-button py-1.5" @click="shelves.edit(id)">Edit in the hand</button>
         <PaletteParts :id="id" :show="show" :palette="palette" />
       </div>
+      <PaletteColourPairs :id="id" :show="show" />
       <PaletteContents :id="id" :show="show" />
       <PaletteSpread :id="id" :show="show" />
       <PaletteUse :id="id" :show="show" />

@@ -4,7 +4,7 @@ import Papa from 'papaparse'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { withoutFormula } from '#core/exchange/aimsTable'
 import { PALETTE_COLUMNS, paletteRows, readPaletteCells, type PaletteReading } from '#core/exchange/paletteCells'
-import { knownPalettes, paletteDocument, portablePalettes } from '#core/exchange/paletteSheet'
+import { knownPalettes, paletteDocument, PALETTES_VERSION, portablePalettes } from '#core/exchange/paletteSheet'
 import { issueInWords } from '#core/show/faults'
 import { showRecordOf, type Show } from '#core/show/show'
 import { useMessages } from '../../stores/messages'
@@ -47,7 +47,7 @@ function saveTable() {
   save(`${fileName.value}.csv`, 'text/csv', Papa.unparse([[...PALETTE_COLUMNS], ...rows]))
 }
 function saveDocument() {
-  const document = { format: 'rhopander palettes', version: 2, palettes: portablePalettes(props.show) }
+  const document = { format: 'rhopander palettes', version: PALETTES_VERSION, palettes: portablePalettes(props.show) }
   save(`${fileName.value}.json`, 'application/json', JSON.stringify(document, null, 1))
 }
 

@@ -10,6 +10,7 @@ import { showList } from '../../session/responses'
 import { useTheme } from '../../composables/shell/useTheme'
 import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
+import { useShow } from '../../stores/show'
 import ImportDialog from '../exchange/ImportDialog.vue'
 import HistoryDialog from './HistoryDialog.vue'
 import PeopleDialog from './PeopleDialog.vue'
@@ -18,6 +19,7 @@ import NewShowDialog from './NewShowDialog.vue'
 
 const props = defineProps<{ show: Show }>()
 const proposal = useProposal()
+const store = useShow()
 const dialogs = useDialogs()
 const theme = useTheme()
 const shows = ref<{ id: string; name: string; venue: string }[]>([])
@@ -34,6 +36,25 @@ async function look() {
 function playAt(id: string) {
   if (id !== record.value.venue) proposal.propose('switchVenue', { venue: asVenueId(id) }, true)
 }
+/** How fades of this show go where nothing else is said. */
+const choices = computed(() => [
+  {
+    name: 'Colours fade',
+    chosen: record.value.colourFade === 'by look' ? 'as they look' : 'part by part',
+    options: [
+      { name: 'as they look', change: { colourFade: 'by look' as const } },
+      { name: 'part by part', change: { colourFade: 'by parts' as const } },
+    ],
+  },
+  {
+    name: 'New cues travel',
+    chosen: record.value.travel === 'angle' ? 'by angle' : 'straight',
+    options: [
+      { name: 'by angle', change: { travel: 'angle' as const } },
+      { name: 'straight', change: { travel: 'straight' as const } },
+    ],
+  },
+])
 const item = (active: boolean) => [
   'flex w-full items-center gap-2 rounded px-2 py-1 text-left',
   active ? 'bg-plank-2' : '',
@@ -67,6 +88,16 @@ const item = (active: boolean) => [
           }}
         </NuxtLink>
       </MenuItem>
+      <template v-for="{ name, options, chosen } in choices" :key="name">
+        <p class="px-2 pt-2 text-xs text-haze">{{ name }}</p>
+        <MenuItem v-for="option in options" :key="option.name" v-slot="{ active }">
+          <button type="button" :class="item(active)" @click="store.send('changeShow', option.change)">
+            <Check :size="14" :class="option.name === chosen ? 'text-kelp' : 'invisible'" aria-hidden="true" />{{
+              option.name
+            }}
+          </button>
+        </MenuItem>
+      </template>
       <div class="my-1 border-t border-rule" role="separator" />
       <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'new show'">

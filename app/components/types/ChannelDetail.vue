@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** What the table of channels has no column for, of the channel and the function selected in it. */
 import { computed } from 'vue'
-import { attributeName, isNumberAttribute, kindOf } from '#core/attributes/attribute'
+import { attributeName, isNumberAttribute } from '#core/attributes/attribute'
+import { canSpin as canTurn } from '#core/attributes/channelRole'
 import { wheelOf } from '#core/show/attributeRange'
 import { DIMMER_CURVES, type Channel, type FixtureType } from '#core/show/entities'
 import { withFunction, type ChannelRow } from '../../composables/rig/channelRows'
@@ -34,10 +35,7 @@ const bound = computed(() => {
   const { when } = props.row.does
   return when ? `${when.attribute} ${when.number}` : ALWAYS
 })
-const canSpin = computed(() => {
-  const { does } = props.row.does
-  return does !== 'pan' && does !== 'tilt' && does !== 'other' && kindOf(does).unit === 'turn'
-})
+const canSpin = computed(() => canTurn(props.row.does.does))
 
 const set = (change: Partial<Channel>) => props.keep({ ...props.row.channel, ...change })
 const setFunction = (change: Partial<ChannelRow['does']>) =>
@@ -45,7 +43,7 @@ const setFunction = (change: Partial<ChannelRow['does']>) =>
 function bind(key: string) {
   const attribute = props.type.has.find((one) => key.startsWith(`${one} `))
   const number = Number(key.split(' ')[1])
-  return setFunction({ when: attribute && attribute !== 'position' ? { attribute, number } : null })
+  return setFunction({ when: attribute && isNumberAttribute(attribute) ? { attribute, number } : null })
 }
 </script>
 

@@ -12,6 +12,7 @@ import ChannelTable from './ChannelTable.vue'
 import OpticsTable from './OpticsTable.vue'
 import ReachPicture from './ReachPicture.vue'
 import TypeAttributes from './TypeAttributes.vue'
+import TypeMixing from './TypeMixing.vue'
 import TypeRemoval from './TypeRemoval.vue'
 import WheelFields from './WheelFields.vue'
 
@@ -113,6 +114,7 @@ function removeMode() {
         <OpticsTable :optics="draft.optics" :keep="(optics, row) => set({ optics }, `optics.${row}`)" />
       </section>
       <TypeAttributes :type="draft" :keep="set" />
+      <TypeMixing :type="draft" :keep="set" />
       <section aria-labelledby="type-wheels" class="flex flex-col gap-2">
         <h3 id="type-wheels" class="text-sm font-semibold">Wheels</h3>
         <WheelFields

@@ -108,7 +108,7 @@ describe('the summary of a selection', () => {
 describe('what is in hand', () => {
   it('is said by family, and what recording takes of it by the switches', async () => {
     desk.aim('11, 12', 'Bow')
-    desk.level('11', 'red', 0.5)
+    desk.look('11', '#ff0000')
     desk.do('setTake', { family: 'colour', take: false })
     await look('11')
     expect(useHand().inWords.value).toBe('2 fixtures, position and colour')

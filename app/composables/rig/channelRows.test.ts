@@ -50,7 +50,7 @@ describe('the channels of a mode as rows', () => {
   })
 
   it('offer first what the type has, and everything else once', () => {
-    const roles = rolesFor({ has: [...plover.has, 'extra:beam:Fan_pace'] })
+    const roles = rolesFor({ ...plover, has: [...plover.has, 'extra:beam:Fan_pace'] })
     expect(roles.slice(0, 4)).toEqual(['pan', 'tilt', 'intensity', 'strobe'])
     expect(new Set(roles).size).toBe(roles.length)
     expect(roles.map(roleName)).toContain('Fan pace')

@@ -1,5 +1,7 @@
 /** The channels of a mode as rows of a table: one for each thing a channel does. */
 import { LISTED_ROLES, roleName, type ChannelRole } from '#core/attributes/channelRole'
+import { isNumberAttribute } from '#core/attributes/attribute'
+import { partsOf } from '#core/show/colours'
 import type { Channel, FixtureType } from '#core/show/entities'
 import { NOT_A_NUMBER, numberTyped } from '../forms/numbers'
 
@@ -21,9 +23,8 @@ export function channelRows(channels: readonly Channel[]): ChannelRow[] {
 }
 
 /** What the channels of a type can drive: what it has by itself stands first. */
-export function rolesFor(type: Pick<FixtureType, 'has'>): ChannelRole[] {
-  const own = type.has.filter((attribute) => attribute !== 'position')
-  const first: ChannelRole[] = ['pan', 'tilt', ...own, 'other']
+export function rolesFor(type: FixtureType): ChannelRole[] {
+  const first: ChannelRole[] = ['pan', 'tilt', ...type.has.filter(isNumberAttribute), ...partsOf(type), 'other']
   return [...first, ...LISTED_ROLES.filter((role) => !first.includes(role))]
 }
 

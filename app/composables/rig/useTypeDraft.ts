@@ -33,6 +33,7 @@ export const BLANK: TypeDraft = {
   wheels: [],
   has: ['intensity', 'position'],
   ranges: [],
+  mixing: null,
   modes: [
     {
       id: null,

@@ -48,14 +48,9 @@ describe('the picture of a palette', () => {
 
   it('is its colour, its pattern or its values in words where it gives no place', () => {
     for (const family of ['colour', 'gobo', 'beam'] as const) desk.do('setTake', { family, take: true })
-    for (const [attribute, level] of [
-      ['red', 1],
-      ['green', 0.5],
-      ['blue', 0],
-    ] as const)
-      desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number: level } })
+    desk.look('11', '#ff8040')
     desk.record(1, 'Amber', 'colour')
-    expect(cardOf(1).swatch.value).toBe('rgb(255 128 0)')
+    expect(cardOf(1).swatch.value).toMatch(/^#f[ef]8[0-9a-f]4[0-9a-f]$/)
     expect(cardOf(1).isPlaced.value).toBe(false)
     gobo('11', 2)
     desk.record(2, 'Waves', 'gobo')

@@ -7,7 +7,10 @@ import { glanceAt, servedBy } from '#core/palettes/use'
 import { wheelOf } from '#core/show/attributeRange'
 import { valueInWords } from '#core/refocus/paletteLines'
 import { attributeName, type Attribute } from '#core/attributes/attribute'
+import { hexOf } from '#core/colour/colour'
+import { madeColour } from '#core/show/colours'
 import type { PaletteId } from '#core/show/ids'
+import { colourIn } from '#core/show/values'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 
 /** Values said on a card. */
@@ -54,11 +57,10 @@ export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
       const value = values.value.find(({ attribute }) => attribute === name)?.value
       return value?.kind === 'number' ? value.number : undefined
     }
-    const [red, green, blue] = [level('red'), level('green'), level('blue')]
-    if (red !== undefined && green !== undefined && blue !== undefined)
-      return `rgb(${[red, green, blue].map((c) => Math.round(c * 255)).join(' ')})`
     const slot = level('colourWheel')
     const [first] = served.value
+    const colour = values.value.flatMap(({ value }) => colourIn(value) ?? [])[0]
+    if (colour && first && !slot) return hexOf(madeColour(first.type, colour).look)
     return (slot !== undefined && first && wheelOf(first.type, 'colourWheel')?.slots[slot]?.colour) ?? null
   })
   const words = computed(() =>

@@ -12,7 +12,9 @@ import {
   anglesValue,
   fitsAttribute,
   MISFIT_OF_ATTRIBUTE,
+  colourValue,
   numberValue,
+  partsValue,
   poolValue,
   spinValue,
 } from '../../show/values'
@@ -23,7 +25,7 @@ import { counted } from '../../show/counted'
 
 const whom = z.union([z.literal('any'), z.strictObject({ own: fixtureId }), z.strictObject({ kind: fixtureTypeId })])
 const sheetValue = z.union([
-  z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, spinValue, poolValue]),
+  z.discriminatedUnion('kind', [aimValue, anglesValue, numberValue, spinValue, colourValue, partsValue, poolValue]),
   /** A palette of the sheet or of the show, by number. */
   z.strictObject({ link: z.number() }),
 ])

@@ -12,6 +12,8 @@ import { rigOf } from '../../show/rig'
 import { applyChanges } from '../../show/changes'
 import type { PlainValue } from '../../show/values'
 import { vec3 } from '../../geometry/vector'
+import { colourOfHex, colourOfLevels } from '../../colour/colour'
+import { modesOf } from '../../show/modes'
 import { Desk } from '../../../tests/support/smallShow'
 
 let desk: Desk
@@ -38,11 +40,15 @@ function group(name: string, entry: string) {
 }
 const clear = () => desk.do('clearHand', { families: [...FAMILIES], fixtures: null })
 /** Mixes a colour in the hand of fixture 11. */
-function mix(...levels: [red: number, green: number, blue: number]) {
-  for (const [i, attribute] of (['red', 'green', 'blue'] as const).entries()) {
-    const value = { kind: 'number', number: levels[i] ?? 0 } as const
-    desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value })
-  }
+const mix = (...levels: [red: number, green: number, blue: number]) =>
+  desk.do('setColour', { fixtures: desk.fixtures('11'), colour: { kind: 'colour', ...colourOfLevels(...levels) } })
+/** Takes colour from the type with the wheel: it has the wheel only, as types of before. */
+function wheelOnly() {
+  const key = typeNamed('Plover 250')
+  const type = desk.show.all.fixtureType.get(key)
+  if (!type) throw new Error('no type')
+  const modes = modesOf(desk.show, key).map(({ id: mode, mode: { name, channels } }) => ({ id: mode, name, channels }))
+  desk.do('changeType', { ...type, type: key, has: type.has.filter((one) => one !== 'colour'), modes })
 }
 /** Nothing in the show may point at what is gone. */
 const expectSound = () => expect(danglingReferences(desk.show)).toEqual([])
@@ -96,8 +102,9 @@ describe('the reach of what is recorded', () => {
     expect(desk.seen(12).position.side).toBe(side)
   })
 
-  it('brings a mixed colour to wheels by the nearest slot, and says so', () => {
-    mix(0.2, 0.3, 0.85)
+  it('brings a mixed colour to wheels that take no colour by the nearest slot, and says so', () => {
+    wheelOnly()
+    mix(0.04, 0.08, 0.7)
     desk.do('setTake', { family: 'colour', take: true })
     const label = desk.do('recordPalette', {
       number: 1,
@@ -106,11 +113,12 @@ describe('the reach of what is recorded', () => {
       colour: 'shoal',
       reach: 'usual',
     })
-    expect(label).toMatch(/Plover 250: Deep blue, \d+ off/)
-    expect(valueOf(1, 41, 'blue')).toEqual(number(0.85))
+    expect(label).toMatch(/Plover 250: Deep blue/)
+    expect(valueOf(1, 41, 'colour')).toMatchObject({ kind: 'colour', level: expect.closeTo(0.7, 9) })
   })
 
   it('obeys the masks in what a colour means elsewhere, and writes over nothing that was recorded', () => {
+    wheelOnly()
     desk.do('setTake', { family: 'colour', take: true })
     mix(0.2, 0.3, 0.85)
     const choicesIn = (palette: number) =>
@@ -139,7 +147,7 @@ describe('the reach of what is recorded', () => {
     merge()
     mix(0, 0, 1)
     merge()
-    expect([valueOf(2, 41, 'blue'), choicesIn(2)]).toEqual([number(1), [second]])
+    expect([valueOf(2, 41, 'colour'), choicesIn(2)]).toMatchObject([{ level: expect.closeTo(1, 9) }, [second]])
   })
 })
 
@@ -449,7 +457,7 @@ describe('making and arranging', () => {
     expect(valueOf(dots?.number ?? 0, 11, 'gobo')).toEqual(number(1))
     desk.do('makePalettesFromType', { type: typeNamed('Plover 250'), part: 'colourWheel', numberFrom: 20, only: [6] })
     expect(desk.show.all.palette.get(id(20))?.name).toBe('Deep blue')
-    expect(valueOf(20, 41, 'blue')).toEqual({ kind: 'number', number: expect.closeTo(0xd8 / 255, 6) })
+    expect(valueOf(20, 41, 'colour')).toEqual({ kind: 'colour', ...colourOfHex('#2f4fd8') })
   })
 
   it('copies, swaps, makes room, splits and merges', () => {
@@ -510,15 +518,15 @@ describe('recall', () => {
   it('of what the rig rests at needs no hand; highlight shows its palette and takes nothing', () => {
     desk.do('setPaletteRole', { role: 'rest', palette: id(1) })
     expect(desk.seen(12).position.state).toBe('reached')
-    desk.level('11', 'red', 0)
+    desk.look('11', '#00ff00')
     desk.level('11', 'intensity', 0.5)
     for (const family of ['colour', 'intensity'] as const) desk.do('setTake', { family, take: true })
     desk.record(2, 'See me', 'combined')
     clear()
     desk.do('setPaletteRole', { role: 'highlight', palette: asPaletteId(id(2)) })
     desk.do('setHighlight', { highlight: 'brighter', fixtures: desk.fixtures('11, 12') })
-    expect(desk.seen(11)).toMatchObject({ seen: 0.5, intensity: 0, colour: { red: 0 } })
-    expect(desk.seen(12)).toMatchObject({ seen: 1, colour: { red: 1 } })
+    expect(desk.seen(11)).toMatchObject({ seen: 0.5, intensity: 0, colour: { kind: 'colour' } })
+    expect(desk.seen(12)).toMatchObject({ seen: 1, colour: { kind: 'parts', parts: {} } })
     expect(desk.show.all.handValue.size).toBe(0)
   })
 })

@@ -7,7 +7,7 @@ function filled(): Desk {
   desk.aim('11-14', 'Bow')
   desk.level('11-14', 'zoom', 12)
   desk.level('11-14', 'intensity', 1)
-  desk.level('11-14', 'red', 0.5)
+  desk.look('11-14', '#ff0000')
   return desk
 }
 const held = (desk: Desk, number: number) => {

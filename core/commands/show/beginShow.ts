@@ -19,7 +19,14 @@ export const beginShow = command({
     const venueKey = venueId.parse(newId())
     const draft = new Draft(show)
     draft.put('venue', venueKey, venue)
-    draft.put('show', show.id, { name, venue: venueKey, rest: null, highlight: null })
+    draft.put('show', show.id, {
+      name,
+      venue: venueKey,
+      rest: null,
+      highlight: null,
+      colourFade: 'by look',
+      travel: 'angle',
+    })
     for (const type of types) putType(draft, type, newId)
     draft.put('cueList', cueListId.parse(newId()), { ...PLAIN_LIST, number: 1, name: 'Main' })
     return done(draft, `begin ${name}`)

@@ -4,14 +4,13 @@ import { attributeId } from '../../attributes/attribute'
 import { FAMILIES } from '../../attributes/families'
 import * as ids from '../ids'
 import { cueContent, fitsAttribute, MISFIT_OF_ATTRIBUTE } from '../values'
-import { attributes, entryNumber, families, name, seconds } from './parts'
+import { attributes, entryNumber, families, name, seconds, TRAVELS } from './parts'
 
 /** Milliseconds since 1970, by the server's clock. */
 const instant = z.number().int().min(0).max(8.64e15)
 
 export const INTENSITY_RULES = ['highest', 'latest'] as const
 export const FOLLOWS = ['wait', 'after', 'with'] as const
-export const TRAVELS = ['straight', 'angle'] as const
 export const CUE_MARKS = ['blocked', 'held'] as const
 
 /**

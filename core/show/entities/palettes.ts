@@ -29,6 +29,15 @@ export const palette = z.strictObject({
 })
 /** What recording on a shelf takes, where it differs from what it takes at first; its id is the shelf. */
 export const shelfMask = z.strictObject({ take: families, heldBack: attributes })
+/** A colour of a list that was brought in: its chromaticity (CIE 1931), and how bright of the brightest that can be had. */
+export const swatch = z.strictObject({
+  list: name,
+  name,
+  order: z.number().int().min(1).max(100000),
+  x: z.number().min(0).max(1),
+  y: z.number().min(0.001).max(1),
+  level: z.number().min(0).max(1),
+})
 /** Members of a group spread over a line or ring in their order, kept as a rule; its id is the palette. */
 export const paletteSpread = z.strictObject({
   palette: ids.paletteId,

@@ -13,6 +13,8 @@ export const entryNumber = z
   .max(99999)
   .refine((n) => Math.abs(n * 1000 - Math.round(n * 1000)) < 1e-6, 'at most three decimals')
   .overwrite(asEntryNumber)
+/** How a cue moves heads: the place lit along a straight line, or every axis by itself. */
+export const TRAVELS = ['straight', 'angle'] as const
 export const seconds = z.number().min(0).max(3600)
 export const families = z.array(z.enum(FAMILIES))
 export const colour = z.enum(['brass', 'coral', 'kelp', 'shoal', 'heather', 'rose', 'amber', 'sail'])

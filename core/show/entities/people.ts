@@ -2,7 +2,17 @@
 import { z } from 'zod'
 import { attributeId } from '../../attributes/attribute'
 import * as ids from '../ids'
-import { aimValue, anglesValue, fitsAttribute, MISFIT_OF_ATTRIBUTE, numberValue, spinValue, value } from '../values'
+import {
+  aimValue,
+  anglesValue,
+  fitsAttribute,
+  MISFIT_OF_ATTRIBUTE,
+  numberValue,
+  spinValue,
+  value,
+  colourValue,
+  partsValue,
+} from '../values'
 import { attributes, families, name } from './parts'
 
 export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
@@ -38,7 +48,7 @@ const freeAim = aimValue.extend({ target: z.null() })
 export const arrival = z.strictObject({
   startedAt: z.number().int().min(0),
   seconds: z.number().positive(),
-  from: z.discriminatedUnion('kind', [freeAim, anglesValue, numberValue, spinValue]),
+  from: z.discriminatedUnion('kind', [freeAim, anglesValue, numberValue, spinValue, colourValue, partsValue]),
 })
 export const handValue = z
   .strictObject({

@@ -1,6 +1,7 @@
 /** The rig: fixture types and their modes, hangs, and fixtures with their place in each venue. */
 import { z } from 'zod'
 import { attributeId, numberAttributeId, inCatalogueOrder } from '../../attributes/attribute'
+import { colourPart } from '../../attributes/colourPart'
 import { WHEEL_KINDS } from '../../attributes/catalogue'
 import * as ids from '../ids'
 import { degrees, metres, point } from '../values'
@@ -67,6 +68,28 @@ export const attributeRange = z
     'what it rests at lies outside its range',
   )
 
+/** A part that mixes colours: its chromaticity (CIE 1931), and its light at full, of a flag the part that comes through. */
+const mixingPart = z.strictObject({
+  name: z.string().refine((text) => colourPart(text) !== null, 'a part needs a short name without / . or _'),
+  x: z.number().min(0).max(1),
+  y: z.number().min(0.001).max(1),
+  flux: z.number().positive().max(100),
+})
+const parts = z
+  .array(mixingPart)
+  .min(1, 'mixing needs at least one part')
+  .max(12)
+  .refine((all) => new Set(all.map(({ name }) => colourPart(name))).size === all.length, 'two parts have the same name')
+/** How a type mixes colours: of emitters, or by flags in front of a source of a chromaticity. */
+export const mixing = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('emitters'), choice: z.enum(['brightest', 'fullest']), parts }),
+  z.strictObject({
+    kind: z.literal('flags'),
+    source: z.strictObject({ x: z.number().min(0).max(1), y: z.number().min(0.001).max(1) }),
+    parts: parts.refine((all) => all.every(({ flux }) => flux <= 1), 'a flag lets through no more than all, 1'),
+  }),
+])
+
 export const fixtureType = z.strictObject({
   maker: name,
   name,
@@ -79,6 +102,7 @@ export const fixtureType = z.strictObject({
   wheels: z.array(wheel).max(8),
   has: z.array(attributeId).overwrite((has) => [...has].sort(inCatalogueOrder)),
   ranges: z.array(attributeRange).max(100).default([]),
+  mixing: mixing.nullable().default(null),
 })
 /** One way a type listens: what stands on which channel. */
 export const fixtureMode = z.strictObject({

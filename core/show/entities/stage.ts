@@ -2,7 +2,7 @@
 import { z } from 'zod'
 import * as ids from '../ids'
 import { degrees, metres, point } from '../values'
-import { name, plainPoint, ring, size } from './parts'
+import { name, plainPoint, ring, size, TRAVELS } from './parts'
 
 /** Where a solid stands on its set piece: metres, degrees about the vertical, metres up. */
 const seat = {
@@ -35,12 +35,20 @@ const level = z.strictObject({
   rake: z.strictObject({ percent: z.number().min(0).max(100), bearing: degrees }),
 })
 
-/** `rest` is the palette everything comes to when nothing else sets it, `highlight` how what is brought out is seen. */
+export const COLOUR_FADES = ['by look', 'by parts'] as const
+
+/**
+ * `rest` is the palette everything comes to when nothing else sets it, `highlight` how what is brought
+ * out is seen, `colourFade` whether colours go over as the eye has equal steps or every part in step,
+ * `travel` how cues move heads where nothing else is said.
+ */
 export const showRecord = z.strictObject({
   name,
   venue: ids.venueId,
   rest: ids.paletteId.nullable(),
   highlight: ids.paletteId.nullable(),
+  colourFade: z.enum(COLOUR_FADES).default('by look'),
+  travel: z.enum(TRAVELS).default('angle'),
 })
 export const venue = z.strictObject({
   name,

@@ -14,6 +14,7 @@ import * as shapes from './011_shapes'
 import * as access from './012_access'
 import * as recordedInJournal from './013_recorded_in_journal'
 import * as attributes from './014_attributes'
+import * as colour from './015_colour'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -30,6 +31,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '012_access': access,
   '013_recorded_in_journal': recordedInJournal,
   '014_attributes': attributes,
+  '015_colour': colour,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
