@@ -89,3 +89,11 @@ export function traceRing(brush: Brush, points: readonly ScreenPoint[]) {
   }
   brush.closePath()
 }
+
+/** A small mark beside a place: light that strobes is marked, never flashed. */
+export function traceFlash(brush: Brush, { x, y }: ScreenPoint) {
+  brush.moveTo(x + 11, y - 11)
+  brush.lineTo(x + 7, y - 4)
+  brush.lineTo(x + 11, y - 4)
+  brush.lineTo(x + 7, y + 3)
+}

@@ -1,12 +1,11 @@
 /** A small picture of where light falls: the stage seen from the front and a little above. */
 import type { StageFixture } from '#core/cues/onStage'
-import { DEGREE } from '#core/geometry/rotation'
 import { vec3, type Vec3 } from '#core/geometry/vector'
-import { poolOnLevel } from '#core/light/pool'
 import type { Venue } from '#core/show/entities'
 import type { ScreenPoint } from '../composables/stage/usePlanView'
 import { strokeAll, traceLine, traceRing, type Brush } from './brush'
 import type { Inks } from './inks'
+import { lightFormOn, rimOf } from './lightForm'
 
 /** The picture is thought of this large, and scaled to what there is. */
 const SIZE = { width: 130, height: 70 }
@@ -51,33 +50,26 @@ export function drawFrontPicture(
 function drawLight(
   brush: Brush,
   inks: Inks,
-  { position, beam, zoom }: StageFixture,
+  fixture: StageFixture,
   strength: number,
   project: (p: Vec3) => ScreenPoint,
 ) {
+  const { position, beam } = fixture
   const { point } = position
   if (!point) return
   const ink = position.state === 'out of reach' ? inks.coral : inks.brass
   strokeAll(brush, { ink, opacity: 0.45 * strength, width: 0.8 }, () => {
     traceLine(brush, project(beam.lens), project(point))
   })
-  const pool = poolOnLevel(beam, zoom.angle, point.z, 14)
-  if (pool?.kind !== 'closed') return
-  const outline = outlineOf(pool).map(project)
+  const { round, cut } = lightFormOn(fixture, point.z)
+  const rims = cut?.outlines ?? (round?.kind === 'closed' ? [rimOf(round, CORNERS)] : [])
+  if (rims.length === 0) return
+  const outlines = rims.map((rim) => rim.map(project))
+  const trace = () => outlines.forEach((outline) => traceRing(brush, outline))
   brush.beginPath()
-  traceRing(brush, outline)
+  trace()
   brush.fillStyle = inks.brass
   brush.globalAlpha = 0.18 * strength
   brush.fill()
-  strokeAll(brush, { ink: inks.brass, opacity: strength, width: 0.9 }, () => traceRing(brush, outline))
-}
-
-function outlineOf(pool: { centre: Vec3; halfLong: number; halfShort: number; turn: number }): Vec3[] {
-  const c = Math.cos(pool.turn * DEGREE)
-  const s = Math.sin(pool.turn * DEGREE)
-  return Array.from({ length: CORNERS }, (_, i) => {
-    const along = pool.halfLong * Math.cos((i * 2 * Math.PI) / CORNERS)
-    const across = pool.halfShort * Math.sin((i * 2 * Math.PI) / CORNERS)
-    return vec3(pool.centre.x + c * along - s * across, pool.centre.y + s * along + c * across, pool.centre.z)
-  })
+  strokeAll(brush, { ink: inks.brass, opacity: strength, width: 0.9 }, trace)
 }

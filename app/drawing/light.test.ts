@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { DEGREE } from '#core/geometry/rotation'
 import { vec3 } from '#core/geometry/vector'
+import type { NumberAttribute } from '#core/attributes/attribute'
 import { harbourHall } from '#demo/stage'
 import { RecordedBrush } from '../../tests/support/recordedBrush'
 import { Desk } from '../../tests/support/smallShow'
@@ -9,7 +10,8 @@ import type { StagePoint } from '../composables/stage/projections'
 import { traceEllipse, type Ellipse } from './brush'
 import { drawFrontPicture } from './frontPicture'
 import { outermost } from './outermost'
-import { drawPlanLight, planLightMark } from './planLight'
+import { turns } from './lightForm'
+import { drawOwnLight, drawPlanLight, planLightMark } from './planLight'
 import { drawSectionLight, sectionLightMark } from './sectionLight'
 
 const INKS = { brass: 'brass', coral: 'coral', shoal: 'shoal', rule: 'rule' }
@@ -161,17 +163,87 @@ describe('light in plan', () => {
   })
 })
 
+describe('light that is shaped', () => {
+  const set = (attribute: NumberAttribute, amount: number | { rpm: number }) =>
+    desk.do('setValue', {
+      fixtures: desk.fixtures('11'),
+      attribute,
+      value: typeof amount === 'number' ? { kind: 'number', number: amount } : { kind: 'spin', rpm: amount.rpm },
+    })
+  const markAt = (seconds = 0) => planLightMark(desk.seen(11), undefined, plan, true, seconds)
+  const drawnOf = (mark: ReturnType<typeof markAt>) => {
+    const brush = new RecordedBrush()
+    drawPlanLight(brush, INKS, [mark], 'chosen', [])
+    return brush.drawn
+  }
+
+  beforeEach(() => desk.aim('11', 'Mark'))
+
+  it('is cut by its blades, within the pool it would be', () => {
+    const whole = markAt().pool
+    set('shutterTop', 0.4)
+    const { pool, outlines } = markAt()
+    expect(pool).toBeNull()
+    for (const { x, y } of outlines.flat())
+      expect(Math.hypot(x - (whole?.x ?? 0), y - (whole?.y ?? 0))).toBeLessThan((whole?.long ?? 0) + 1e-6)
+    const middle = sectionLightMark(desk.seen(11), section).pools[0]
+    expect(middle).toHaveLength(2)
+  })
+
+  it('is a pool for each facet of a prism, and turns with it', () => {
+    set('prism', 1)
+    set('prismTurn', { rpm: 10 })
+    expect(markAt().outlines).toHaveLength(3)
+    expect(turns([desk.seen(11)])).toBe(true)
+    // A third of a turn later each pool stands where the next one stood.
+    const middles = (seconds: number) =>
+      markAt(seconds).outlines.map((ring) => ring.reduce((sum, { x }) => sum + x / ring.length, 0))
+    const [first, later] = [middles(0), middles(2)]
+    for (const x of later) expect(Math.min(...first.map((other) => Math.abs(other - x)))).toBeLessThan(1e-6)
+    expect(middles(1)).not.toEqual(first)
+  })
+
+  it('shows the openings of a gobo in its outline, softer through frost, and marks what strobes without flashing', () => {
+    set('gobo', 1)
+    const { lit, outlines } = markAt()
+    expect([lit.length, outlines.length]).toEqual([7, 1])
+    set('gobo', 0)
+    const fills = () => drawnOf(markAt()).filter(({ how }) => how === 'fill').length
+    expect(fills()).toBe(1)
+    set('frost', 1)
+    expect(fills()).toBeGreaterThan(1)
+    const strokes = () => drawnOf(markAt()).filter(({ how, pieces }) => how === 'stroke' && pieces.length > 0).length
+    const before = strokes()
+    set('strobe', 9)
+    expect(strokes()).toBe(before + 1)
+    expect(turns([desk.seen(11)])).toBe(false)
+  })
+
+  it('can be drawn in its own colour, with the light that warms it', () => {
+    desk.level('11', 'intensity', 1)
+    const inkOf = () => {
+      const brush = new RecordedBrush()
+      drawOwnLight(brush, [markAt()], false)
+      return brush.drawn.find(({ how }) => how === 'fill')?.ink ?? ''
+    }
+    const blueOf = (ink: string) => Number(/(\d+)\)$/.exec(ink)?.[1])
+    const cold = blueOf(inkOf())
+    set('temperature', 2800)
+    expect(blueOf(inkOf())).toBeLessThan(cold / 2)
+  })
+})
+
 describe('light in section', () => {
   it('is a cone to the ends of its pool, seen edge on', () => {
     const fixture = down(20)
-    const { from, pool } = sectionLightMark(fixture, section)
+    const mark = sectionLightMark(fixture, section)
     const radius = fixture.beam.lens.z * Math.tan(10 * DEGREE)
-    const [left, right] = pool ?? []
+    const [left, right] = mark.pools[0] ?? []
     // The rim is looked at by 32 points, two of which lie on the level axis.
     expect((right?.x ?? 0) - (left?.x ?? 0)).toBeCloseTo(2 * 40 * radius, 0)
     expect(left?.y).toBeCloseTo(0, 9)
     const brush = new RecordedBrush()
-    drawSectionLight(brush, INKS, [{ from, pool, to: from, isShort: false }], 'chosen')
+    drawSectionLight(brush, INKS, [mark], 'chosen')
     const cone = brush.drawn.find(({ how }) => how === 'fill')
     expect(cone?.pieces.map(({ kind }) => kind)).toEqual(['move', 'line', 'line', 'close'])
   })

@@ -1,10 +1,9 @@
 /** Beams in a section: the axis, the cone's sides to the ends of its pool, and the pool edge on. */
 import type { StageFixture } from '#core/cues/onStage'
-import type { Vec3 } from '#core/geometry/vector'
-import { poolOnLevel, type ClosedPool } from '#core/light/pool'
 import type { ScreenPoint, Sight } from '../composables/stage/usePlanView'
-import { strokeAll, traceLine, traceRing, type Brush, type LightLook } from './brush'
+import { strokeAll, traceFlash, traceLine, traceRing, type Brush, type LightLook } from './brush'
 import type { Inks } from './inks'
+import { lightFormOn, rimOf } from './lightForm'
 
 /** The light of one fixture on the screen. */
 export interface SectionLightMark {
@@ -12,12 +11,11 @@ export interface SectionLightMark {
   readonly to: ScreenPoint | null
   /** It does not get to where it is sent. */
   readonly isShort: boolean
-  /** The two ends of the pool, edge on. */
-  readonly pool: readonly [ScreenPoint, ScreenPoint] | null
+  /** The two ends of each of its pools, edge on. */
+  readonly pools: readonly (readonly [ScreenPoint, ScreenPoint])[]
+  readonly isStrobing: boolean
 }
 
-/** How far a pool is followed, metres. */
-const REACH = 24
 /** Points the rim of a pool is looked at by. */
 const RIM = 32
 /** Cones of more fixtures than this are each fainter, or the middle would wash out. */
@@ -25,38 +23,27 @@ const MANY = 6
 const CONE = 0.1
 const DASH = [5, 4]
 
-export function sectionLightMark(
-  { position, beam, zoom }: StageFixture,
-  { toScreen }: Pick<Sight, 'toScreen'>,
-): SectionLightMark {
-  const pool = poolOnLevel(beam, zoom.angle, position.point?.z ?? 0, REACH)
+export function sectionLightMark(fixture: StageFixture, { toScreen }: Pick<Sight, 'toScreen'>): SectionLightMark {
+  const { position, beam } = fixture
+  const { shape, round, cut } = lightFormOn(fixture, position.point?.z ?? 0)
+  const rims = cut?.outlines ?? (round?.kind === 'closed' ? [rimOf(round, RIM)] : [])
   return {
     from: toScreen(beam.lens),
     to: position.point && toScreen(position.point),
     isShort: position.state === 'out of reach' || position.state === 'outside stops',
-    pool: pool?.kind === 'closed' ? endsOf(rimOf(pool).map(toScreen)) : null,
+    pools: rims.flatMap((rim) => endsOf(rim.map(toScreen))),
+    isStrobing: shape.strobe > 0,
   }
 }
 
-function rimOf({ centre, halfLong, halfShort, turn }: ClosedPool): Vec3[] {
-  const angle = (turn * Math.PI) / 180
-  return Array.from({ length: RIM }, (_, i) => {
-    const t = (2 * Math.PI * i) / RIM
-    const [u, v] = [halfLong * Math.cos(t), halfShort * Math.sin(t)]
-    return {
-      x: centre.x + u * Math.cos(angle) - v * Math.sin(angle),
-      y: centre.y + u * Math.sin(angle) + v * Math.cos(angle),
-      z: centre.z,
-    }
-  })
-}
-
-function endsOf(rim: readonly ScreenPoint[]): [ScreenPoint, ScreenPoint] | null {
+function endsOf(rim: readonly ScreenPoint[]): [ScreenPoint, ScreenPoint][] {
   const [first] = rim
-  if (!first) return null
+  if (!first) return []
   return [
-    rim.reduce((left, point) => (point.x < left.x ? point : left), first),
-    rim.reduce((right, point) => (point.x > right.x ? point : right), first),
+    [
+      rim.reduce((left, point) => (point.x < left.x ? point : left), first),
+      rim.reduce((right, point) => (point.x > right.x ? point : right), first),
+    ],
   ]
 }
 
@@ -72,7 +59,10 @@ export function drawSectionLight(brush: Brush, inks: Inks, marks: readonly Secti
     for (const { from, to, isShort } of marks) if (to && isShort) traceLine(brush, from, to)
   })
   strokeAll(brush, { ink, opacity: look === 'lit' ? 0.35 : 0.9, width: 2.5 }, () => {
-    for (const { pool } of marks) if (pool) traceLine(brush, ...pool)
+    for (const { pools } of marks) for (const pool of pools) traceLine(brush, ...pool)
+  })
+  strokeAll(brush, { ink, opacity, width: 1.5 }, () => {
+    for (const { isStrobing, to } of marks) if (isStrobing && to) traceFlash(brush, to)
   })
 }
 
@@ -80,10 +70,10 @@ function fillCones(brush: Brush, ink: string, marks: readonly SectionLightMark[]
   const strength = CONE * Math.min(1, Math.sqrt(MANY / Math.max(1, marks.length)))
   brush.fillStyle = ink
   brush.globalAlpha = look === 'lit' ? strength / 2 : strength
-  for (const { from, pool } of marks) {
-    if (!pool) continue
-    brush.beginPath()
-    traceRing(brush, [from, ...pool])
-    brush.fill()
-  }
+  for (const { from, pools } of marks)
+    for (const pool of pools) {
+      brush.beginPath()
+      traceRing(brush, [from, ...pool])
+      brush.fill()
+    }
 }

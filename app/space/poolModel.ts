@@ -6,6 +6,8 @@
 import { AdditiveBlending, BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, ShaderMaterial } from 'three'
 import type { LitFace } from '#core/venue/litFaces'
 import { LAYERS } from './exposure'
+import { GATE_ATTRIBUTES, GATE_PASSED_ON, GATE_SHADER, GATE_SIZES, gateNumbers } from './gateShader'
+import { goboSheet } from './goboSheet'
 import type { SpaceLight } from './lights'
 import { triangles } from './stageModel'
 
@@ -14,6 +16,9 @@ const VERTEX = /* glsl */ `
   attribute vec3 axis;
   attribute vec3 tint;
   attribute vec3 shape;
+  attribute vec3 right;
+  ${GATE_ATTRIBUTES}
+  varying vec3 vRight;
   varying vec3 vAt;
   varying vec3 vNormal;
   varying vec3 vLens;
@@ -27,6 +32,8 @@ const VERTEX = /* glsl */ `
     vAxis = axis;
     vTint = tint;
     vShape = shape;
+    vRight = right;
+    ${GATE_PASSED_ON}
     gl_Position = projectionMatrix * modelViewMatrix * vec4(position + normal * 0.006, 1.0);
   }
 `
@@ -38,13 +45,26 @@ const FRAGMENT = /* glsl */ `
   varying vec3 vAxis;
   varying vec3 vTint;
   varying vec3 vShape;
+  varying vec3 vRight;
+  ${GATE_SHADER}
+  float shone(vec2 at, float slope) {
+    return exp2(-pow(atan(length(at) * slope) / vShape.x, vShape.y)) * gatePass(at);
+  }
   void main() {
     vec3 ray = vAt - vLens;
     float far = length(ray);
     vec3 way = ray / far;
-    float off = acos(clamp(dot(way, vAxis), -1.0, 1.0));
-    float candela = vShape.z * exp2(-pow(off / vShape.x, vShape.y));
-    float lux = candela * max(0.0, -dot(way, vNormal)) / (far * far);
+    float slope = tan(vShape.x);
+    float forward = max(1e-4, dot(way, vAxis));
+    vec2 at = vec2(dot(way, vRight), dot(way, cross(vRight, vAxis))) / (forward * slope);
+    float part = 0.0;
+    if (vPrism.x < 0.5) part = shone(at, slope);
+    for (int i = 0; i < 12; i++) {
+      if (float(i) + 0.5 > vPrism.x) break;
+      vec2 offset = turned(vec2(0.0, SPREAD), ROUND * float(i) / vPrism.x) + vec2((vPrism.z - 0.5) * 2.0 * SPREAD, 0.0);
+      part += shone(at - turned(offset, vPrism.y + ROUND * vGate.w * seconds), slope) / sqrt(vPrism.x);
+    }
+    float lux = vShape.z * part * max(0.0, -dot(way, vNormal)) / (far * far);
     gl_FragColor = vec4(vTint * (1.0 - exp(-lux / 2600.0)) * 0.55, 1.0);
   }
 `
@@ -54,37 +74,39 @@ export interface Lit {
   readonly faces: readonly LitFace[]
 }
 
-const NAMES = ['position', 'normal', 'lens', 'axis', 'tint', 'shape'] as const
+const SIZES = { position: 3, normal: 3, lens: 3, axis: 3, tint: 3, shape: 3, right: 3, ...GATE_SIZES } as const
+type Name = keyof typeof SIZES
+const NAMES = Object.keys(SIZES).filter((name): name is Name => name in SIZES)
 
-export function poolModel(lit: readonly Lit[]): Mesh {
-  const values: Record<(typeof NAMES)[number], number[]> = {
-    position: [],
-    normal: [],
-    lens: [],
-    axis: [],
-    tint: [],
-    shape: [],
-  }
+/** Pools of lights; `seconds` is the clock of what turns in them. */
+export function poolModel(lit: readonly Lit[], seconds: { value: number }): Mesh {
+  const values = new Map<Name, number[]>(NAMES.map((name) => [name, []]))
+  const put = (name: Name, numbers: readonly number[]) => values.get(name)?.push(...numbers)
   for (const { light, faces } of lit) {
     const { lens, direction } = light.beam
+    const { right } = light.axes
     const half = (light.beamAngle * Math.PI) / 360
+    const gate = gateNumbers(light.shape)
     for (const { rim, normal } of faces)
       for (const { x, y, z } of triangles(rim, normal)) {
-        values.position.push(x, y, z)
-        values.normal.push(normal.x, normal.y, normal.z)
-        values.lens.push(lens.x, lens.y, lens.z)
-        values.axis.push(direction.x, direction.y, direction.z)
-        values.tint.push(...light.colour)
-        values.shape.push(half, light.power, light.candela)
+        put('position', [x, y, z])
+        put('normal', [normal.x, normal.y, normal.z])
+        put('lens', [lens.x, lens.y, lens.z])
+        put('axis', [direction.x, direction.y, direction.z])
+        put('tint', light.colour)
+        put('shape', [half, light.power, light.candela])
+        put('right', [right.x, right.y, right.z])
+        for (const [name, numbers] of gate) put(name, numbers)
       }
   }
   const geometry = new BufferGeometry()
-  for (const name of NAMES) geometry.setAttribute(name, new Float32BufferAttribute(values[name], 3))
+  for (const [name, numbers] of values) geometry.setAttribute(name, new Float32BufferAttribute(numbers, SIZES[name]))
   const pools = new Mesh(
     geometry,
     new ShaderMaterial({
       vertexShader: VERTEX,
       fragmentShader: FRAGMENT,
+      uniforms: { goboSheet: { value: goboSheet() }, seconds },
       blending: AdditiveBlending,
       transparent: true,
       depthWrite: false,

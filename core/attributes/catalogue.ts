@@ -14,6 +14,24 @@ export type Unit = 'level' | 'degrees' | 'turn' | 'rpm' | 'hertz' | 'kelvin' | '
 /** Between two values: all that lies between, at once as the move begins, or the shorter way round. */
 export type Fade = 'runs' | 'snaps' | 'shorter way'
 
+/** What of the light that is seen an attribute is. */
+export type SeenAs =
+  | 'iris'
+  | 'softness'
+  | 'gobo'
+  | 'gobo turn'
+  | 'prism'
+  | 'prism place'
+  | 'prism turn'
+  | 'blade depth'
+  | 'blade angle'
+  | 'frame turn'
+  | 'strobe'
+  | 'temperature'
+export const BLADE_SIDES = ['top', 'right', 'bottom', 'left'] as const
+/** Where a blade comes in, looking with the light while the head is upright. */
+export type BladeSide = (typeof BLADE_SIDES)[number]
+
 export interface AttributeKind {
   readonly family: Family
   /** As people say it; `#` is where the number of the second and later ones stands. */
@@ -36,6 +54,10 @@ export interface AttributeKind {
   readonly most?: number
   /** The wheels it turns, first to first. */
   readonly wheel?: WheelKind
+  /** Which part of a picture of the light it is; left out for what no picture shows, or shows by itself. */
+  readonly seenAs?: SeenAs
+  /** Of a blade. */
+  readonly side?: BladeSide
   readonly standard: string
 }
 
@@ -49,12 +71,21 @@ const SPIN = { unit: 'rpm', fade: 'runs', min: -60, max: 60, rest: 0 } as const
 const HERTZ = { unit: 'hertz', fade: 'runs', min: 0, max: 20, rest: 0 } as const
 /** As fast as it goes. */
 const PACE = { ...LEVEL, fade: 'snaps', rest: 1 } as const
-const BLADE = { ...LEVEL, family: 'shutters' } as const
-const BLADE_ANGLE = { unit: 'degrees', fade: 'runs', min: -30, max: 30, rest: 0, family: 'shutters' } as const
+const BLADE = { ...LEVEL, family: 'shutters', seenAs: 'blade depth' } as const
+const BLADE_ANGLE = {
+  unit: 'degrees',
+  fade: 'runs',
+  min: -30,
+  max: 30,
+  rest: 0,
+  family: 'shutters',
+  seenAs: 'blade angle',
+} as const
 
 const DECLARED = {
   intensity: { ...LEVEL, family: 'intensity', name: 'intensity', neutral: 1, highlight: 1, standard: 'Dimmer' },
   strobe: {
+    seenAs: 'strobe',
     serves: 'any',
     ...HERTZ,
     family: 'intensity',
@@ -64,6 +95,7 @@ const DECLARED = {
     standard: 'Shutter1Strobe',
   },
   strobePulse: {
+    seenAs: 'strobe',
     serves: 'any',
     of: 'strobe',
     ...HERTZ,
@@ -74,6 +106,7 @@ const DECLARED = {
     standard: 'Shutter1StrobePulse',
   },
   strobeRandom: {
+    seenAs: 'strobe',
     serves: 'any',
     of: 'strobe',
     ...HERTZ,
@@ -106,11 +139,29 @@ const DECLARED = {
     rest: 0,
     standard: 'Zoom',
   },
-  edge: { serves: 'kind', ...LEVEL, family: 'beam', name: 'edge', standard: 'Focus1' },
-  iris: { serves: 'kind', ...LEVEL, family: 'beam', name: 'iris', rest: 1, standard: 'Iris' },
-  frost: { serves: 'kind', ...LEVEL, family: 'beam', name: 'frost#', most: 2, standard: 'Frost(n)' },
-  prism: { serves: 'kind', ...SLOT, family: 'beam', name: 'prism#', most: 2, wheel: 'prism', standard: 'Prism(n)' },
+  edge: { serves: 'kind', ...LEVEL, seenAs: 'softness', family: 'beam', name: 'edge', standard: 'Focus1' },
+  iris: { serves: 'kind', ...LEVEL, seenAs: 'iris', family: 'beam', name: 'iris', rest: 1, standard: 'Iris' },
+  frost: {
+    serves: 'kind',
+    ...LEVEL,
+    seenAs: 'softness',
+    family: 'beam',
+    name: 'frost#',
+    most: 2,
+    standard: 'Frost(n)',
+  },
+  prism: {
+    serves: 'kind',
+    ...SLOT,
+    seenAs: 'prism',
+    family: 'beam',
+    name: 'prism#',
+    most: 2,
+    wheel: 'prism',
+    standard: 'Prism(n)',
+  },
   prismPlace: {
+    seenAs: 'prism place',
     serves: 'kind',
     of: 'prism',
     ...LEVEL,
@@ -121,6 +172,7 @@ const DECLARED = {
     standard: 'Prism(n)Macro',
   },
   prismTurn: {
+    seenAs: 'prism turn',
     serves: 'kind',
     of: 'prism',
     ...TURN,
@@ -142,6 +194,7 @@ const DECLARED = {
     standard: 'CIE_X, CIE_Y, CIE_Brightness',
   },
   temperature: {
+    seenAs: 'temperature',
     serves: 'any',
     family: 'colour',
     name: 'temperature',
@@ -172,8 +225,18 @@ const DECLARED = {
     standard: 'Color(n)WheelSpin',
   },
   colourPace: { serves: 'any', ...PACE, family: 'colour', name: 'colour pace', standard: 'ColorMixMSpeed' },
-  gobo: { serves: 'kind', ...SLOT, family: 'gobo', name: 'gobo#', most: 4, wheel: 'gobo', standard: 'Gobo(n)' },
+  gobo: {
+    serves: 'kind',
+    ...SLOT,
+    seenAs: 'gobo',
+    family: 'gobo',
+    name: 'gobo#',
+    most: 4,
+    wheel: 'gobo',
+    standard: 'Gobo(n)',
+  },
   goboTurn: {
+    seenAs: 'gobo turn',
     serves: 'kind',
     of: 'gobo',
     ...TURN,
@@ -212,15 +275,34 @@ const DECLARED = {
     standard: 'AnimationWheel(n)Pos',
   },
   goboPace: { serves: 'any', ...PACE, family: 'gobo', name: 'gobo pace', standard: 'GoboMSpeed' },
-  shutterTop: { ...BLADE, name: 'top shutter', standard: 'Blade1A' },
-  shutterRight: { ...BLADE, name: 'right shutter', standard: 'Blade2A' },
-  shutterBottom: { ...BLADE, name: 'bottom shutter', standard: 'Blade3A' },
-  shutterLeft: { ...BLADE, name: 'left shutter', standard: 'Blade4A' },
-  shutterTopAngle: { of: 'shutterTop', ...BLADE_ANGLE, name: 'top shutter angle', standard: 'Blade1Rot' },
-  shutterRightAngle: { of: 'shutterRight', ...BLADE_ANGLE, name: 'right shutter angle', standard: 'Blade2Rot' },
-  shutterBottomAngle: { of: 'shutterBottom', ...BLADE_ANGLE, name: 'bottom shutter angle', standard: 'Blade3Rot' },
-  shutterLeftAngle: { of: 'shutterLeft', ...BLADE_ANGLE, name: 'left shutter angle', standard: 'Blade4Rot' },
+  shutterTop: { ...BLADE, side: 'top', name: 'top shutter', standard: 'Blade1A' },
+  shutterRight: { ...BLADE, side: 'right', name: 'right shutter', standard: 'Blade2A' },
+  shutterBottom: { ...BLADE, side: 'bottom', name: 'bottom shutter', standard: 'Blade3A' },
+  shutterLeft: { ...BLADE, side: 'left', name: 'left shutter', standard: 'Blade4A' },
+  shutterTopAngle: { of: 'shutterTop', ...BLADE_ANGLE, side: 'top', name: 'top shutter angle', standard: 'Blade1Rot' },
+  shutterRightAngle: {
+    of: 'shutterRight',
+    ...BLADE_ANGLE,
+    side: 'right',
+    name: 'right shutter angle',
+    standard: 'Blade2Rot',
+  },
+  shutterBottomAngle: {
+    of: 'shutterBottom',
+    ...BLADE_ANGLE,
+    side: 'bottom',
+    name: 'bottom shutter angle',
+    standard: 'Blade3Rot',
+  },
+  shutterLeftAngle: {
+    of: 'shutterLeft',
+    ...BLADE_ANGLE,
+    side: 'left',
+    name: 'left shutter angle',
+    standard: 'Blade4Rot',
+  },
   frameTurn: {
+    seenAs: 'frame turn',
     family: 'shutters',
     name: 'frame turn',
     unit: 'degrees',

@@ -9,6 +9,7 @@ import type { Attribute } from '../attributes/attribute'
 import { interpolate } from '../attributes/between'
 import { colourBetween, type ColourFade } from '../show/colours'
 import type { Cue } from '../show/entities'
+import { amountsBetween } from '../show/lightShape'
 import { landingOn } from '../venue/landing'
 import type { Surfaces } from '../venue/surfaces'
 import type { StageFixture } from './onStage'
@@ -43,6 +44,7 @@ export function fadedTo(
     seen: interpolate(from.seen, to.seen, progress('intensity')),
     colour: colourBetween(to.rigged.type, from.colour, to.colour, progress('colour'), colours),
     colourSlot: progress('colourWheel') > 0 ? to.colourSlot : from.colourSlot,
+    amounts: amountsBetween(to.rigged.type, from.amounts, to.amounts, progress),
   }
 }
 

@@ -8,8 +8,10 @@ import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '
 import { derivedEach } from '../show/derived'
 import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
+import { amountIn, type Amounts } from '../show/amounts'
 import { rangeOf } from '../show/attributeRange'
 import { colourWheelOf, restColour } from '../show/colours'
+import { amountsSeen, seenAttributes } from '../show/lightShape'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show, type ShowPart } from '../show/show'
 import { colourIn, type PlainColour, type PlainValue, type Value } from '../show/values'
@@ -57,6 +59,8 @@ export interface StageFixture {
   readonly colour: PlainColour
   /** Of its first colour wheel; 0 is open. */
   readonly colourSlot: number
+  /** What else of its light is seen and away from rest. */
+  readonly amounts: Amounts
   /** The palette the position was recalled from, if any. */
   readonly palette: PaletteId | null
 }
@@ -100,11 +104,12 @@ export function pictureNear(
     seen: intensity,
     colour: colourIn(resolve('colour')?.value ?? null) ?? restColour(rigged.type),
     colourSlot: colourWheelOf(rigged.type) ? level('colourWheel') : 0,
+    amounts: amountsSeen(rigged.type, (attribute) => amountIn(resolve(attribute)?.value ?? null)),
     palette: resolved?.through[0] ?? null,
   }
 }
 
-/** What a picture shows. */
+/** What a picture shows of every type. */
 const SHOWN = ['position', 'zoom', 'intensity', 'colour', 'colourWheel'] as const satisfies readonly Attribute[]
 
 /** The newest picture of a fixture, and all that it was worked out from. */
@@ -120,7 +125,7 @@ const remembered = new WeakMap<RiggedFixture, Remembered>()
 /** The picture of a fixture, the same object as last time where nothing it depends on has changed. */
 function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
   const [contents, stage] = [contentsOf(show), stageOf(show)]
-  const values = SHOWN.map((attribute) => lookup(rigged.id, attribute))
+  const values = [...SHOWN, ...seenAttributes(rigged.type)].map((attribute) => lookup(rigged.id, attribute))
   const reference = playedPose(show, rigged.id)
   const known = remembered.get(rigged)
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
@@ -223,10 +228,10 @@ export function bringingOut(show: Show, person: PersonId, lookup: Lookup): (plai
 /** A fixture with the light it is seen in; what it is set to stays what it is. */
 function broughtOut(
   plain: StageFixture,
-  { intensity, colour, zoom }: StageFixture,
+  { intensity, colour, zoom, amounts }: StageFixture,
   seenAs: (fixture: FixtureId, intensity: number) => number,
 ): StageFixture {
-  return { ...plain, colour, zoom, seen: seenAs(plain.rigged.id, intensity) }
+  return { ...plain, colour, zoom, amounts, seen: seenAs(plain.rigged.id, intensity) }
 }
 
 /** The whole stage picture as a person sees it, by fixture. */

@@ -1,6 +1,11 @@
 /** What the light of a fixture looks like on a screen: as mixed, through the slot of its colour wheel. */
-import { colourOfLevels, screenOf } from '../colour/colour'
+import { kindOf } from '../attributes/attribute'
+import { colourOfLevels, screenOf, whiteOf } from '../colour/colour'
+import type { Amounts } from '../show/amounts'
+import { rangeOf } from '../show/attributeRange'
 import { coloursOf, colourWheelOf, madeColour, slotShown } from '../show/colours'
+import type { FixtureType } from '../show/entities'
+import { numberOf, type PlainColour } from '../show/values'
 import type { StageFixture } from './onStage'
 
 /** Red, green and blue of sRGB, each 0 to 1. */
@@ -15,12 +20,29 @@ export function shownColour(fixture: StageFixture): ScreenColour {
   return shown
 }
 
-function workedOut({ rigged: { type }, colour, colourSlot }: StageFixture): ScreenColour {
+function workedOut({ rigged: { type }, colour, colourSlot, amounts }: StageFixture): ScreenColour {
+  return warmed(type, amounts, mixed(type, colour, colourSlot))
+}
+
+function mixed(type: FixtureType, colour: PlainColour, colourSlot: number): ScreenColour {
   const { look } = madeColour(type, colour)
   const wheel = colourWheelOf(type)
   const glass = wheel && coloursOf(wheel)[slotShown(type, colour, colourSlot)]
   if (!glass) return screenOf(look)
   return type.mixing ? through(screenOf(glass), screenOf(look)) : screenOf(glass)
+}
+
+/** Light warmed or cooled from the white it rests at, as glass of the difference would. */
+function warmed(type: FixtureType, amounts: Amounts, light: ScreenColour): ScreenColour {
+  let shown = light
+  for (const [attribute, amount] of amounts) {
+    if (kindOf(attribute).seenAs !== 'temperature') continue
+    const whiteAt = (kelvin: number) => screenOf({ ...whiteOf(kelvin), level: 1 })
+    const [now, atRest] = [whiteAt(numberOf(amount)), whiteAt(rangeOf(type, attribute).home)]
+    const part = (band: keyof ScreenColour) => Math.min(1, now[band] / Math.max(0.05, atRest[band]))
+    shown = through({ red: part('red'), green: part('green'), blue: part('blue') }, shown)
+  }
+  return shown
 }
 
 /** Light through glass: band by band, as the parts of a screen have them. */

@@ -9,34 +9,23 @@ import { resolveValue } from '../palettes/resolve'
 import { freeAim, type SolvedPosition } from '../palettes/solve'
 import type { HandValue } from '../show/entities'
 import { isNumberAttribute, kindOf, type Attribute } from '../attributes/attribute'
-import { interpolate, numberBetween } from '../attributes/between'
-import type { Fade } from '../attributes/catalogue'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import type { Amount, PlainValue, Value } from '../show/values'
-import { rangeOf, type AttributeRange } from '../show/attributeRange'
+import { amountBetween, amountIn } from '../show/amounts'
+import type { Amount, Value } from '../show/values'
+import { rangeOf } from '../show/attributeRange'
 import { snapsIn } from '../show/modes'
 
 /** The amount a lookup gives an attribute; null where it gives none, or something else. */
 export function amountSet(show: Show, rigged: RiggedFixture, attribute: Attribute, lookup: Lookup): Amount | null {
   const value = lookup(rigged.id, attribute)
-  return value && amountOf(resolveValue(show, rigged, attribute, value).value)
+  return value && amountIn(resolveValue(show, rigged, attribute, value).value)
 }
-
-const amountOf = (plain: PlainValue | null): Amount | null =>
-  plain?.kind === 'number' || plain?.kind === 'spin' ? plain : null
 
 /** A way of looking at the stage, and what is seen where nothing moves. */
 export interface SeenEnd extends PictureEnd {
   readonly seen: Lookup
-}
-
-/** An amount part of the way: from standing to spinning, and back, as the move begins. */
-function amountBetween(from: Amount, to: Amount, t: number, fade: Fade, range: AttributeRange): Amount {
-  if (from.kind === 'spin' && to.kind === 'spin') return { kind: 'spin', rpm: interpolate(from.rpm, to.rpm, t) }
-  if (from.kind === 'spin' || to.kind === 'spin') return t > 0 ? to : from
-  return { kind: 'number', number: numberBetween(from.number, to.number, t, fade, range) }
 }
 
 /** An amount of a fixture that moves, at an instant. */
@@ -57,7 +46,7 @@ export function amountAt(
   const fade = snapsIn(show, rigged.id).has(attribute) ? 'snaps' : kindOf(attribute).fade
   const valueOf = (value: Value | null): Amount => {
     const set = value ?? atRest(show, rigged, attribute)
-    const amount = set && amountOf(resolveValue(show, rigged, attribute, set).value)
+    const amount = set && amountIn(resolveValue(show, rigged, attribute, set).value)
     return amount ?? { kind: 'number', number: range.home }
   }
   const at = (on: Track, instant: number): Amount => {

@@ -30,6 +30,26 @@ export function beamAt(mount: Mount, pose: Pose): Beam {
   }
 }
 
+/** How a head stands round its light: unit vectors in the stage frame, looking with the light. */
+export interface GateAxes {
+  readonly right: Vec3
+  /** Where positive tilt moves the light. */
+  readonly up: Vec3
+}
+
+/** The axes of what stands in the light of a head at a pose (degrees): with the light they are right, up and away. */
+export function gateAxes(mount: Mount, pose: Pose): GateAxes {
+  const cp = Math.cos(pose.pan * DEGREE)
+  const sp = Math.sin(pose.pan * DEGREE)
+  const ct = Math.cos(pose.tilt * DEGREE)
+  const st = Math.sin(pose.tilt * DEGREE)
+  return {
+    right: rotate(mount.rotation, { x: cp, y: sp, z: 0 }),
+    // The direction of the light differentiated by tilt.
+    up: rotate(mount.rotation, { x: -sp * ct, y: cp * ct, z: st }),
+  }
+}
+
 /**
  * Distance in metres from a point to the light of a beam: to its axis, or to the lens for a point
  * behind it, because light goes one way only.

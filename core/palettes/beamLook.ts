@@ -1,46 +1,40 @@
 /** What values make of a beam by themselves, wherever it points: for a small picture of it. */
-import type { Attribute } from '../attributes/attribute'
-import type { Value } from '../show/values'
+import { isNumberAttribute, kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
+import type { LightShape } from '../light/gate'
+import { amountIn } from '../show/amounts'
+import type { FixtureType } from '../show/entities'
+import { lightShape } from '../show/lightShape'
+import { numberOf, type Amount, type Value } from '../show/values'
 
-/** Levels 0 to 1, of which 1 is bright, soft, open; null where nothing is said. */
+/** Null where nothing is said. */
 export interface BeamLook {
   /** Full angle of the beam. */
   readonly zoomDegrees: number | null
+  /** 0 to 1. */
   readonly intensity: number | null
-  readonly edge: number | null
-  readonly iris: number | null
-  /** How far each blade is in, 0 to 1. */
-  readonly shutters: { readonly top: number; readonly right: number; readonly bottom: number; readonly left: number }
+  /** What it makes of the form of its light. */
+  readonly shape: LightShape | null
 }
 
-const SHOWN: readonly Attribute[] = [
-  'intensity',
-  'zoom',
-  'edge',
-  'iris',
-  'shutterTop',
-  'shutterRight',
-  'shutterBottom',
-  'shutterLeft',
-]
-
-/** The beam of one fixture's values; null where none of them shapes it by a number. */
-export function beamLook(values: readonly { readonly attribute: Attribute; readonly value: Value }[]): BeamLook | null {
-  const numbers = new Map<Attribute, number>()
-  for (const { attribute, value } of values)
-    if (value.kind === 'number' && SHOWN.includes(attribute)) numbers.set(attribute, value.number)
-  if (numbers.size === 0) return null
-  const said = (attribute: Attribute) => numbers.get(attribute) ?? null
-  return {
-    zoomDegrees: said('zoom'),
-    intensity: said('intensity'),
-    edge: said('edge'),
-    iris: said('iris'),
-    shutters: {
-      top: said('shutterTop') ?? 0,
-      right: said('shutterRight') ?? 0,
-      bottom: said('shutterBottom') ?? 0,
-      left: said('shutterLeft') ?? 0,
-    },
+/** The beam of one fixture's values; null where none of them is seen of it. */
+export function beamLook(
+  type: FixtureType,
+  values: readonly { readonly attribute: Attribute; readonly value: Value }[],
+): BeamLook | null {
+  const amounts = new Map<NumberAttribute, Amount>()
+  for (const { attribute, value } of values) {
+    const amount = value.kind === 'link' ? null : amountIn(value)
+    if (amount && isNumberAttribute(attribute)) amounts.set(attribute, amount)
   }
+  const number = (attribute: NumberAttribute) => {
+    const amount = amounts.get(attribute)
+    return amount ? numberOf(amount) : null
+  }
+  const isShaped = [...amounts.keys()].some((attribute) => kindOf(attribute).seenAs !== undefined)
+  const look = {
+    zoomDegrees: number('zoom'),
+    intensity: number('intensity'),
+    shape: isShaped ? lightShape(type, amounts) : null,
+  }
+  return Object.values(look).every((said) => said === null) ? null : look
 }

@@ -26,8 +26,7 @@ export interface OfferedPalette {
   readonly name: string
   readonly shelf: Shelf
   readonly colour: Palette['colour']
-  /** What it looks like: a gobo's pattern, a colour as #rrggbb. */
-  readonly pattern: FixtureType['wheels'][number]['slots'][number]['pattern']
+  /** The colour of its slot, as #rrggbb. */
   readonly swatch: string | null
   readonly values: readonly ReachingValue[]
   readonly chosen: readonly ChosenSlot[]
@@ -47,7 +46,6 @@ export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): O
       name: slot.name,
       shelf: familyOf(part),
       colour: markFor(slot.colour),
-      pattern: slot.pattern,
       swatch: slot.colour,
       values,
       chosen,
@@ -64,7 +62,6 @@ function beamPalettes(type: FixtureType, id: FixtureTypeId): OfferedPalette[] {
             name,
             shelf: 'beam',
             colour: 'shoal',
-            pattern: null,
             swatch: null,
             values: [{ whom: { kind: id }, attribute, value: { kind: 'number', number } }],
             chosen: [],

@@ -15,7 +15,6 @@ import { useShelfView } from '../../stores/shelfView'
 import { useShow } from '../../stores/show'
 import RadioChips from '../fields/RadioChips.vue'
 import PlainDialog from '../shell/PlainDialog.vue'
-import GoboPicture from '../types/GoboPicture.vue'
 import BeamPicture from './BeamPicture.vue'
 import { nextNumber } from '#core/show/freeNumbers'
 import { capitalised } from '../../composables/forms/capitalised'
@@ -49,9 +48,10 @@ const allGroups = computed(() => groupsInOrder(props.show))
 const types = computed(() => [...props.show.all.fixtureType].map(([id, { name }]) => ({ id, name })))
 const parts = computed(() => (type.value ? partsOfType(props.show, asFixtureTypeId(type.value)) : []))
 const offered = computed(() => {
-  if (!type.value) return []
+  const of = props.show.all.fixtureType.get(type.value)
+  if (!of) return []
   const palettes = palettesOfType(props.show, asFixtureTypeId(type.value), part.value)
-  return palettes.map((palette) => ({ ...palette, beam: beamLook(palette.values) }))
+  return palettes.map((palette) => ({ ...palette, beam: beamLook(of, palette.values) }))
 })
 
 watch(
@@ -212,7 +212,6 @@ async function make() {
                 @change="left = toggle(left, i)"
               />
               <BeamPicture v-if="palette.beam" :look="palette.beam" class="h-8 w-[70px] shrink-0" />
-              <GoboPicture v-else-if="palette.pattern" :pattern="palette.pattern" class="size-8 shrink-0 text-brass" />
               <span
                 v-else-if="palette.swatch"
                 class="size-6 shrink-0 rounded-full border border-rule-2"

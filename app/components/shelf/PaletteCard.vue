@@ -10,7 +10,6 @@ import type { Show } from '#core/show/show'
 import { usePaletteLight } from '../../composables/stage/usePaletteLight'
 import { useShelfView, type SHELF_SIZES } from '../../stores/shelfView'
 import { useWorkingSet } from '../../stores/workingSet'
-import GoboPicture from '../types/GoboPicture.vue'
 import BeamPicture from './BeamPicture.vue'
 import PaletteMenu from './PaletteMenu.vue'
 import StagePicture from './StagePicture.vue'
@@ -28,7 +27,7 @@ const workingSet = useWorkingSet()
 const shelves = useShelfView()
 const emit = defineEmits<{ recall: [event: MouseEvent]; look: [isOver: boolean] }>()
 
-const { venue, lights, isPlaced, swatch, pattern, beam, words, outOfReach } = usePaletteLight(
+const { venue, lights, isPlaced, swatch, beam, words, outOfReach } = usePaletteLight(
   () => props.show,
   () => props.id,
 )
@@ -155,7 +154,6 @@ const whom = computed(() => {
         <div v-else-if="swatch" class="grid h-full place-items-center">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />
         </div>
-        <GoboPicture v-else-if="pattern" :pattern="pattern" class="mx-auto h-full w-auto py-1.5 text-brass" />
         <template v-else-if="beam">
           <BeamPicture :look="beam" class="h-full w-full px-2 pt-3 pb-1.5" />
           <p class="absolute inset-x-1.5 top-0.5 truncate text-right text-[10px] text-mist">{{ words.join(', ') }}</p>

@@ -4,6 +4,7 @@ import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
 import { drawnHangs, drawnSpots } from '../../composables/stage/fixtureSpots'
 import { PLAN } from '../../composables/stage/projections'
+import { useOwnColour } from '../../composables/stage/useOwnColour'
 import { useStageLayers, type Picture } from '../../composables/stage/useStageLayers'
 import type { Extent } from '../../composables/stage/usePlanView'
 import { useChosen } from '../../stores/chosen'
@@ -24,6 +25,7 @@ const store = useShow()
 const stage = useStage()
 const compared = useCompared()
 const things = useChosen()
+const isInOwnColour = useOwnColour()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, handled, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
@@ -103,7 +105,15 @@ defineExpose({
       />
     </template>
     <template #light>
-      <PlanLight :lit="lit" :ghost="ghost" :chosen="chosen" :spots="spots" :venue="venue" :at-floor="poolsAtFloor" />
+      <PlanLight
+        :lit="lit"
+        :ghost="ghost"
+        :chosen="chosen"
+        :spots="spots"
+        :venue="venue"
+        :at-floor="poolsAtFloor"
+        :own-colour="isInOwnColour"
+      />
     </template>
     <template #rig="{ pointer }">
       <PlanRig

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 /** How the stage is drawn: from above, cut upright, or in space. */
+import { Droplets } from '@lucide/vue'
+import { useOwnColour } from '../../composables/stage/useOwnColour'
 import { useStage } from '../../stores/stage'
 
 const stage = useStage()
+const isInOwnColour = useOwnColour()
 const VIEWS = [
   { view: 'plan', label: 'Plan' },
   { view: 'section', label: 'Section' },
@@ -30,6 +33,17 @@ const SIDES = [
         {{ item.label }}
       </button>
     </div>
+    <IconButton
+      v-if="stage.view === 'plan'"
+      :icon="Droplets"
+      :size="15"
+      class="pill grid place-items-center bg-deck px-2"
+      :class="isInOwnColour ? 'border-kelp bg-kelp-deep' : 'text-mist'"
+      title="Light that is not selected in its own colour"
+      aria-label="Light in its own colour"
+      :aria-pressed="isInOwnColour"
+      @click="isInOwnColour = !isInOwnColour"
+    />
     <select
       v-if="stage.view === 'section'"
       v-model="stage.section"

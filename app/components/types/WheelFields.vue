@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A wheel of a type, or a prism, and its slots. */
 import { Plus, Trash2 } from '@lucide/vue'
-import { GOBO_PATTERNS, type Wheel } from '#core/show/entities'
+import { GOBO_PATTERNS } from '#core/light/goboOpenings'
+import type { Wheel } from '#core/show/entities'
 import { newSlot, OPEN_WHITE, WHEEL_NAMES } from '../../composables/rig/wheels'
 import GoboPicture from './GoboPicture.vue'
 

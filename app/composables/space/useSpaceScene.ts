@@ -4,6 +4,8 @@ import { Raycaster, Vector2, type Object3D } from 'three'
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch, type Ref } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
+import { DEGREE } from '#core/geometry/rotation'
+import { isTurning, widestOf } from '#core/light/gate'
 import { landingOn } from '#core/venue/landing'
 import { litFaces, type LitFace } from '#core/venue/litFaces'
 import { surfacesOf } from '#core/venue/surfaces'
@@ -15,10 +17,13 @@ import { SpaceView } from '../../space/spaceView'
 import { disposeModel, shownFaces, stageModel } from '../../space/stageModel'
 import { viewFromFixture, viewOf, type SetView } from '../../space/viewPoints'
 import { useStage } from '../../stores/stage'
+import { useTurningSeconds } from '../stage/useTurningSeconds'
 import { useSelection } from '../../stores/selection'
 
 /** How far light without anything to land on is drawn, metres. */
 const FURTHEST = 30
+/** A light is followed no wider than this, degrees. */
+const MOST_OPEN = 160
 /** What the bodies of the stage are made from, and what light can fall on. */
 const STAGE = [
   'hang',
@@ -32,6 +37,12 @@ const STAGE = [
   'show',
 ] as const
 const LIT = ['setPiece', 'setPiecePlace', 'layer', 'venue', 'show'] as const
+
+/** The full angle, degrees, that a light reaches with all the pools of its prism. */
+function widened(angle: number, { shape }: SpaceLight): number {
+  if (!shape.prism) return angle
+  return Math.min(MOST_OPEN, (2 * Math.atan(widestOf(shape) * Math.tan((angle / 2) * DEGREE))) / DEGREE)
+}
 
 export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, show: () => Show, isHazy: Ref<boolean>) {
   const stage = useStage()
@@ -64,21 +75,36 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
     view.draw()
   }
 
+  /** The clock of what turns in the light; only the picture is drawn anew by it. */
+  const turning = { value: 0 }
+  const seconds = useTurningSeconds(() => lights.value.some(({ shape }) => isTurning(shape)))
+  watch(seconds, (now) => {
+    turning.value = now
+    space.value?.draw()
+  })
+
   /** Lit faces of each light, kept as long as neither it nor what stands there changes. */
   const known = new Map<string, { readonly key: string; readonly faces: readonly LitFace[] }>()
 
   function facesOf(light: SpaceLight): readonly LitFace[] {
-    const key = JSON.stringify([light.beam, light.field])
+    const field = widened(light.field, light)
+    const key = JSON.stringify([light.beam, field])
     const before = known.get(light.id)
     if (before?.key === key) return before.faces
-    const faces = shownFaces(show(), litFaces(light.beam, light.field, surfacesOf(show())))
+    const faces = shownFaces(show(), litFaces(light.beam, field, surfacesOf(show())))
     known.set(light.id, { key, faces })
     return faces
   }
 
   function drawLights() {
     const reach = (light: SpaceLight) => landingOn(surfacesOf(show()), light.beam)?.distance ?? FURTHEST
-    replacePart('pools', poolModel(lights.value.map((light) => ({ light, faces: facesOf(light) }))))
+    replacePart(
+      'pools',
+      poolModel(
+        lights.value.map((light) => ({ light, faces: facesOf(light) })),
+        turning,
+      ),
+    )
     replacePart('beams', isHazy.value ? beamModel(lights.value, reach) : null)
   }
   function drawHeads() {

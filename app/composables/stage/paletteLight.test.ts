@@ -55,7 +55,7 @@ describe('the picture of a palette', () => {
     gobo('11', 2)
     desk.record(2, 'Waves', 'gobo')
     const wheel = wheelOf(desk.seen(11).rigged.type, 'gobo')
-    expect(cardOf(2).pattern.value).toBe(wheel?.slots[2]?.pattern)
+    expect(cardOf(2).beam.value?.shape?.gobos).toMatchObject([{ pattern: wheel?.slots[2]?.pattern }])
     desk.level('11', 'zoom', 20)
     desk.level('11', 'edge', 0.25)
     desk.record(3, 'Soft', 'beam')

@@ -71,13 +71,10 @@ export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
       ),
   )
 
-  const beam = computed(() => beamLook(values.value))
-
-  const pattern = computed(() => {
-    const gobo = values.value.find(({ attribute }) => attribute === 'gobo' || attribute === 'gobo2')
-    if (gobo?.value.kind !== 'number' || (gobo.attribute !== 'gobo' && gobo.attribute !== 'gobo2')) return null
-    return wheelOf(gobo.type, gobo.attribute)?.slots[gobo.value.number]?.pattern ?? null
+  const beam = computed(() => {
+    const [first] = served.value
+    return first ? beamLook(first.type, values.value) : null
   })
 
-  return { venue, lights, isPlaced, swatch, pattern, beam, words, outOfReach }
+  return { venue, lights, isPlaced, swatch, beam, words, outOfReach }
 }

@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { attributeId, numberAttributeId, inCatalogueOrder } from '../../attributes/attribute'
 import { colourPart } from '../../attributes/colourPart'
 import { WHEEL_KINDS } from '../../attributes/catalogue'
+import { GOBO_PATTERNS } from '../../light/goboOpenings'
 import * as ids from '../ids'
 import { degrees, metres, point } from '../values'
 import { channel } from './channels'
@@ -39,7 +40,6 @@ export const optics = z
     'the beam angles must rise from row to row',
   )
 
-export const GOBO_PATTERNS = ['open', 'dots', 'breakup', 'bars', 'ring', 'window', 'ripples', 'star', 'net'] as const
 const slot = z.strictObject({
   name,
   /** What a colour slot looks like, as #rrggbb; null for a gobo. */
