@@ -25,13 +25,19 @@ const BAR_2 = '21-26'
 const BAR_3 = '31-38'
 const BOOMS = '41-44'
 const FLOOR = '51-54'
+const FOOTLIGHTS = '61-66'
 
 const to = (palette: number, fixtures: string): Step => ({ palette, for: fixtures })
 const level = (intensity: number, fixtures: string): Step => ({ intensity, for: fixtures })
 
 export const MAIN_CUES: readonly DemoCue[] = [
-  { number: 1, name: 'Preset', rise: 3, steps: [to(24, BRIDGE), to(53, BRIDGE), to(61, BRIDGE), level(0.3, BRIDGE)] },
-  { number: 2, name: 'House out', rise: 6, steps: [to(62, BRIDGE), level(0.15, BRIDGE)] },
+  {
+    number: 1,
+    name: 'Preset',
+    rise: 3,
+    steps: [to(24, BRIDGE), to(53, BRIDGE), to(61, BRIDGE), level(0.3, BRIDGE), level(0.25, FOOTLIGHTS)],
+  },
+  { number: 2, name: 'House out', rise: 6, steps: [to(62, BRIDGE), level(0.15, BRIDGE), level(0, FOOTLIGHTS)] },
   {
     number: 3,
     name: 'Sea before dawn',
@@ -117,12 +123,12 @@ export const MAIN_CUES: readonly DemoCue[] = [
     steps: [to(5, '11-16'), to(61, BAR_1), { loose: 'Jetty end', offset: [0.15, 0.1, 0], for: '17' }],
   },
   { number: 34, name: 'Last light', rise: 20, steps: [level(0.2, BRIDGE), level(0, BAR_1), level(0.6, BAR_3)] },
-  { number: 35, name: 'Out', rise: 4, steps: [level(0, '1-54')] },
+  { number: 35, name: 'Out', rise: 4, steps: [level(0, '1-66')] },
   {
     number: 36,
     name: 'Bows',
     rise: 1,
-    steps: [to(9, BAR_3), level(0.8, BAR_3), to(24, BRIDGE), to(61, BRIDGE), level(1, BRIDGE)],
+    steps: [to(9, BAR_3), level(0.8, BAR_3), to(24, BRIDGE), to(61, BRIDGE), level(1, BRIDGE), level(0.5, FOOTLIGHTS)],
   },
 ]
 

@@ -173,8 +173,8 @@ export interface LevelPalette {
 const MIXING = '1-6, 11-18, 21-26, 41-44'
 
 export const LEVELS: readonly LevelPalette[] = [
-  { number: 41, name: 'Full', colour: 'brass', shelf: 'intensity', fixtures: '1-54', levels: { intensity: 1 } },
-  { number: 42, name: 'Glow', colour: 'amber', shelf: 'intensity', fixtures: '1-54', levels: { intensity: 0.35 } },
+  { number: 41, name: 'Full', colour: 'brass', shelf: 'intensity', fixtures: '1-66', levels: { intensity: 1 } },
+  { number: 42, name: 'Glow', colour: 'amber', shelf: 'intensity', fixtures: '1-66', levels: { intensity: 0.35 } },
   { number: 51, name: 'Tight', colour: 'sail', shelf: 'beam', fixtures: '11-18', levels: { zoom: 8, edge: 0.2 } },
   { number: 52, name: 'Wide and soft', colour: 'sail', shelf: 'beam', fixtures: '1-6, 21-26', levels: { zoom: 44 } },
   { number: 53, name: 'Figure', colour: 'sail', shelf: 'beam', fixtures: '1-6, 21-26, 41-44', levels: { zoom: 15 } },

@@ -14,6 +14,7 @@ export const HANGS: readonly HangRow[] = [
   { name: 'Boom right', form: 'boom', origin: vec3(-6.9, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
   { name: 'Boom left', form: 'boom', origin: vec3(6.9, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
   { name: 'Floor row', form: 'floor', origin: vec3(0, 9.1, 0), yaw: 0, rise: 0, length: 9 },
+  { name: 'Footlights', form: 'floor', origin: vec3(0, -0.55, 0), yaw: 0, rise: 0, length: 8.4 },
 ]
 
 interface Row {
@@ -22,6 +23,7 @@ interface Row {
   readonly first: number
   readonly along: readonly number[]
   readonly drop: number
+  readonly pitch: number
   readonly roll: number
   readonly yaw: number
   readonly universe: number
@@ -39,7 +41,8 @@ const of = ({ name, modes: [first] }: TypeWithModes) => ({ type: name, channels:
 const tern = of(types.tern)
 const dunlin = of(types.dunlin)
 const plover = of(types.plover)
-const hung = { drop: 0.12, roll: 0, yaw: 0 }
+const lamp = of(types.lamp)
+const hung = { drop: 0.12, pitch: 0, roll: 0, yaw: 0 }
 
 const ROWS: readonly Row[] = [
   { ...dunlin, ...hung, hang: 'Bridge', first: 1, along: spaced(6, 1.75), yaw: 180, universe: 1, address: 1 },
@@ -64,10 +67,24 @@ const ROWS: readonly Row[] = [
     first: 51,
     along: spaced(4, 2.4),
     drop: 0,
+    pitch: 0,
     roll: 180,
     yaw: 0,
     universe: 3,
     address: 301,
+  },
+  // They look upstage, a little above level.
+  {
+    ...lamp,
+    hang: 'Footlights',
+    first: 61,
+    along: spaced(6, 1.5),
+    drop: 0,
+    pitch: -62,
+    roll: 180,
+    yaw: 0,
+    universe: 4,
+    address: 1,
   },
 ]
 
@@ -82,7 +99,7 @@ export const FIXTURES: readonly FixtureRow[] = ROWS.flatMap((row) =>
     out: 0,
     drop: row.drop,
     yaw: row.yaw,
-    pitch: 0,
+    pitch: row.pitch,
     roll: row.roll,
     universe: row.universe,
     address: row.address + i * row.channels,

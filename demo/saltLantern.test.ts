@@ -24,7 +24,7 @@ const preview = (name: 'moveTarget' | 'moveHang', input: object) => {
 describe('the demo show', () => {
   it('is sound and as big as it says', () => {
     expect(danglingReferences(show)).toEqual([])
-    expect(show.all.fixture.size).toBe(36)
+    expect(show.all.fixture.size).toBe(42)
     expect(show.all.target.size).toBe(14)
     expect(show.all.palette.size).toBeGreaterThanOrEqual(30)
     expect(show.all.cue.size).toBeGreaterThanOrEqual(40)

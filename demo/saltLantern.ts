@@ -48,6 +48,7 @@ function addGroups(builder: ShowBuilder): void {
     ['Upstage beams', '31-38', 'heather', null],
     ['Booms', '41-44', 'kelp', { kind: 'parts', count: 2 }],
     ['Floor beams', '51-54', 'heather', null],
+    ['Footlights', '61-66', 'amber', null],
   ] as const
   groups.forEach(([name, fixtures, colour, pattern], i) => {
     builder.run('recordGroup', {

@@ -285,4 +285,21 @@ export const plover: TypeWithModes = {
   ],
 }
 
-export const OSTREL_TYPES: readonly TypeWithModes[] = [tern, dunlin, plover]
+/** A plain lamp on a dimmer: it points where it was hung. */
+export const lamp: TypeWithModes = {
+  maker: 'Ostrel',
+  name: 'Lamp',
+  form: 'lamp',
+  pan: { min: -90, max: 90, speed: 180, acceleration: 320, reversed: false },
+  tilt: { min: -90, max: 90, speed: 180, acceleration: 320, reversed: false },
+  pivotDrop: 0.08,
+  lens: { across: 0, normal: 0, forward: 0.06 },
+  optics: [{ beam: 52, field: 84, candela: 5200 }],
+  wheels: [],
+  mixing: null,
+  ranges: [],
+  has: ['intensity'],
+  modes: [{ name: 'Dimmer', channels: laid([level('Intensity', 'intensity', 8)]) }],
+}
+
+export const OSTREL_TYPES: readonly TypeWithModes[] = [tern, dunlin, plover, lamp]

@@ -106,7 +106,8 @@ function missing(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
   const there = new Set(channels.flatMap(({ functions }) => functions.map(({ does }) => does)))
   const isDimmed = channels.some(({ dims }) => dims)
   const parts = type.has.includes('colour') ? partsOf(type) : []
-  const needed: ChannelRole[] = ['pan', 'tilt', ...type.has.filter(isNumberAttribute), ...parts]
+  const axes: ChannelRole[] = type.has.includes('position') ? ['pan', 'tilt'] : []
+  const needed: ChannelRole[] = [...axes, ...type.has.filter(isNumberAttribute), ...parts]
   return needed
     .filter((role) => !there.has(role) && !(role === 'intensity' && isDimmed))
     .map((role) => ({

@@ -113,7 +113,7 @@ describe('the patch of a show', () => {
 
 describe('modes', () => {
   it('of the types every show begins with are sound and as big as they say', () => {
-    expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[46, 17], [24, 11], [24]])
+    expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[46, 17], [24, 11], [24], [1]])
     for (const type of OSTREL_TYPES)
       expect(modeFaults(type, type.modes[0]?.channels ?? []).filter(({ severity }) => severity === 'wrong')).toEqual([])
   })

@@ -10,7 +10,7 @@ import { illuminance, peakCandela, zoomRange } from '../light/optics'
 import { poolOnPlane, type Plane } from '../light/pool'
 import { zoomForPool } from '../light/zoom'
 import type { SetPieceId } from '../show/ids'
-import { rigOf, type RiggedFixture } from '../show/rig'
+import { isHead, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { landingOn } from '../venue/landing'
 import { firstHit } from '../venue/obstruct'
@@ -87,11 +87,12 @@ export interface Candidate extends LightAt {
 }
 
 /**
- * Every fixture of the rig with the zoom that makes the wanted pool: those that can first, the
+ * Every head of the rig with the zoom that makes the wanted pool: those that can first, the
  * brightest at the head; then the others, the fewest lacks first.
  */
 export function whoCanLight(show: Show, wish: LightWish): Candidate[] {
   return [...rigOf(show).values()]
+    .filter(isHead)
     .map((rigged): Candidate => {
       const range = zoomRange(rigged.type.optics) ?? fixedRange(rigged)
       const { throwMetres } = solveAim(rigged.mount, wish.place, { reference: HOME })

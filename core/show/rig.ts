@@ -19,6 +19,11 @@ export interface RiggedFixture {
   readonly mount: Mount
 }
 
+/** Whether a fixture turns; any other points where it was hung. */
+export function isHead({ type }: Pick<RiggedFixture, 'type'>): boolean {
+  return type.has.includes('position')
+}
+
 /** What the rig is worked out from. */
 export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show'] as const
 export type RigKind = (typeof RIG_KINDS)[number]

@@ -70,6 +70,7 @@ async function row(page: Page, hangName: string): Promise<void> {
     'Apart, m': n(second.along - first.along),
     'Drop, m': n(first.drop),
     'Turned, °': n(first.yaw),
+    'Pitched, °': n(first.pitch),
   })
   await form.getByRole('button', { name: /^Place/ }).click()
   await expect(panel(page).getByRole('heading', { name: `${fixtures.length} fixtures` })).toBeVisible()
@@ -244,6 +245,7 @@ test('the whole demo venue is rebuilt from an empty show in the Rig room, by poi
   await patch(showPage, 'Bar 3', 3, 1)
   await patch(showPage, 'Boom', 1, 401)
   await patch(showPage, 'Floor row', 3, 301)
+  await patch(showPage, 'Footlights', 4, 1)
   await showPage.getByRole('link', { name: 'Check' }).click()
   await expect(showPage.getByRole('heading', { name: 'Nothing looks wrong' })).toBeVisible()
 

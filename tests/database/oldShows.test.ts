@@ -47,7 +47,7 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [15, ['swatch']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [
@@ -116,6 +116,7 @@ const KEPT_BEFORE: Readonly<Record<string, (value: unknown) => unknown>> = {
     }),
 }
 function keptThen(after: number, field: string, value: unknown): unknown {
+  if (after < 16 && field === 'form' && value === 'lamp') return 'wash'
   const separate = after < 15 && KEPT_SEPARATE[field] ? KEPT_SEPARATE[field](value) : value
   return after < 14 && KEPT_BEFORE[field] ? KEPT_BEFORE[field](separate) : separate
 }
@@ -159,6 +160,7 @@ function expected(show: Show, after: number): Things {
   for (const [kind, field] of [
     ['fixtureType', 'has'],
     ['fixtureType', 'wheels'],
+    ['fixtureType', 'form'],
     ['fixtureMode', 'channels'],
   ] as const)
     for (const thing of things.get(kind)?.values() ?? [])
@@ -278,7 +280,8 @@ async function copy(
     .filter(isIn)
     .flatMap((row) => (after < 15 ? separated(String(row.id), row).map(([id, one]) => ({ ...one, id })) : [row]))
   for (const row of rows)
-    for (const field of Object.keys(KEPT_BEFORE)) if (field in row) row[field] = keptThen(after, field, row[field])
+    for (const field of [...Object.keys(KEPT_BEFORE), 'form'])
+      if (field in row) row[field] = keptThen(after, field, row[field])
   await old.raw(
     `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?::jsonb)`,
     [JSON.stringify(rows)],

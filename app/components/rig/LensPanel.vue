@@ -2,7 +2,7 @@
 /** Choosing a lens: what the light of the selected fixtures is at a place, and who else can light it as asked. */
 import { computed, reactive } from 'vue'
 import { whoCanLight, lightAt, type Candidate, type LightAt } from '#core/rig/throwTo'
-import { rigOf } from '#core/show/rig'
+import { isHead, rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { numberTyped, shortNumber } from '../../composables/forms/numbers'
@@ -46,7 +46,7 @@ const selected = computed<LightAt[]>(() => {
   return selection.fixtures.flatMap((id) => {
     const rigged = rigOf(props.show).get(id)
     const beam = stage.seen(id)?.zoom.angle
-    return rigged && beam !== undefined ? [lightAt(props.show, rigged, at, beam)] : []
+    return rigged && isHead(rigged) && beam !== undefined ? [lightAt(props.show, rigged, at, beam)] : []
   })
 })
 const ranked = computed<Candidate[]>(() =>

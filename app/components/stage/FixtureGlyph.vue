@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /**
- * A fixture's sign by its form: profile, wash, beam, or one without a type; upside down where it
+ * A fixture's sign by its form: profile, wash, beam, lamp, or one without a type; upside down where it
  * stands. Drawn round x, y, in pixels, without moving or scaling a group: see PlanFixtures.
  */
 import { computed } from 'vue'
+import type { FixtureType } from '#core/show/entities'
 
 const {
   x = 0,
@@ -11,7 +12,7 @@ const {
   scale = 1,
   isStanding = false,
 } = defineProps<{
-  form: 'profile' | 'wash' | 'beam' | null
+  form: FixtureType['form'] | null
   x?: number
   y?: number
   scale?: number
@@ -33,6 +34,10 @@ const down = computed(() => (isStanding ? -scale : scale))
     :width="9 * scale"
     :height="15 * scale"
     :rx="2 * scale"
+  />
+  <path
+    v-else-if="form === 'lamp'"
+    :d="`M${x - 7 * scale} ${y - 4 * down}h${14 * scale}a${7 * scale} ${8 * scale} 0 0 ${isStanding ? 0 : 1} ${-14 * scale} 0Z`"
   />
   <path
     v-else

@@ -2,6 +2,7 @@
 /** The handle of the light: where the selection is aimed, when it is aimed at one place. */
 import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
+import { isHead } from '#core/show/rig'
 import { usePlan } from '../../composables/stage/planKey'
 import type { AimDrag } from '../../stores/stage'
 
@@ -10,7 +11,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent, from: AimDrag] }>()
 const { toScreen } = usePlan()
 
 const handle = computed(() => {
-  const [first] = props.chosen
+  const first = props.chosen.find(({ rigged }) => isHead(rigged))
   const value = first?.positionValue
   const point = first?.position.point
   if (!first || !point) return null

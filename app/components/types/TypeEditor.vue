@@ -29,12 +29,14 @@ const trouble = ref<string | null>(null)
 const isLeaving = ref(false)
 const modeIndex = ref(0)
 const mode = computed(() => draft.value.modes[Math.min(modeIndex.value, draft.value.modes.length - 1)])
+const turns = computed(() => draft.value.has.includes('position'))
 const users = computed(() => [...props.show.all.fixture.values()].filter((f) => f.type === props.type).length)
 
 const FORMS = [
   { key: 'profile', name: 'Profile' },
   { key: 'wash', name: 'Wash' },
   { key: 'beam', name: 'Narrow beam' },
+  { key: 'lamp', name: 'Lamp' },
 ] as const
 const LENS = [
   { key: 'across', label: 'Lens, across' },
@@ -86,8 +88,14 @@ function removeMode() {
         <TextField label="Name of the type" :shown="draft.name" :keep="(name) => set({ name }, 'name')" />
         <ChoiceField label="Drawn as" :value="draft.form" :options="FORMS" :keep="(form) => set({ form }, 'form')" />
       </div>
-      <AxisFields name="Pan" :axis="draft.pan" :keep="(pan) => set({ pan }, 'pan')" />
-      <AxisFields name="Tilt" :axis="draft.tilt" :keep="(tilt) => set({ tilt }, 'tilt')" />
+      <template v-if="turns">
+        <AxisFields name="Pan" :axis="draft.pan" :keep="(pan) => set({ pan }, 'pan')" />
+        <AxisFields name="Tilt" :axis="draft.tilt" :keep="(tilt) => set({ tilt }, 'tilt')" />
+      </template>
+      <p v-else class="text-sm text-mist">
+        It has no pan and tilt: it points where it was hung, by the turn, pitch and roll of each fixture. Give it
+        position, below, where it turns.
+      </p>
       <section aria-labelledby="type-body">
         <h3 id="type-body" class="mb-1 text-sm font-semibold">Where the axes and the lens are</h3>
         <div class="grid grid-cols-4 gap-2">
@@ -169,7 +177,7 @@ function removeMode() {
       class="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-rule bg-deck p-4"
       aria-label="Reach and keeping"
     >
-      <ReachPicture :pan="draft.pan" :tilt="draft.tilt" />
+      <ReachPicture v-if="turns" :pan="draft.pan" :tilt="draft.tilt" />
       <p class="text-sm text-mist">
         {{
           type === null

@@ -11,6 +11,7 @@ import { aimPoint, stationsOf, targetsOf, type PlacedTarget } from '../../show/t
 import { point, type AimValue } from '../../show/values'
 import { length } from '../../geometry/vector'
 import { command, done, refuse } from '../command'
+import { headsAmong, refuseToTurn } from '../shared/heads'
 import { fixturesInWords } from '../shared/wording'
 
 export const aimAtTarget = command({
@@ -28,7 +29,9 @@ export const aimAtTarget = command({
       .nullable(),
   }),
   undoable: true,
-  run(show, { fixtures, target, offset, along }, { person }) {
+  run(show, { fixtures: asked, target, offset, along }, { person }) {
+    const fixtures = headsAmong(show, asked)
+    if (fixtures.length === 0) return refuseToTurn()
     const placed = target === null ? null : targetsOf(show).get(target)
     if (placed === undefined) return refuse('no place here', { kind: 'target' }, 'target')
     const lookup = stageLookup(show, person)

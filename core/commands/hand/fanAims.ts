@@ -13,6 +13,7 @@ import type { Show } from '../../show/show'
 import { aimPoint, targetsOf } from '../../show/targets'
 import { point } from '../../show/values'
 import { command, done, refuse, type Outcome } from '../command'
+import { headsAmong, refuseToTurn } from '../shared/heads'
 import { fixturesInWords } from '../shared/wording'
 
 const over = z.discriminatedUnion('kind', [
@@ -27,7 +28,9 @@ export const fanAims = command({
     if (!found.ok) return found.refusal
     const { spread } = found
     const rig = rigOf(show)
-    const places = laidOut(fanPlaces({ parts, run, curve }), rig, spread, lay)
+    const heads = parts.map((part) => headsAmong(show, part)).filter((part) => part.length > 0)
+    if (heads.length === 0) return refuseToTurn()
+    const places = laidOut(fanPlaces({ parts: heads, run, curve }), rig, spread, lay)
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const { fixture, t, count } of places) {

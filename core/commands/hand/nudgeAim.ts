@@ -11,12 +11,15 @@ import { rigOf } from '../../show/rig'
 import { aimPoint, targetsOf } from '../../show/targets'
 import { point } from '../../show/values'
 import { command, done, refuse } from '../command'
+import { headsAmong, refuseToTurn } from '../shared/heads'
 import { fixturesInWords } from '../shared/wording'
 
 export const nudgeAim = command({
   input: z.strictObject({ fixtures: z.array(fixtureId).min(1), by: point }),
   undoable: true,
-  run(show, { fixtures, by }, { person }) {
+  run(show, { fixtures: asked, by }, { person }) {
+    const fixtures = headsAmong(show, asked)
+    if (fixtures.length === 0) return refuseToTurn()
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const id of fixtures) {

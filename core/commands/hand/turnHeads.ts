@@ -8,6 +8,7 @@ import { fixtureId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
 import { degrees } from '../../show/values'
 import { command, done, refuse } from '../command'
+import { headsAmong, refuseToTurn } from '../shared/heads'
 import { fixturesInWords } from '../shared/wording'
 
 const axisChange = z.discriminatedUnion('how', [
@@ -23,7 +24,9 @@ export const turnHeads = command({
     tilt: axisChange.nullable(),
   }),
   undoable: true,
-  run(show, { fixtures, pan, tilt }, { person }) {
+  run(show, { fixtures: asked, pan, tilt }, { person }) {
+    const fixtures = headsAmong(show, asked)
+    if (fixtures.length === 0) return refuseToTurn()
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const id of fixtures) {

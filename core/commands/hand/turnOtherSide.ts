@@ -8,12 +8,15 @@ import { fixtureId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
 import type { Value } from '../../show/values'
 import { command, done, refuse } from '../command'
+import { headsAmong, refuseToTurn } from '../shared/heads'
 import { fixturesInWords } from '../shared/wording'
 
 export const turnOtherSide = command({
   input: z.strictObject({ fixtures: z.array(fixtureId).min(1), how: z.enum(['other', 'quickest']) }),
   undoable: true,
-  run(show, { fixtures, how }, { person }) {
+  run(show, { fixtures: asked, how }, { person }) {
+    const fixtures = headsAmong(show, asked)
+    if (fixtures.length === 0) return refuseToTurn()
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
     for (const id of fixtures) {

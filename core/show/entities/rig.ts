@@ -90,10 +90,13 @@ export const mixing = z.discriminatedUnion('kind', [
   }),
 ])
 
+/** How a fixture is drawn. A lamp does not turn. */
+export const FORMS = ['profile', 'wash', 'beam', 'lamp'] as const
+
 export const fixtureType = z.strictObject({
   maker: name,
   name,
-  form: z.enum(['profile', 'wash', 'beam']),
+  form: z.enum(FORMS),
   pan: axis,
   tilt: axis,
   pivotDrop: metres,

@@ -15,6 +15,7 @@ import * as access from './012_access'
 import * as recordedInJournal from './013_recorded_in_journal'
 import * as attributes from './014_attributes'
 import * as colour from './015_colour'
+import * as lamps from './016_lamps'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -32,6 +33,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '013_recorded_in_journal': recordedInJournal,
   '014_attributes': attributes,
   '015_colour': colour,
+  '016_lamps': lamps,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
