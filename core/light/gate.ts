@@ -69,7 +69,13 @@ export interface BladeEdge {
   readonly normal: GatePoint
   readonly reach: number
 }
-const OUTWARD: Readonly<Record<BladeSide, GatePoint>> = { top: [0, 1], right: [1, 0], bottom: [0, -1], left: [-1, 0] }
+/** From the middle to where a blade comes in. */
+export const OUTWARD: Readonly<Record<BladeSide, GatePoint>> = {
+  top: [0, 1],
+  right: [1, 0],
+  bottom: [0, -1],
+  left: [-1, 0],
+}
 
 /** The edges of the blades that are in. A blade turns about the middle of its edge, the frame with all of them. */
 export function bladeEdges({ blades, frameTurn }: LightShape): BladeEdge[] {

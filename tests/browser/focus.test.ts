@@ -17,6 +17,16 @@ import {
 const fixture = (page: Page, number: number) =>
   page.getByRole('group', { name: 'Stage plan' }).getByRole('img', { name: new RegExp(`^Fixture ${number}(,|$)`) })
 
+test('shows light that is not selected in its own colour, for whoever likes it so', async ({ showPage }) => {
+  const own = showPage.getByRole('button', { name: 'Light in its own colour' })
+  await expect(own).toHaveAttribute('aria-pressed', 'false')
+  await own.click()
+  await expect(own).toHaveAttribute('aria-pressed', 'true')
+  await showPage.reload()
+  await expect(own).toHaveAttribute('aria-pressed', 'true')
+  await expectAccessible(showPage)
+})
+
 test('selects by typing, clicking and drawing a box, and keeps the order', async ({ showPage }) => {
   await select(showPage, '12-14, 21')
   await expectSelected(showPage, [12, 13, 14, 21])

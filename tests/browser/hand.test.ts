@@ -72,6 +72,47 @@ test('a gobo is put in by name, spun and stopped again; the strip by Record says
   ).toBeVisible()
 })
 
+test('cuts the pool in its picture: an edge in, leant, the frame turned, each undone by itself', async ({
+  showPage,
+}) => {
+  await select(showPage, '12-14')
+  await openFamilies(showPage, 'Shutters')
+  const picture = hand(showPage).getByRole('img', { name: 'The pool as the shutters cut it' })
+  await picture.scrollIntoViewIfNeeded()
+  const box = await picture.boundingBox()
+  if (!box) throw new Error('the picture is not there')
+  /** A place of the picture: the rim of the pool is at 1. */
+  const at = (x: number, y: number) => ({
+    x: box.x + box.width / 2 + (x * 52 * box.width) / 148,
+    y: box.y + box.height / 2 - (y * 52 * box.height) / 148,
+  })
+  const percent = async (label: string) => Number(await value(showPage, label).inputValue())
+  await drag(showPage, at(0, 1), at(0, 0.5))
+  await expect.poll(() => percent('top shutter in per cent')).toBeGreaterThan(20)
+  expect(await percent('top shutter in per cent')).toBeLessThan(30)
+  await undone(showPage, /^Undo: top shutter of 3 fixtures/)
+  await drag(showPage, at(0.62, 0.5), at(0.62, 0.35))
+  await expect.poll(() => percent('top shutter angle in degrees')).toBeGreaterThan(5)
+  await drag(showPage, at(0, 1.27), at(0.9, 0.9))
+  await expect.poll(() => percent('frame turn in degrees')).toBeGreaterThan(35)
+  await showPage.keyboard.press('Control+z')
+  await expect.poll(() => percent('frame turn in degrees')).toBe(0)
+  await expectAccessible(showPage)
+})
+
+test('says of each attribute how many have it; lamps that do not turn are not aimed', async ({ showPage }) => {
+  await select(showPage, '11-14, 31-33, 61')
+  await expect(hand(showPage).getByRole('group', { name: 'intensity', exact: true })).not.toContainText('of')
+  await openFamilies(showPage, 'Beam')
+  await expect(hand(showPage).getByRole('group', { name: 'iris' })).toContainText('4 of 8')
+  await expect(hand(showPage)).toContainText('7 of 8 turn')
+  await select(showPage, '61-66')
+  await expect(hand(showPage)).toContainText('it points where it was hung')
+  await expect(hand(showPage).getByRole('group', { name: 'iris' })).toHaveCount(0)
+  await type(value(showPage, 'intensity in per cent'), '50')
+  await undone(showPage, /^Undo: intensity (of|for) 6 fixtures/)
+})
+
 test('turns heads on the pad, with an axis locked, and to the other side', async ({ showPage }) => {
   await select(showPage, '12')
   await type(value(showPage, 'pan in degrees'), '10')

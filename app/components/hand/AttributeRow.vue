@@ -9,12 +9,14 @@ import { typedAmount, type AmountChange } from '#core/hand/change'
 import type { HandAttribute } from '../../composables/hand/useHandAttributes'
 import { UNIT_NAMES } from '../../composables/forms/unitNames'
 import { factorOf, isSpinning, numberInWords, shownInWords } from '../../composables/hand/attributeWords'
+import { beamPath, isBeamAngle, trackGobos, trackGround } from '../../composables/hand/trackPictures'
 import { afterNextFrame } from '../../session/afterNextFrame'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import TypedField from '../fields/TypedField.vue'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import GoboPicture from '../types/GoboPicture.vue'
 import DragTrack from './DragTrack.vue'
 
 const props = defineProps<{ attribute: HandAttribute }>()
@@ -49,6 +51,10 @@ const inside = (number: number) => {
 }
 const size = computed(() => props.attribute.range.max - props.attribute.range.min)
 const part = (number: number) => (size.value > 0 ? (100 * (number - props.attribute.range.min)) / size.value : 0)
+
+/** What it shows of what it does. */
+const ground = computed(() => trackGround(props.attribute))
+const gobos = computed(() => trackGobos(props.attribute))
 
 const inWords = (number: number) => numberInWords(props.attribute, number)
 const shown = computed(() => shownInWords({ ...props.attribute, ...span.value }))
@@ -114,11 +120,18 @@ function read(text: string): AmountChange | null {
 <template>
   <div class="flex items-center gap-1.5" role="group" :aria-label="attribute.name">
     <span
-      class="w-[92px] shrink-0 truncate text-sm first-letter:uppercase"
-      :class="[attribute.isHeld ? '' : 'text-mist', attribute.isHeldBack ? 'line-through decoration-haze' : '']"
+      class="flex w-[92px] shrink-0 items-baseline gap-1 text-sm"
       :title="attribute.isHeldBack ? `${attribute.name}, held back when you record` : attribute.name"
-      >{{ attribute.name }}</span
     >
+      <span
+        class="truncate first-letter:uppercase"
+        :class="[attribute.isHeld ? '' : 'text-mist', attribute.isHeldBack ? 'line-through decoration-haze' : '']"
+        >{{ attribute.name }}</span
+      >
+      <span v-if="!attribute.isOfAll" class="shrink-0 text-xs text-haze"
+        >{{ attribute.fixtures }} of {{ selection.fixtures.length }}</span
+      >
+    </span>
     <DragTrack
       class="h-6 pointer-coarse:h-8"
       :class="attribute.isHeld ? 'border-coral/70' : 'border-rule-2'"
@@ -127,6 +140,7 @@ function read(text: string): AmountChange | null {
       :aria-valuemax="attribute.range.max * factor"
       :aria-valuenow="span.low * factor"
       :aria-valuetext="`${shown} ${unit}`"
+      :style="{ background: ground ?? undefined }"
       @begin="begin"
       @drag="dragTo"
       @end="end"
@@ -135,11 +149,35 @@ function read(text: string): AmountChange | null {
       @dblclick="change({ how: 'home' })"
     >
       <span
+        v-if="!ground"
         class="absolute inset-y-0 rounded-sm"
         :class="attribute.isHeld ? 'bg-coral/25' : 'bg-plank-2'"
         :style="{ left: 0, width: `${part(span.low)}%` }"
       />
+      <GoboPicture
+        v-for="{ at, pattern } in gobos"
+        :key="at"
+        :pattern="pattern"
+        class="absolute top-1/2 size-4 -translate-y-1/2"
+        :style="{ left: `calc(${at * 100}% - ${at * 16}px)` }"
+      />
+      <svg
+        v-if="isBeamAngle(attribute)"
+        class="absolute inset-0 size-full"
+        viewBox="0 0 90 24"
+        preserveAspectRatio="xMinYMid slice"
+        aria-hidden="true"
+      >
+        <path :d="beamPath(span.high, 3, 12, 140)" class="fill-brass/20" />
+        <path :d="beamPath(span.low, 3, 12, 140)" class="fill-brass/30" />
+      </svg>
       <span
+        v-if="ground"
+        class="absolute inset-y-0 min-w-[3px] -translate-x-px bg-black shadow-[0_0_0_1px_white]"
+        :style="{ left: `${part(span.low)}%`, width: `${part(span.high) - part(span.low)}%` }"
+      />
+      <span
+        v-else
         class="absolute inset-y-0.5 min-w-[3px] rounded-sm"
         :class="attribute.isHeld ? 'bg-coral' : 'bg-haze'"
         :style="{

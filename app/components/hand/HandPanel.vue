@@ -29,6 +29,7 @@ import PositionPart from './PositionPart.vue'
 import TakePanel from './TakePanel.vue'
 import FloatingPanel from '../shell/FloatingPanel.vue'
 import FamilyRow from './FamilyRow.vue'
+import ShutterPicture from './ShutterPicture.vue'
 import RecordForm from '../record/RecordForm.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -49,6 +50,18 @@ const OTHERS = ['intensity', 'beam', 'colour', 'gobo', 'shutters'] as const sati
 const heldOf = (family: Family) =>
   hand.held.value.filter(({ fixture, attribute }) => familyOf(attribute) === family && selection.order.has(fixture))
 const inHand = computed(() => new Set(FAMILIES.filter((family) => heldOf(family).length > 0)))
+
+/** Those of them that any selected fixture has; all while nothing is selected. */
+const families = computed(() =>
+  none.value
+    ? OTHERS
+    : OTHERS.filter(
+        (family) =>
+          ofFamily(family).length > 0 ||
+          inHand.value.has(family) ||
+          (family === 'colour' && colour.able.value.length > 0),
+      ),
+)
 
 /** Parts of others at rest, a gobo's turn or shake, are there when asked for. */
 const whole = ref<readonly Family[]>([])
@@ -150,7 +163,7 @@ const setLevel = (number: number) =>
         <PositionPart :show="show" />
       </FamilyRow>
       <FamilyRow
-        v-for="family in OTHERS"
+        v-for="family in families"
         :key="family"
         :family="family"
         :taken="hand.take.value.includes(family)"
@@ -173,6 +186,7 @@ const setLevel = (number: number) =>
         </template>
         <ColourPicker v-if="family === 'colour' && colour.able.value.length > 0" :show="show" />
         <div v-if="ofFamily(family).length" class="mt-1.5 flex flex-col gap-1">
+          <ShutterPicture v-if="family === 'shutters'" :attributes="ofFamily(family)" />
           <AttributeRow v-for="attribute in rowsOf(family)" :key="attribute.attribute" :attribute="attribute" />
           <div v-if="family === 'intensity'" class="flex gap-1.5">
             <button

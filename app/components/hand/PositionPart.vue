@@ -24,7 +24,7 @@ const store = useShow()
 const keys = useKeyMap()
 const stage = useStage()
 const selection = useSelection()
-const { chosen, none, aim } = useSelectionSummary()
+const { heads, none, aim } = useSelectionSummary()
 const targets = computed(() => targetsOf(props.show))
 const isPadOpen = useLocalStorage('rhopander-pad', false)
 const isTableOpen = useLocalStorage('rhopander-aim-table', false)
@@ -32,7 +32,7 @@ const AXES = ['pan', 'tilt'] as const
 const DRAGS = ['together', 'each'] as const
 
 function shown(axis: 'pan' | 'tilt'): string {
-  const angles = chosen.value.map(({ position }) => position.pose[axis])
+  const angles = heads.value.map(({ position }) => position.pose[axis])
   const [low, high] = [Math.min(...angles).toFixed(2), Math.max(...angles).toFixed(2)]
   return low === high ? low : `${Number(low).toFixed(0)} – ${Number(high).toFixed(0)}`
 }
@@ -68,7 +68,7 @@ function toggleLock(axis: 'pan' | 'tilt') {
 
 /** How long the heads need from where the cues have them, this way and the other; the slowest decides. Not of what is only tried out. */
 const times = computed(() => {
-  const standing = selection.fixtures.flatMap((id) => stage.panelState.standing.get(id) ?? [])
+  const standing = heads.value.flatMap(({ rigged }) => stage.panelState.standing.get(rigged.id) ?? [])
   const sides = standing.map((fixture) => sidesOf(props.show, fixture))
   const able = sides.flatMap(({ other }) => (other ? [other.seconds] : []))
   if (able.length === 0) return null
@@ -89,13 +89,14 @@ function turnSide(how: 'other' | 'quickest') {
       :current="aim.id"
       :current-name="aim.name"
       :offset="aim.offset"
-      :disabled="none"
+      :disabled="heads.length === 0"
       @pick="stage.aimAt"
     />
     <p v-if="none" class="text-sm text-haze">
       Select on the plan or type numbers; then drop the light on a target, or press {{ keys.keys.get('aim tool') }} and
       click anywhere on the stage.
     </p>
+    <p v-else-if="heads.length === 0" class="text-sm text-haze">Nothing selected turns: it points where it was hung.</p>
     <template v-else>
       <div class="grid grid-cols-2 gap-2">
         <div v-for="axis in AXES" :key="axis">
@@ -166,9 +167,9 @@ function turnSide(how: 'other' | 'quickest') {
           Pad
         </button>
       </div>
-      <AimTable v-if="isTableOpen" :fixtures="chosen" />
+      <AimTable v-if="isTableOpen" :fixtures="heads" />
       <PanTiltPad v-if="isPadOpen" />
-      <div v-if="chosen.length > 1" class="flex items-center gap-2 text-xs text-haze">
+      <div v-if="heads.length > 1" class="flex items-center gap-2 text-xs text-haze">
         Dragged light
         <RadioChips v-model="stage.dragging" class="flex-1" label="Dragged light" :options="DRAGS" />
       </div>

@@ -15,10 +15,12 @@ function row(name: string, range: AttributeRange, low: number, high = low, more:
     family: 'beam',
     wheel: null,
     isHeld: false,
+    fixtures: 1,
+    isOfAll: true,
     isTaken: true,
     isHeldBack: false,
   } as const
-  return { ...plain, name, range, low, high, doesDiffer: false, ...more } satisfies HandAttribute
+  return { ...plain, name, range, low, high, first: low, doesDiffer: false, ...more } satisfies HandAttribute
 }
 
 describe('what the hand shows of an attribute', () => {

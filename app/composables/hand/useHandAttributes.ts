@@ -27,12 +27,17 @@ export interface HandAttribute {
   readonly name: string
   readonly low: number
   readonly high: number
+  /** What the first of them shows. */
+  readonly first: number
   /** The widest range of the selected types; turns a minute while all of them spin. */
   readonly range: AttributeRange
   /** Some of them spin and some stand. */
   readonly doesDiffer: boolean
   /** The wheel it turns, where all selected fixtures have the same one. */
   readonly wheel: Wheel | null
+  /** How many of the selected fixtures have it, and whether that is all of them. */
+  readonly fixtures: number
+  readonly isOfAll: boolean
   readonly isHeld: boolean
   readonly isTaken: boolean
   /** It stays although its family is taken. */
@@ -94,9 +99,12 @@ export function useHandAttributes() {
           name: attributeName(attribute),
           low: Math.min(...numbers),
           high: Math.max(...numbers),
+          first: numbers[0] ?? 0,
           range: shown.every(({ kind }) => kind === 'spin') ? spinning(ranges) : widest(ranges),
           doesDiffer: new Set(shown.map(({ kind }) => kind)).size > 1,
           wheel: isOneType ? wheelOf(first.type, attribute) : null,
+          fixtures: able.length,
+          isOfAll: able.length === rigged.length,
           isHeld: able.some(({ id }) => hand.get(id)?.has(attribute)),
           isTaken: lets(mask, attribute),
           isHeldBack: mask.take.includes(familyOf(attribute)) && !lets(mask, attribute),

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { length } from '#core/geometry/vector'
 import { offsetInWords } from '#core/geometry/lengthInWords'
+import { isHead } from '#core/show/rig'
 import type { TargetId } from '#core/show/ids'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
@@ -24,23 +25,26 @@ export function useSelectionSummary() {
     return selection.fixtures.flatMap((id) => seenInPanels(id) ?? [])
   })
   const none = computed(() => chosen.value.length === 0)
+  /** Those that turn. */
+  const heads = computed(() => chosen.value.filter(({ rigged }) => isHead(rigged)))
 
-  /** One value for the whole selection, or null where it differs. */
-  function shared<T>(of: (fixture: StageFixture) => T): T | null {
-    const [first] = chosen.value
+  /** One value for all of them, or null where it differs. */
+  function shared<T>(of: (fixture: StageFixture) => T, fixtures = chosen.value): T | null {
+    const [first] = fixtures
     if (!first) return null
     const value = of(first)
-    return chosen.value.every((fixture) => of(fixture) === value) ? value : null
+    return fixtures.every((fixture) => of(fixture) === value) ? value : null
   }
 
   const aim = computed<AimSummary>(() => {
-    const value = chosen.value[0]?.positionValue
-    const kind = shared((fixture) => fixture.positionValue?.kind ?? 'none')
+    const value = heads.value[0]?.positionValue
+    const kind = shared((fixture) => fixture.positionValue?.kind ?? 'none', heads.value)
     if (none.value) return { id: null, name: 'Select fixtures to aim', offset: '' }
+    if (heads.value.length === 0) return { id: null, name: 'Nothing here turns', offset: '' }
     if (kind === 'angles') return { id: null, name: 'Raw angles, no target', offset: '' }
     if (kind === 'none') return { id: null, name: 'Not aimed yet', offset: '' }
     if (value?.kind !== 'aim' || kind !== 'aim') return { id: null, name: 'Aimed in different ways', offset: '' }
-    const isOne = chosen.value.every(({ positionValue: v }) => v?.kind === 'aim' && v.target === value.target)
+    const isOne = heads.value.every(({ positionValue: v }) => v?.kind === 'aim' && v.target === value.target)
     if (!isOne) return { id: null, name: 'Different targets', offset: '' }
     if (value.target === null) return { id: null, name: 'A free place', offset: offsetInWords(value.offset) }
     const offset = length(value.offset) < NO_OFFSET ? '' : `${offsetInWords(value.offset)} of it`
@@ -48,11 +52,11 @@ export function useSelectionSummary() {
   })
 
   const positionSummary = computed(() => {
-    const short = chosen.value.filter(({ position }) => position.state === 'out of reach').length
-    if (short > 0) return `${short} of ${chosen.value.length} out of reach`
-    return !none.value && shared(({ positionValue }) => positionValue?.kind) === 'aim'
-      ? `${chosen.value.length} solved, all reach`
-      : ''
+    const count = heads.value.length
+    const short = heads.value.filter(({ position }) => position.state === 'out of reach').length
+    if (short > 0) return `${short} of ${count} out of reach`
+    if (shared(({ positionValue }) => positionValue?.kind, heads.value) === 'aim') return `${count} solved, all reach`
+    return count > 0 && count < chosen.value.length ? `${count} of ${chosen.value.length} turn` : ''
   })
 
   const zoom = computed(() => {
@@ -67,5 +71,5 @@ export function useSelectionSummary() {
   })
   const intensity = computed(() => shared((fixture) => Math.round(fixture.intensity * 100)))
 
-  return { chosen, none, shared, aim, positionSummary, zoom, intensity }
+  return { chosen, none, heads, shared, aim, positionSummary, zoom, intensity }
 }
