@@ -1,8 +1,8 @@
-/** Palettes a type asks for by itself: one a gobo, one a colour of its wheel, and those of its beam. */
-import { z } from 'zod'
-import { numberAttributeId, isNumberAttribute, familyOf } from '../attributes/attribute'
-import { zoomRange } from '../light/optics'
-import { wheelOf } from '../show/attributeRange'
+/** Palettes a type asks for by itself: one a slot of its wheels, and steps over the range of whatever else it has. */
+import { ticks } from 'd3-array'
+import { attributeName, familyOf, isNumberAttribute, kindOf, type NumberAttribute } from '../attributes/attribute'
+import { amountInWords } from '../show/amountInWords'
+import { rangeOf, wheelOf } from '../show/attributeRange'
 import type { FixtureType, Palette } from '../show/entities'
 import type { Shelf } from '../attributes/families'
 import type { FixtureTypeId } from '../show/ids'
@@ -10,15 +10,12 @@ import type { Show } from '../show/show'
 import { colourDifference, colourOfHex } from '../colour/colour'
 import { completed, EMPTY, type ChosenSlot } from './meanings'
 import type { ReachingValue } from './reach'
+import type { Amount } from '../show/values'
 
-/** A wheel of a type, by the attribute that turns it, or its beam. */
-export const typePart = z.union([numberAttributeId, z.literal('beam')])
-export type TypePart = z.infer<typeof typePart>
-
-/** The parts of a type that offer palettes. */
-export function partsOfType(show: Show, id: FixtureTypeId): TypePart[] {
-  const wheels = (show.all.fixtureType.get(id)?.has ?? []).filter(isNumberAttribute)
-  return [...wheels, 'beam' as const].filter((part) => palettesOfType(show, id, part).length > 0)
+/** The parts of a type that offer palettes: the attributes of its own that hold amounts. */
+export function partsOfType(show: Show, id: FixtureTypeId): NumberAttribute[] {
+  const parts = (show.all.fixtureType.get(id)?.has ?? []).filter(isNumberAttribute)
+  return parts.filter((part) => palettesOfType(show, id, part).length > 0)
 }
 
 /** A palette that could be made, with the slots chosen for other types. */
@@ -32,15 +29,25 @@ export interface OfferedPalette {
   readonly chosen: readonly ChosenSlot[]
 }
 
-/** What a part of a type offers, in the order of its slots; empty when it has none. */
-export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): OfferedPalette[] {
+/**
+ * What an attribute of a type offers, from its lowest to its highest: every slot of a wheel, else
+ * steps over its range, and of what turns spins both ways. Empty where there is nothing to choose.
+ */
+export function palettesOfType(show: Show, id: FixtureTypeId, part: NumberAttribute): OfferedPalette[] {
   const type = show.all.fixtureType.get(id)
-  if (!type) return []
-  if (part === 'beam') return beamPalettes(type, id)
-  const wheel = type.has.includes(part) ? wheelOf(type, part) : null
-  if (!wheel) return []
-  return wheel.slots.map((slot, number) => {
-    const stored: ReachingValue = { whom: { kind: id }, attribute: part, value: { kind: 'number', number } }
+  if (!type?.has.includes(part)) return []
+  const whom: ReachingValue['whom'] = kindOf(part).serves === 'any' ? 'any' : { kind: id }
+  return wheelOf(type, part) ? slotPalettes(show, type, part, whom) : rangePalettes(type, part, whom)
+}
+
+function slotPalettes(
+  show: Show,
+  type: FixtureType,
+  part: NumberAttribute,
+  whom: ReachingValue['whom'],
+): OfferedPalette[] {
+  return (wheelOf(type, part)?.slots ?? []).map((slot, number) => {
+    const stored: ReachingValue = { whom, attribute: part, value: { kind: 'number', number } }
     const { values, chosen } = completed(show, [stored], EMPTY)
     return {
       name: slot.name,
@@ -53,34 +60,36 @@ export function palettesOfType(show: Show, id: FixtureTypeId, part: TypePart): O
   })
 }
 
-function beamPalettes(type: FixtureType, id: FixtureTypeId): OfferedPalette[] {
-  const zoom = zoomRange(type.optics)
-  const offered = (name: string, attribute: 'zoom' | 'edge' | 'iris', number: number): OfferedPalette[] =>
-    type.has.includes(attribute)
-      ? [
-          {
-            name,
-            shelf: 'beam',
-            colour: 'shoal',
-            swatch: null,
-            values: [{ whom: { kind: id }, attribute, value: { kind: 'number', number } }],
-            chosen: [],
-          },
-        ]
-      : []
+function rangePalettes(type: FixtureType, part: NumberAttribute, whom: ReachingValue['whom']): OfferedPalette[] {
+  return amountsOf(type, part).map((value) => ({
+    name: capitalised(`${attributeName(part)} ${amountInWords(value, part, type)}`.replace('.0', '')),
+    shelf: familyOf(part),
+    colour: 'shoal',
+    swatch: null,
+    values: [{ whom, attribute: part, value }],
+    chosen: [],
+  }))
+}
+
+const STEPS = 5
+/** Angles something stands at, degrees, and spins, turns a minute: as far as a type goes. */
+const EIGHTHS = [-135, -90, -45, 0, 45, 90, 135, 180]
+const SPINS = [-30, -10, -2, 2, 10, 30]
+
+function amountsOf(type: FixtureType, part: NumberAttribute): Amount[] {
+  const { min, max, fastest } = rangeOf(type, part)
+  if (max <= min) return []
+  const standing = kindOf(part).unit === 'turn' ? EIGHTHS : [...new Set([min, ...ticks(min, max, STEPS), max])]
+  const spins = fastest === null ? [] : SPINS.filter((rpm) => Math.abs(rpm) <= fastest)
   return [
-    ...(zoom && zoom.max > zoom.min
-      ? [
-          ...offered('Narrow', 'zoom', zoom.min),
-          ...offered('Medium', 'zoom', (zoom.min + zoom.max) / 2),
-          ...offered('Wide', 'zoom', zoom.max),
-        ]
-      : []),
-    ...offered('Hard edge', 'edge', 0),
-    ...offered('Soft edge', 'edge', 1),
-    ...offered('Iris half', 'iris', 0.5),
+    ...standing
+      .filter((number) => number >= min && number <= max)
+      .map((number) => ({ kind: 'number', number }) as const),
+    ...spins.map((rpm) => ({ kind: 'spin', rpm }) as const),
   ]
 }
+
+const capitalised = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 
 /** Roughly what the mark colours of palettes look like, for choosing the one nearest to a slot. */
 const MARKS: Readonly<Record<Palette['colour'], string>> = {

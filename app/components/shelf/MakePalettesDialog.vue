@@ -2,10 +2,10 @@
 /** Makes many palettes at once: from targets, for any fixture or for groups; from what a type has. */
 import { computed, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
-import { attributeName } from '#core/attributes/attribute'
+import { attributeName, type NumberAttribute } from '#core/attributes/attribute'
 import { groupsInOrder } from '#core/groups/groups'
 import { beamLook } from '#core/palettes/beamLook'
-import { palettesOfType, partsOfType, type TypePart } from '#core/palettes/fromType'
+import { palettesOfType, partsOfType } from '#core/palettes/fromType'
 import { chosenInWords } from '#core/palettes/meanings'
 import { asFixtureTypeId, asTargetId, type GroupId, type TargetId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -26,7 +26,6 @@ const shelves = useShelfView()
 const messages = useMessages()
 
 const FROM = ['targets', 'types'] as const
-const partName = (of: TypePart) => (of === 'beam' ? 'beam' : attributeName(of))
 const SHELVES = ['focus', 'position'] as const
 
 const from = ref<(typeof FROM)[number]>('targets')
@@ -35,7 +34,7 @@ const groups = ref<readonly GroupId[]>([])
 const shelf = ref<(typeof SHELVES)[number]>('focus')
 const pool = ref('')
 const type = ref('')
-const part = ref<TypePart>('gobo')
+const part = ref<NumberAttribute>('gobo')
 const left = ref<readonly number[]>([])
 const number = ref('')
 
@@ -187,7 +186,7 @@ async function make() {
               <option v-for="option in types" :key="option.id" :value="option.id">{{ option.name }}</option>
             </select>
           </label>
-          <div class="flex gap-1" role="radiogroup" aria-label="Part of the type">
+          <div class="flex flex-wrap gap-1" role="radiogroup" aria-label="Part of the type">
             <button
               v-for="name in parts"
               :key="name"
@@ -198,7 +197,7 @@ async function make() {
               :aria-checked="part === name"
               @click="part = name"
             >
-              {{ partName(name) }}
+              {{ attributeName(name) }}
             </button>
           </div>
         </div>

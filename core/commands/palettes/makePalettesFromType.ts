@@ -1,6 +1,7 @@
 /** Palettes made at once from what a type has. */
 import { z } from 'zod'
-import { palettesOfType, typePart } from '../../palettes/fromType'
+import { numberAttributeId } from '../../attributes/attribute'
+import { palettesOfType } from '../../palettes/fromType'
 import { chosenInWords } from '../../palettes/meanings'
 import { putReaching } from '../../palettes/reach'
 import { Draft } from '../../show/draft'
@@ -14,7 +15,7 @@ import { putNewPalette } from '../shared/newPalette'
 export const makePalettesFromType = command({
   input: z.strictObject({
     type: fixtureTypeId,
-    part: typePart,
+    part: numberAttributeId,
     numberFrom: entryNumber,
     /** Which of them, counted from 0; null for all. */
     only: z.array(z.number().int().min(0)).nullable(),
