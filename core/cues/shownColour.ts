@@ -21,7 +21,15 @@ export function shownColour(fixture: StageFixture): ScreenColour {
 }
 
 function workedOut({ rigged: { type }, colour, colourSlot, amounts }: StageFixture): ScreenColour {
-  return warmed(type, amounts, mixed(type, colour, colourSlot))
+  return mixedColour(type, { colour, slot: colourSlot, amounts })
+}
+
+/** The colour of a type's light: mixed, through the slot of its colour wheel, warmed or cooled. */
+export function mixedColour(
+  type: FixtureType,
+  { colour, slot, amounts }: { readonly colour: PlainColour; readonly slot: number; readonly amounts: Amounts },
+): ScreenColour {
+  return warmed(type, amounts, mixed(type, colour, slot))
 }
 
 function mixed(type: FixtureType, colour: PlainColour, colourSlot: number): ScreenColour {

@@ -107,6 +107,7 @@ export function meaningOf(channel: Channel, level: number): { by: ChannelFunctio
 
 /** The part of the way at which a curve comes to `bent`, found by halving: every curve rises. */
 function straightened(curve: Channel['curve'], bent: number): number {
+  if (bent <= 0 || bent >= 1) return Math.min(1, Math.max(0, bent))
   let [low, high] = [0, 1]
   for (let i = 0; i < 40; i++) {
     const middle = (low + high) / 2

@@ -190,6 +190,28 @@ test('edits a type as a draft with its reach in view, checks its channels and ke
   await expect(showPage.getByRole('img', { name: /^Fixture 31, selected/ })).toBeVisible()
 })
 
+test('tries a type out: channels level by level, what they mean, and the light they make', async ({ showPage }) => {
+  await openRig(showPage)
+  await showPage.getByRole('link', { name: 'Types' }).click()
+  await showPage
+    .getByRole('navigation', { name: 'Types' })
+    .getByRole('button', { name: /Tern 700/ })
+    .click()
+  await showPage.getByRole('radio', { name: 'Try it out' }).click()
+  const row = (name: string) =>
+    showPage.getByRole('listitem').filter({ has: showPage.getByRole('slider', { name, exact: true }) })
+  await row('Gobo').getByRole('textbox').fill('120')
+  await row('Gobo').getByRole('textbox').press('Enter')
+  await expect(row('Gobo')).toContainText('gobo Ripples')
+  await row('Top shutter').getByRole('slider').press('End')
+  await expect(row('Top shutter')).toContainText('top shutter 100 %')
+  await showPage.getByRole('button', { name: 'At rest', exact: true }).click()
+  await expect(row('Intensity')).toContainText('intensity 0 %')
+  await expect(row('Gobo')).toContainText('gobo Open')
+  await expectAccessible(showPage)
+  await expect(showPage.getByRole('button', { name: 'Nothing changed' })).toBeDisabled()
+})
+
 test('shows a clash at the row and on the map, and patches it away by rule', async ({ showPage }) => {
   await openRig(showPage, 'Patch')
   const first = showPage.getByRole('region', { name: 'Universe 1' })

@@ -73,7 +73,7 @@ const pools = computed(() => poolOffsets(shape.value).map(([x, y]) => ({ x: x * 
         class="fill-none stroke-coral"
         stroke-width="1.4"
         stroke-linejoin="round"
-        d="M23-12l-4 7h4l-4 7"
+        d="M20.500-17l-3.500 6h3.500l-3.500 6"
       />
     </g>
   </svg>

@@ -8,7 +8,12 @@ import { computed } from 'vue'
 import type { FixtureType } from '#core/show/entities'
 import { shortNumber } from '../../composables/forms/numbers'
 
-const props = defineProps<{ pan: FixtureType['pan']; tilt: FixtureType['tilt'] }>()
+const props = defineProps<{
+  pan: FixtureType['pan']
+  tilt: FixtureType['tilt']
+  /** Where the head stands, degrees. */
+  at?: { readonly pan: number; readonly tilt: number } | undefined
+}>()
 
 const R = 46
 /** How much wider a spiral gets in a whole turn. */
@@ -42,6 +47,7 @@ function swept(min: number, max: number, place: (angle: number) => Place): strin
 const pan = computed(() => swept(props.pan.min, props.pan.max, panPlace))
 const tilt = computed(() => swept(props.tilt.min, props.tilt.max, tiltPlace))
 const sector = computed(() => `${tilt.value}L0 0Z`)
+const head = computed(() => props.at && { pan: panPlace(props.at.pan), tilt: tiltPlace(props.at.tilt) })
 const twice = computed(() => props.pan.max - props.pan.min - 360)
 
 /** Stops, with the side of the drawing their figure stands on. */
@@ -78,6 +84,7 @@ function stop(angle: number, at: Place) {
             {{ end.text }}
           </text>
         </g>
+        <path v-if="head" :d="`M0 0L${head.pan.x} ${head.pan.y}`" class="stroke-coral" stroke-width="2.5" />
         <text y="-62" text-anchor="middle" class="fill-haze text-[10px]">upstage, pan 0</text>
         <text y="74" text-anchor="middle" class="fill-mist text-[11px]">Pan, from above</text>
       </g>
@@ -99,6 +106,7 @@ function stop(angle: number, at: Place) {
             {{ end.text }}
           </text>
         </g>
+        <path v-if="head" :d="`M0 0L${head.tilt.x} ${head.tilt.y}`" class="stroke-coral" stroke-width="2.5" />
         <text y="74" text-anchor="middle" class="fill-mist text-[11px]">Tilt, from the side</text>
       </g>
     </svg>

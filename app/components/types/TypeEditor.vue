@@ -6,7 +6,10 @@ import type { FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
 import { useTypeDraft, type DraftMode, type TypeDraft } from '../../composables/rig/useTypeDraft'
+import { useTypeTest } from '../../composables/rig/useTypeTest'
 import { newWheel } from '../../composables/rig/wheels'
+import BeamPicture from '../shelf/BeamPicture.vue'
+import RadioChips from '../fields/RadioChips.vue'
 import AxisFields from './AxisFields.vue'
 import ChannelTable from './ChannelTable.vue'
 import OpticsTable from './OpticsTable.vue'
@@ -14,6 +17,8 @@ import ReachPicture from './ReachPicture.vue'
 import TypeAttributes from './TypeAttributes.vue'
 import TypeMixing from './TypeMixing.vue'
 import TypeRemoval from './TypeRemoval.vue'
+import TypeShutters from './TypeShutters.vue'
+import TypeTest from './TypeTest.vue'
 import WheelFields from './WheelFields.vue'
 
 const props = defineProps<{
@@ -29,6 +34,15 @@ const trouble = ref<string | null>(null)
 const isLeaving = ref(false)
 const modeIndex = ref(0)
 const mode = computed(() => draft.value.modes[Math.min(modeIndex.value, draft.value.modes.length - 1)])
+const PAGES = ['What it is', 'Try it out'] as const
+const page = ref<(typeof PAGES)[number]>('What it is')
+const test = useTypeTest(
+  () => draft.value,
+  () => mode.value?.channels ?? [],
+)
+const { light } = test
+const cssOf = ({ red, green, blue }: (typeof light.value)['colour']) =>
+  `rgb(${[red, green, blue].map((part) => Math.round(255 * part)).join(' ')})`
 const turns = computed(() => draft.value.has.includes('position'))
 const users = computed(() => [...props.show.all.fixture.values()].filter((f) => f.type === props.type).length)
 
@@ -83,101 +97,114 @@ function removeMode() {
 <template>
   <div class="grid min-h-0 grid-cols-[minmax(0,1fr)_316px]">
     <div class="flex min-h-0 flex-col gap-5 overflow-y-auto px-5 py-4" role="region" aria-label="Type" tabindex="0">
-      <div class="grid grid-cols-[1fr_1fr_140px] gap-2">
-        <TextField label="Maker" :shown="draft.maker" :keep="(maker) => set({ maker }, 'maker')" />
-        <TextField label="Name of the type" :shown="draft.name" :keep="(name) => set({ name }, 'name')" />
-        <ChoiceField label="Drawn as" :value="draft.form" :options="FORMS" :keep="(form) => set({ form }, 'form')" />
-      </div>
-      <template v-if="turns">
-        <AxisFields name="Pan" :axis="draft.pan" :keep="(pan) => set({ pan }, 'pan')" />
-        <AxisFields name="Tilt" :axis="draft.tilt" :keep="(tilt) => set({ tilt }, 'tilt')" />
-      </template>
-      <p v-else class="text-sm text-mist">
-        It has no pan and tilt: it points where it was hung, by the turn, pitch and roll of each fixture. Give it
-        position, below, where it turns.
-      </p>
-      <section aria-labelledby="type-body">
-        <h3 id="type-body" class="mb-1 text-sm font-semibold">Where the axes and the lens are</h3>
-        <div class="grid grid-cols-4 gap-2">
-          <NumberField
-            label="Pivot below the hang"
-            unit="m"
-            :digits="3"
-            :value="draft.pivotDrop"
-            :keep="(pivotDrop) => set({ pivotDrop }, 'pivotDrop')"
-          />
-          <NumberField
-            v-for="{ key, label } in LENS"
-            :key="key"
-            :label="label"
-            unit="m"
-            :digits="3"
-            :value="draft.lens[key]"
-            :keep="(value) => set({ lens: { ...draft.lens, [key]: value } }, `lens.${key}`)"
-          />
+      <RadioChips v-model="page" class="w-56" label="Page of the type" :options="PAGES" />
+      <TypeTest v-if="page === 'Try it out' && mode" :mode="mode.name" :test="test" />
+      <template v-else>
+        <div class="grid grid-cols-[1fr_1fr_140px] gap-2">
+          <TextField label="Maker" :shown="draft.maker" :keep="(maker) => set({ maker }, 'maker')" />
+          <TextField label="Name of the type" :shown="draft.name" :keep="(name) => set({ name }, 'name')" />
+          <ChoiceField label="Drawn as" :value="draft.form" :options="FORMS" :keep="(form) => set({ form }, 'form')" />
         </div>
-      </section>
-      <section aria-labelledby="type-zoom">
-        <h3 id="type-zoom" class="mb-1 text-sm font-semibold">Zoom</h3>
-        <OpticsTable :optics="draft.optics" :keep="(optics, row) => set({ optics }, `optics.${row}`)" />
-      </section>
-      <TypeAttributes :type="draft" :keep="set" />
-      <TypeMixing :type="draft" :keep="set" />
-      <section aria-labelledby="type-wheels" class="flex flex-col gap-2">
-        <h3 id="type-wheels" class="text-sm font-semibold">Wheels</h3>
-        <WheelFields
-          v-for="(wheel, i) in draft.wheels"
-          :key="i"
-          :wheel="wheel"
-          :keep="(next) => putWheel(i, next)"
-          @remove="set({ wheels: draft.wheels.filter((_, j) => j !== i) }, 'wheels')"
-        />
-        <div class="flex gap-1.5">
-          <button type="button" class="chip" @click="addWheel('colour')">Add a colour wheel</button>
-          <button type="button" class="chip" @click="addWheel('gobo')">Add a gobo wheel</button>
-          <button type="button" class="chip" @click="addWheel('prism')">Add a prism</button>
-        </div>
-      </section>
-      <section v-if="mode" aria-labelledby="type-modes" class="flex flex-col gap-2">
-        <h3 id="type-modes" class="text-sm font-semibold">Modes and their channels</h3>
-        <div class="flex items-end gap-1.5">
-          <div class="flex gap-1" role="radiogroup" aria-label="Mode">
-            <button
-              v-for="(known, i) in draft.modes"
-              :key="i"
-              type="button"
-              role="radio"
-              :aria-checked="known === mode"
-              class="chip"
-              :class="known === mode ? 'chip-on' : ''"
-              @click="modeIndex = i"
-            >
-              {{ known.name }}
-            </button>
+        <template v-if="turns">
+          <AxisFields name="Pan" :axis="draft.pan" :keep="(pan) => set({ pan }, 'pan')" />
+          <AxisFields name="Tilt" :axis="draft.tilt" :keep="(tilt) => set({ tilt }, 'tilt')" />
+        </template>
+        <p v-else class="text-sm text-mist">
+          It has no pan and tilt: it points where it was hung, by the turn, pitch and roll of each fixture. Give it
+          position, below, where it turns.
+        </p>
+        <section aria-labelledby="type-body">
+          <h3 id="type-body" class="mb-1 text-sm font-semibold">Where the axes and the lens are</h3>
+          <div class="grid grid-cols-4 gap-2">
+            <NumberField
+              label="Pivot below the hang"
+              unit="m"
+              :digits="3"
+              :value="draft.pivotDrop"
+              :keep="(pivotDrop) => set({ pivotDrop }, 'pivotDrop')"
+            />
+            <NumberField
+              v-for="{ key, label } in LENS"
+              :key="key"
+              :label="label"
+              unit="m"
+              :digits="3"
+              :value="draft.lens[key]"
+              :keep="(value) => set({ lens: { ...draft.lens, [key]: value } }, `lens.${key}`)"
+            />
           </div>
-          <button type="button" class="chip" @click="addMode">Add a mode</button>
-          <TextField
-            class="ml-auto w-40"
-            label="Name of the mode"
-            :shown="mode.name"
-            :keep="(name) => putMode({ name }, 'name')"
+        </section>
+        <section aria-labelledby="type-zoom">
+          <h3 id="type-zoom" class="mb-1 text-sm font-semibold">Zoom</h3>
+          <OpticsTable :optics="draft.optics" :keep="(optics, row) => set({ optics }, `optics.${row}`)" />
+        </section>
+        <TypeAttributes :type="draft" :keep="set" />
+        <TypeMixing :type="draft" :keep="set" />
+        <TypeShutters :type="draft" />
+        <section aria-labelledby="type-wheels" class="flex flex-col gap-2">
+          <h3 id="type-wheels" class="text-sm font-semibold">Wheels</h3>
+          <WheelFields
+            v-for="(wheel, i) in draft.wheels"
+            :key="i"
+            :wheel="wheel"
+            :keep="(next) => putWheel(i, next)"
+            @remove="set({ wheels: draft.wheels.filter((_, j) => j !== i) }, 'wheels')"
           />
-          <button v-if="draft.modes.length > 1" type="button" class="chip" @click="removeMode">Take out</button>
-        </div>
-        <ChannelTable
-          :key="modeIndex"
-          :type="draft"
-          :mode="mode.name"
-          :channels="mode.channels"
-          :keep="(channels, row) => putMode({ channels }, row === null ? 'channels' : `channels.${row}`)"
-        />
-      </section>
+          <div class="flex gap-1.5">
+            <button type="button" class="chip" @click="addWheel('colour')">Add a colour wheel</button>
+            <button type="button" class="chip" @click="addWheel('gobo')">Add a gobo wheel</button>
+            <button type="button" class="chip" @click="addWheel('prism')">Add a prism</button>
+          </div>
+        </section>
+        <section v-if="mode" aria-labelledby="type-modes" class="flex flex-col gap-2">
+          <h3 id="type-modes" class="text-sm font-semibold">Modes and their channels</h3>
+          <div class="flex items-end gap-1.5">
+            <div class="flex gap-1" role="radiogroup" aria-label="Mode">
+              <button
+                v-for="(known, i) in draft.modes"
+                :key="i"
+                type="button"
+                role="radio"
+                :aria-checked="known === mode"
+                class="chip"
+                :class="known === mode ? 'chip-on' : ''"
+                @click="modeIndex = i"
+              >
+                {{ known.name }}
+              </button>
+            </div>
+            <button type="button" class="chip" @click="addMode">Add a mode</button>
+            <TextField
+              class="ml-auto w-40"
+              label="Name of the mode"
+              :shown="mode.name"
+              :keep="(name) => putMode({ name }, 'name')"
+            />
+            <button v-if="draft.modes.length > 1" type="button" class="chip" @click="removeMode">Take out</button>
+          </div>
+          <ChannelTable
+            :key="modeIndex"
+            :type="draft"
+            :mode="mode.name"
+            :channels="mode.channels"
+            :keep="(channels, row) => putMode({ channels }, row === null ? 'channels' : `channels.${row}`)"
+          />
+        </section>
+      </template>
     </div>
     <aside
       class="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-rule bg-deck p-4"
       aria-label="Reach and keeping"
     >
-      <ReachPicture v-if="turns" :pan="draft.pan" :tilt="draft.tilt" />
+      <ReachPicture v-if="turns" :pan="draft.pan" :tilt="draft.tilt" :at="page === 'Try it out' ? light : undefined" />
+      <figure v-if="page === 'Try it out' && light.beam">
+        <BeamPicture
+          class="w-full rounded-lg border border-rule bg-night px-3 py-2"
+          :look="light.beam"
+          :style="{ color: cssOf(light.colour) }"
+        />
+        <figcaption class="mt-1 text-sm text-mist">Its light: how wide, and its pool looking with it.</figcaption>
+      </figure>
       <p class="text-sm text-mist">
         {{
           type === null
