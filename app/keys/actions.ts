@@ -26,6 +26,12 @@ export const ACTIONS = [
   { id: 'other side', name: 'Other side', section: 'The hand', key: 'Alt O' },
   { id: 'neutral', name: 'Neutral', section: 'The hand', key: 'Alt N' },
   { id: 'blind', name: 'Blind', section: 'The hand', key: 'Alt X' },
+  { id: 'record palette', name: 'Record a palette', section: 'The hand', key: 'Alt P' },
+  { id: 'record cue', name: 'Record a cue', section: 'The hand', key: 'Alt Q' },
+  { id: 'update', name: 'Update what it came from', section: 'The hand', key: 'Alt J' },
+  { id: 'take', name: 'Take into the hand', section: 'The hand', key: 'Alt Shift I' },
+  { id: 'home', name: 'Home', section: 'The hand', key: 'Alt Shift O' },
+  { id: 'clear', name: 'Clear the hand', section: 'The hand', key: 'Alt Shift L' },
   { id: 'copy values', name: 'Copy what a fixture shows', section: 'The hand', key: 'Ctrl C' },
   { id: 'paste links', name: 'Paste all but position, as links', section: 'The hand', key: 'Ctrl V' },
   { id: 'paste loose', name: 'Paste all but position, loose', section: 'The hand', key: 'Ctrl Shift V' },
@@ -34,6 +40,11 @@ export const ACTIONS = [
   { id: 'pause', name: 'Pause', section: 'Cues', key: 'Ctrl .' },
   { id: 'next cue', name: 'Next cue', section: 'Cues', key: 'PageDown' },
   { id: 'previous cue', name: 'Previous cue', section: 'Cues', key: 'PageUp' },
+  { id: 'next shelf', name: 'Next shelf', section: 'Palettes', key: 'Shift PageDown' },
+  { id: 'previous shelf', name: 'Shelf before', section: 'Palettes', key: 'Shift PageUp' },
+  { id: 'room rig', name: 'To the Rig room', section: 'Everywhere', key: 'Alt Shift R' },
+  { id: 'room focus', name: 'To the Focus room', section: 'Everywhere', key: 'Alt Shift C' },
+  { id: 'room cues', name: 'To the Cues room', section: 'Everywhere', key: 'Alt Shift Q' },
   { id: 'undo', name: 'Undo', section: 'Everywhere', key: 'Ctrl Z' },
   { id: 'redo', name: 'Redo', section: 'Everywhere', key: 'Ctrl Shift Z' },
   { id: 'keyboard map', name: 'Keyboard map', section: 'Everywhere', key: '?' },
@@ -45,6 +56,7 @@ export type ActionId = (typeof ACTIONS)[number]['id']
 export const FIXED_KEYS = [
   { key: '0 to 9, A to Z', does: 'Begin typing a selection', section: 'Selecting' },
   { key: 'Arrows', does: 'Nudge what is selected; with Shift a tenth of it', section: 'Stage' },
+  { key: 'Alt Shift 1 to 9', does: 'Recall one of the first nine palettes of the shelf', section: 'Palettes' },
   { key: 'Ctrl K', does: 'Find anything by name', section: 'Everywhere' },
   { key: 'Enter', does: 'Keep what is proposed or typed', section: 'Everywhere' },
   { key: 'Escape', does: 'Let go: a drag, a proposal, the tool, the selection', section: 'Everywhere' },
@@ -74,15 +86,16 @@ export function keyOf(event: {
   const pressed = event.altKey ? letterOf(event) : event.key
   const isLetter = pressed.length === 1 && pressed.toLowerCase() !== pressed.toUpperCase()
   const key = pressed === ' ' ? 'Space' : isLetter ? pressed.toUpperCase() : pressed
-  const shift = event.shiftKey && (isLetter || pressed.length > 1) ? 'Shift ' : ''
+  const isTold = isLetter || pressed.length > 1 || (event.altKey && /^\d$/.test(pressed))
+  const shift = event.shiftKey && isTold ? 'Shift ' : ''
   const alt = event.altKey ? 'Alt ' : ''
   const control = event.ctrlKey || event.metaKey ? 'Ctrl ' : ''
   return `${alt}${control}${shift}${key}`
 }
 
-/** With Alt some keyboards write signs: the letter is then told by where its key lies. */
+/** With Alt some keyboards write signs: the letter or digit is then told by where its key lies. */
 function letterOf({ key, code }: { readonly key: string; readonly code: string }): string {
-  return /^[a-z]$/i.test(key) ? key : (/^Key([A-Z])$/.exec(code)?.[1] ?? key)
+  return /^[a-z]$/i.test(key) ? key : (/^(?:Key|Digit)([A-Z\d])$/.exec(code)?.[1] ?? key)
 }
 
 /** Why a key cannot be bound to an action; null when it can. `keys` are those in use. */

@@ -53,6 +53,7 @@ export type HandChange = Extract<
   | 'fanValues'
   | 'goNeutral'
   | 'setColour'
+  | 'setValue'
   | 'nudgeAim'
   | 'takeFromCue'
   | 'takeFromStage'
@@ -218,6 +219,7 @@ export const useStage = defineStore('stage', () => {
     line,
     onStage,
     panelState,
+    trial,
     tryOut,
     commitTrial,
     endTrial,

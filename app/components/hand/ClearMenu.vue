@@ -5,6 +5,7 @@ import { listInWords } from '#core/show/listInWords'
 import { familyOf } from '#core/attributes/attribute'
 import { FAMILIES, type Family } from '#core/attributes/families'
 import { useHand } from '../../composables/hand/useHand'
+import { useActions } from '../../composables/keys/useActions'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
@@ -56,6 +57,12 @@ const steps = computed(() => [
 function touchable() {
   return workingSet.members && [...workingSet.members]
 }
+
+useActions({
+  clear: () => {
+    if (hand.held.value.length > 0) clear([...FAMILIES], touchable())
+  },
+})
 
 function clear(families: Family[], fixtures: (typeof selection.fixtures)[number][] | null) {
   void store.send('clearHand', { families, fixtures })

@@ -97,8 +97,16 @@ function onKey(event: KeyboardEvent) {
 }
 
 /** Does what is shown. The fan stays armed for more of the same. */
-async function apply() {
-  await stage.commitTrial()
+const apply = () => stage.commitTrial()
+/** What is kept, here or by recording it, is not spread once more. */
+watch(
+  () => stage.trial,
+  (now, ended) => {
+    if (now === null && ended !== null && ended === mine && isSet.value) setBack()
+  },
+)
+function setBack() {
+  mine = null
   amount.value = 0
   from.value = ''
   to.value = ''

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Right of the stage: what is in hand, family by family, and what recording it would take. */
 import { EyeOff, Import, Waves } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { kindOf } from '#core/attributes/attribute'
 import { POOL_RANGE } from '#core/show/attributeRange'
 import { changedNumber, typedChange, type NumberChange } from '#core/hand/change'
@@ -16,6 +16,7 @@ import { useHandAttributes, type HandAttribute } from '../../composables/hand/us
 import { useHandColour } from '../../composables/hand/useHandColour'
 import { useOpenFamilies } from '../../composables/hand/useOpenFamilies'
 import { useSelectionSummary } from '../../composables/hand/useSelectionSummary'
+import { useActions } from '../../composables/keys/useActions'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -42,6 +43,7 @@ const { none, positionSummary, zoom } = useSelectionSummary()
 const { ofFamily } = useHandAttributes()
 const colour = useHandColour()
 const { isOpen, toggle } = useOpenFamilies()
+const takePanel = useTemplateRef<InstanceType<typeof FloatingPanel>>('takePanel')
 
 /** The families shown below position, with what they are made of. */
 const OTHERS = ['intensity', 'beam', 'colour', 'gobo', 'shutters'] as const satisfies readonly Family[]
@@ -88,6 +90,12 @@ function summaryOf(family: Family): string {
 function home(family: Family) {
   void store.send('goHome', { fixtures: [...selection.fixtures], families: [family] })
 }
+useActions({
+  take: () => takePanel.value?.toggle(),
+  home: () => {
+    if (!none.value) void store.send('goHome', { fixtures: [...selection.fixtures], families: [...FAMILIES] })
+  },
+})
 /** A pool is set, or changed from what is set. */
 function readPool(text: string) {
   const change = typedChange(text, false)
@@ -129,6 +137,7 @@ const setLevel = (number: number) =>
         <HighlightMenu />
         <NeutralMenu />
         <FloatingPanel
+          ref="takePanel"
           class="shrink-0"
           button-class="chip flex items-center gap-1"
           panel-class="w-72 p-2.5"

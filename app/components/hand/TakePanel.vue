@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Takes values into the hand: from the stage, from a cue, from another fixture. What would come is seen first. */
 import { Import } from '@lucide/vue'
-import { computed, onUnmounted, ref, watch } from 'vue'
+import { computed, nextTick, onUnmounted, ref, watch } from 'vue'
 import type { Outcome } from '#core/commands/command'
 import type { CommandInput } from '#core/commands/registry'
 import { listsInOrder } from '#core/cues/tracking'
@@ -89,6 +89,12 @@ function toggle(family: Family) {
     : [...families.value, family]
 }
 
+/** Takes one family and no other, at once. */
+function takeOnly(family: Family) {
+  families.value = [family]
+  if (isReady.value) void nextTick(commit)
+}
+
 function commit() {
   void stage.commitTrial()
   // At once: closing gives the focus back, and nobody should lose it while typing what comes next.
@@ -112,7 +118,7 @@ function commit() {
         {{ name }}
       </button>
     </div>
-    <select v-if="source === 'cue'" v-model="cue" class="field font-sans" aria-label="Cue">
+    <select v-model="cue" class="field font-sans" aria-label="Cue" @change="source = 'cue'">
       <option value="">Which cue …</option>
       <option v-for="option in cues" :key="option.id" :value="option.id">{{ option.name }}</option>
     </select>
@@ -137,13 +143,26 @@ function commit() {
         {{ capitalised(family) }}
       </button>
     </div>
-    <button
-      type="button"
-      class="self-start text-sm text-mist underline hover:text-sail"
-      @click="families = FAMILIES.filter((family) => family !== 'position')"
-    >
-      All but position
-    </button>
+    <div class="flex flex-wrap items-center gap-x-2.5 gap-y-1 text-sm text-mist">
+      <button
+        type="button"
+        class="underline hover:text-sail"
+        @click="families = FAMILIES.filter((family) => family !== 'position')"
+      >
+        All but position
+      </button>
+      <span class="ml-auto">Take only</span>
+      <button
+        v-for="family in FAMILIES"
+        :key="family"
+        type="button"
+        class="underline hover:text-sail"
+        :aria-label="`Take only ${family}`"
+        @click="takeOnly(family)"
+      >
+        {{ family }}
+      </button>
+    </div>
     <div class="flex gap-1" role="radiogroup" aria-label="Take it as">
       <button
         v-for="(name, kind) in { link: 'As links', loose: 'As loose values' } as const"

@@ -5,7 +5,10 @@ import { listInWords } from '#core/show/listInWords'
 import { maskInWords } from '#core/show/masks'
 import type { Show } from '#core/show/show'
 import { useRecording } from '../../composables/hand/useRecording'
+import { useActions } from '../../composables/keys/useActions'
+import { framePainted } from '../../session/afterNextFrame'
 import { useShow } from '../../stores/show'
+import { useStage } from '../../stores/stage'
 import ClearMenu from '../hand/ClearMenu.vue'
 import RecordCueForm from './RecordCueForm.vue'
 import RecordPaletteForm from './RecordPaletteForm.vue'
@@ -14,8 +17,20 @@ import UpdateMenu from './UpdateMenu.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
+const stage = useStage()
 const what = ref<'palette' | 'cue' | null>(null)
 const { families, isEmpty } = useRecording()
+/** What is only tried out, a fan, is kept first. */
+async function record(wish: 'palette' | 'cue') {
+  if (stage.trial) await stage.commitTrial()
+  // What is in hand is told a frame later.
+  await framePainted()
+  if (wish === 'cue' || !isEmpty.value) what.value = wish
+}
+useActions({
+  'record palette': () => void record('palette'),
+  'record cue': () => void record('cue'),
+})
 const label = computed(() => (isEmpty.value ? 'Record' : `Record ${listInWords(families.value)}`))
 const person = computed(() => props.show.all.person.get(store.person ?? ''))
 const isOnce = computed(() => person.value?.takeOnce === true)
@@ -51,11 +66,11 @@ const onceWords = computed(() => {
           class="main-button min-w-0 flex-1 truncate px-2 text-sm"
           :title="label"
           :disabled="isEmpty"
-          @click="what = 'palette'"
+          @click="record('palette')"
         >
           {{ label }}
         </button>
-        <button type="button" class="quiet-button px-2.5" @click="what = 'cue'">Cue</button>
+        <button type="button" class="quiet-button px-2.5" @click="record('cue')">Cue</button>
         <ClearMenu />
       </div>
     </template>

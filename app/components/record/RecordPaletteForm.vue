@@ -4,6 +4,8 @@
  * instead of it. What it would hold is seen before it is done.
  */
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { takenFromHand } from '#core/commands/shared/takenFromHand'
+import { suggestedPaletteName } from '#core/groups/suggestedName'
 import type { CommandInput } from '#core/commands/registry'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { fittingShelf, nextNumberOn } from '#core/palettes/shelfChoice'
@@ -47,7 +49,11 @@ const name = ref('')
 const into = ref('')
 const isPreviewed = ref(false)
 const nameField = useTemplateRef<HTMLInputElement>('nameField')
-onMounted(() => nameField.value?.focus())
+/** What is suggested can be kept at once by Enter, or typed over. */
+onMounted(() => {
+  nameField.value?.focus()
+  nameField.value?.select()
+})
 
 const palettes = computed(() => palettesInOrder(props.show))
 const known = computed(() => props.show.all.palette.get(into.value))
@@ -56,8 +62,15 @@ const mask = computed(() =>
 )
 const { words, isEmpty } = useRecording(() => mask.value)
 
+/** The name as it was suggested last: one that was typed stays. */
+let suggested = ''
 function suggest() {
   number.value = String(nextNumberOn(props.show, shelf.value))
+  const { person } = store
+  if (!person || name.value !== suggested) return
+  const { values } = takenFromHand(props.show, person, shelfMaskOf(props.show, shelf.value), workingSet.current)
+  suggested = suggestedPaletteName(props.show, shelf.value, values)
+  name.value = suggested
 }
 watch(shelf, suggest, { immediate: true })
 watch(how, () => {

@@ -2,6 +2,7 @@
 /** Updates the palettes that what is in hand came from: all, or those picked. What follows is shown first. */
 import { computed, ref } from 'vue'
 import type { PaletteId } from '#core/show/ids'
+import { useActions } from '../../composables/keys/useActions'
 import { useShelfView } from '../../stores/shelfView'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
@@ -25,11 +26,13 @@ const chosen = computed(() => sources.value.map(({ id }) => id).filter((id) => !
 function toggle(id: PaletteId) {
   left.value = left.value.includes(id) ? left.value.filter((other) => other !== id) : [...left.value, id]
 }
-function update(close: () => void) {
-  close()
+/** Writes all back that is left in; what follows is shown first. */
+function updateChosen() {
+  if (shelves.editing || chosen.value.length === 0) return
   void proposal.offerOrSay('updatePalettes', { palettes: [...chosen.value] })
   left.value = []
 }
+useActions({ update: updateChosen })
 </script>
 
 <template>
@@ -54,7 +57,12 @@ function update(close: () => void) {
           </label>
         </li>
       </ul>
-      <button type="button" class="main-button mt-2 w-full py-1.5" :disabled="!chosen.length" @click="update(close)">
+      <button
+        type="button"
+        class="main-button mt-2 w-full py-1.5"
+        :disabled="!chosen.length"
+        @click="(close(), updateChosen())"
+      >
         See what follows
       </button>
     </template>

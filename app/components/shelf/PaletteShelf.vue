@@ -10,6 +10,7 @@ import { SHELVES } from '#core/attributes/families'
 import { normalisedName } from '#core/show/names'
 import type { PaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { useShelfKeys } from '../../composables/keys/useShelfKeys'
 import { useStage } from '../../stores/stage'
 import { useShelfView } from '../../stores/shelfView'
 import { useSelection } from '../../stores/selection'
@@ -57,6 +58,8 @@ const palettes = computed(() => {
       (normalisedName(`${palette.name} ${palette.note}`).includes(words) || String(palette.number).startsWith(words)),
   )
 })
+
+useShelfKeys(() => palettes.value.map(({ id }) => id))
 
 const virtual = useVirtualizer(
   computed(() => ({

@@ -14,6 +14,12 @@ withDefaults(
 )
 const button = ref<InstanceType<typeof PopoverButton> | null>(null)
 const panel = ref<InstanceType<typeof PopoverPanel> | null>(null)
+/** Opens it, or closes it where it is open, as a press on its button does. */
+function toggle() {
+  const { $el } = button.value ?? {}
+  if ($el instanceof HTMLElement) $el.click()
+}
+defineExpose({ toggle })
 const { floatingStyles } = useFloating(button, panel, {
   strategy: 'fixed',
   placement: 'bottom-start',

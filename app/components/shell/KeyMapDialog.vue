@@ -13,7 +13,7 @@ const waiting = ref<ActionId | null>(null)
 const trouble = ref<string | null>(null)
 
 const sections = computed(() =>
-  ['Stage', 'Selecting', 'The hand', 'Cues', 'Everywhere'].map((name) => ({
+  ['Stage', 'Selecting', 'The hand', 'Palettes', 'Cues', 'Everywhere'].map((name) => ({
     name,
     fixed: FIXED_KEYS.filter(({ section }) => section === name),
     actions: ACTIONS.filter(({ section }) => section === name),

@@ -10,6 +10,7 @@ import { showList } from '../../session/responses'
 import { useTheme } from '../../composables/shell/useTheme'
 import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
+import { framePainted } from '../../session/afterNextFrame'
 import { useShow } from '../../stores/show'
 import ImportDialog from '../exchange/ImportDialog.vue'
 import HistoryDialog from './HistoryDialog.vue'
@@ -34,7 +35,14 @@ async function look() {
 }
 
 function playAt(id: string) {
-  if (id !== record.value.venue) proposal.propose('switchVenue', { venue: asVenueId(id) }, true)
+  if (id === record.value.venue) return
+  proposal.propose('switchVenue', { venue: asVenueId(id) }, true)
+  void leaveMenu()
+}
+/** The menu gives the focus back to its button, which would answer the Enter that keeps what is proposed. */
+async function leaveMenu() {
+  await framePainted()
+  if (document.activeElement instanceof HTMLElement) document.activeElement.blur()
 }
 /** How fades of this show go where nothing else is said. */
 const choices = computed(() => [

@@ -17,6 +17,7 @@ import PlanGround from './PlanGround.vue'
 import PlanLight from './PlanLight.vue'
 import PlanRig from './PlanRig.vue'
 import PlanSet from './PlanSet.vue'
+import PoolRim from './PoolRim.vue'
 import PlanTargets from './PlanTargets.vue'
 import StageDrawing from './StageDrawing.vue'
 
@@ -36,6 +37,8 @@ const spots = computed(() => drawnSpots(props.show))
 /** As they hang, without what is proposed. */
 const standing = computed(() => drawnHangs(store.view ?? props.show))
 const isGrabbable = computed(() => stage.tool === 'move' || stage.room === 'rig')
+/** Set pieces can be dragged with the select tool too. */
+const isSetGrabbable = computed(() => isGrabbable.value || stage.tool === 'select')
 
 /** Kept free around what is compared, metres. */
 const SPARE = 0.8
@@ -98,7 +101,7 @@ defineExpose({
       <PlanGround :venue="venue" />
       <PlanSet
         :pieces="pieces"
-        :grabbable="isGrabbable"
+        :grabbable="isSetGrabbable"
         :movable="stage.tool === 'move'"
         :chosen="things.idOf('setPiece')"
         @grab="pointer.onSetPiece"
@@ -137,6 +140,12 @@ defineExpose({
         @grab="pointer.onTarget"
       />
       <LensMark v-if="stage.tool === 'lens'" :targets="targets" />
+      <PoolRim
+        v-if="stage.tool === 'select' && stage.room === 'focus'"
+        :chosen="handled"
+        :at-floor="poolsAtFloor"
+        @grab="pointer.onRim"
+      />
       <LightHandle v-if="stage.tool !== 'move' && stage.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>

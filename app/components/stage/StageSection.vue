@@ -32,6 +32,8 @@ const spots = computed(() => sectionSpots(hangs.value))
 /** As they hang, without what is proposed. */
 const standing = computed(() => SECTION_HANGS[stage.section](store.view ?? props.show))
 const isGrabbable = computed(() => stage.tool === 'move' || stage.room === 'rig')
+/** Set pieces can be dragged with the select tool too. */
+const isSetGrabbable = computed(() => isGrabbable.value || stage.tool === 'select')
 
 /** Kept free below the floor and above the opening, metres. */
 const SPARE = 0.6
@@ -73,7 +75,7 @@ defineExpose({
       <SectionGround :venue="venue" :side="stage.section" />
       <SectionSet
         :pieces="pieces"
-        :grabbable="isGrabbable"
+        :grabbable="isSetGrabbable"
         :movable="stage.tool === 'move'"
         :chosen="things.idOf('setPiece')"
         @grab="pointer.onSetPiece"

@@ -39,6 +39,20 @@ export function nearestTarget(plan: Mapping, targets: Iterable<PlacedTarget>, po
   return null
 }
 
+/** A press that is a click until it wanders, and the drag from then on. */
+export function clickOrDrag(start: ScreenPoint, click: () => void, drag: () => Drag): Drag {
+  let begun: Drag | null = null
+  return {
+    move: (point) => {
+      if (!begun && isClick(start, point)) return
+      begun ??= drag()
+      begun.move(point)
+    },
+    drop: (point) => (begun ? begun.drop(point) : click()),
+    cancel: () => begun?.cancel(),
+  }
+}
+
 interface AimDragContext {
   readonly plan: Mapping
   readonly start: ScreenPoint

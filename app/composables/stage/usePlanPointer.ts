@@ -1,6 +1,6 @@
 /**
  * What the pointer does on a drawing of the stage. With the select tool it picks and draws boxes
- * and can take the light by its handle; with the aim tool it sends the selection's light anywhere;
+ * and can take the light by its handle, its pool by the rim, and targets and set pieces; with the aim tool it sends the selection's light anywhere;
  * with the move tool it takes things; with the lens tool it says where light is wanted.
  */
 import { ref, shallowRef, type ComputedRef, type Ref } from 'vue'
@@ -16,6 +16,7 @@ import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import { aimDrag, boxDrag, lassoDrag, lineDrag, moveDrag, nearestTarget, type SelectionBox } from './planDrags'
 import { usePlanDrag } from './usePlanDrag'
+import { usePoolRim } from './usePoolRim'
 import type { PlanView, ScreenPoint } from './usePlanView'
 import { useThingMoves } from './useThingMoves'
 
@@ -134,12 +135,14 @@ export function usePlanPointer(
 
   function onTarget(event: PointerEvent, target: TargetId) {
     if (event.button !== 0 || stage.tool === 'lens' || stage.tool === 'line') return
-    if (stage.room === 'rig' || stage.tool === 'move') return things.onTarget(event, target)
-    if (selection.fixtures.length > 0) aiming(event, null)
+    if (stage.room !== 'rig' && stage.tool !== 'move' && selection.fixtures.length > 0) return aiming(event, null)
+    if (stage.tool !== 'lasso') things.onTarget(event, target)
   }
 
   function onSetPiece(event: PointerEvent, setPiece: SetPieceId) {
-    if (!passesThrough(event)) things.onSetPiece(event, setPiece)
+    // With Shift or Ctrl, or to lasso, what is drawn over it selects.
+    const selects = stage.tool === 'lasso' || (stage.tool === 'select' && selection.adds(event))
+    if (!passesThrough(event) && !(selects && stage.room !== 'rig')) things.onSetPiece(event, setPiece)
   }
 
   function onHang(event: PointerEvent, hang: HangId) {
@@ -158,6 +161,7 @@ export function usePlanPointer(
     onFixture,
     onTarget,
     onHandle,
+    onRim: usePoolRim(dragging),
     onSetPiece,
     onHang,
     onMove: dragging.onMove,

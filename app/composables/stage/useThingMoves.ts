@@ -1,6 +1,6 @@
 /**
- * Things on the stage taken by the pointer: looked at when they are pressed, moved when the move
- * tool drags them. What leans on a move is shown before it is done.
+ * Things on the stage taken by the pointer: looked at when they are pressed, moved when they are
+ * dragged: targets and set pieces with the select tool too. What leans on a move is shown before it is done.
  */
 import { placeId } from '#core/show/compositeIds'
 import { hangDirection } from '#core/geometry/frame'
@@ -17,7 +17,7 @@ import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
 import type { CommandInput } from '#core/commands/registry'
-import { moveDrag } from './planDrags'
+import { clickOrDrag, moveDrag } from './planDrags'
 import type { PlanDrag } from './usePlanDrag'
 import type { PlanView } from './usePlanView'
 import { GRID, useSnapping } from './useSnapping'
@@ -32,11 +32,13 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
 
   const venue = () => (store.view ? showRecordOf(store.view).venue : '')
 
-  function moving(event: PointerEvent, move: (by: Vec3, settled: boolean) => void) {
-    dragging.begin(event, () =>
+  /** With the select tool a press is a click until it wanders. */
+  function moving(event: PointerEvent, move: (by: Vec3, settled: boolean) => void, click = () => {}) {
+    const start = dragging.at(event)
+    const drag = () =>
       moveDrag({
         plan,
-        start: dragging.at(event),
+        start,
         propose: (by, settled) => {
           move(by, settled)
           if (settled) snapping.release()
@@ -45,8 +47,8 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
           snapping.release()
           proposal.cancel()
         },
-      }),
-    )
+      })
+    dragging.begin(event, () => (stage.tool === 'move' ? drag() : clickOrDrag(start, click, drag)))
   }
 
   /** Shows a move while it is dragged; on the drop it is done, or proposed where something leans on it. */
@@ -59,31 +61,47 @@ export function useThingMoves(plan: PlanView, dragging: PlanDrag) {
     return store.view ? snapping.snapped(store.view, thing, from, by, dragging.isFree()) : from
   }
 
-  /** In the Rig room, looks at what is pressed; tells whether it is to be moved. */
-  function press(event: PointerEvent, thing: ChosenThing): boolean {
+  /** In the Rig room, looks at what is pressed. */
+  function press(event: PointerEvent, thing: ChosenThing) {
     event.stopPropagation()
     if (stage.room === 'rig') chosen.choose(thing)
-    return stage.tool === 'move'
   }
+  /** In Focus a click on a thing is one on the stage behind it: it lets go of the selection. */
+  function clicked() {
+    if (stage.room !== 'rig') selection.clear()
+  }
+  /** Whether the tool in hand moves targets and set pieces. */
+  const moves = () => stage.tool === 'move' || stage.tool === 'select'
 
   function onTarget(event: PointerEvent, target: TargetId) {
-    if (!press(event, { kind: 'target', id: target })) return
+    press(event, { kind: 'target', id: target })
+    if (!moves()) return
     const from = (store.view && targetsOf(store.view).get(target)?.position) ?? vec3(0, 0, 0)
-    moving(event, (by, settled) => change('moveTarget', { target, position: snapped(target, from, by) }, settled))
+    moving(
+      event,
+      (by, settled) => change('moveTarget', { target, position: snapped(target, from, by) }, settled),
+      clicked,
+    )
   }
 
   function onSetPiece(event: PointerEvent, setPiece: SetPieceId) {
     const place = store.view?.all.setPiecePlace.get(placeId(venue(), setPiece))
-    if (!place || !press(event, { kind: 'setPiece', id: setPiece })) return
+    if (!place) return
+    press(event, { kind: 'setPiece', id: setPiece })
+    if (!moves()) return
     const { position, yaw } = place
-    moving(event, (by, settled) =>
-      change('moveSetPiece', { setPiece, position: snapped(setPiece, position, by), yaw }, settled),
+    moving(
+      event,
+      (by, settled) => change('moveSetPiece', { setPiece, position: snapped(setPiece, position, by), yaw }, settled),
+      clicked,
     )
   }
 
   function onHang(event: PointerEvent, hang: HangId) {
     const place = store.view?.all.hangPlace.get(placeId(venue(), hang))
-    if (!place || !press(event, { kind: 'hang', id: hang })) return
+    if (!place) return
+    press(event, { kind: 'hang', id: hang })
+    if (stage.tool !== 'move') return
     moving(event, (by, settled) => change('moveHang', { hang, origin: snapped(hang, place.origin, by) }, settled))
   }
 

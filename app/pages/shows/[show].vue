@@ -8,6 +8,7 @@ import { showRecordOf } from '#core/show/show'
 import { keyOf } from '../../keys/actions'
 import { useActions } from '../../composables/keys/useActions'
 import { useClock } from '../../stores/clock'
+import type { ROOMS } from '../../session/rooms'
 import { useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
@@ -51,10 +52,15 @@ useEventListener('keydown', (event) => {
   event.preventDefault()
   dialogs.open = 'find'
 })
+type RoomPath = (typeof ROOMS)[number]['path']
+const toRoom = (room: RoomPath) => void (store.view && navigateTo(`/shows/${store.view.id}/${room}`))
 useActions({
   undo: () => void steps.undo(),
   redo: () => void steps.redo(),
   'keyboard map': () => (dialogs.open = 'keys'),
+  'room rig': () => toRoom('rig'),
+  'room focus': () => toRoom('focus'),
+  'room cues': () => toRoom('cues'),
 })
 </script>
 

@@ -1,0 +1,42 @@
+/** The rim of a pool: drawn out or in, it makes the pool of every selected fixture as wide. */
+import { POOL_RANGE } from '#core/show/attributeRange'
+import { useSelection } from '../../stores/selection'
+import { useStage } from '../../stores/stage'
+import type { PlanDrag } from './usePlanDrag'
+import type { ScreenPoint } from './usePlanView'
+
+/** The pool of one fixture: where its middle is on the screen, and how wide it is across the beam, metres. */
+export interface RimGrab {
+  readonly middle: ScreenPoint
+  readonly diameter: number
+}
+
+/** No pool is drawn in to less than this, metres. */
+const NARROWEST = 0.05
+
+export function usePoolRim(dragging: PlanDrag) {
+  const stage = useStage()
+  const selection = useSelection()
+
+  return (event: PointerEvent, { middle, diameter }: RimGrab) => {
+    const fixtures = [...selection.fixtures]
+    const farFrom = ({ x, y }: ScreenPoint) => Math.max(1, Math.hypot(x - middle.x, y - middle.y))
+    const began = farFrom(dragging.at(event))
+    function widen(point: ScreenPoint) {
+      const wide = Math.round(((diameter * farFrom(point)) / began) * 100) / 100
+      stage.tryOut(fixtures, 'setValue', {
+        fixtures,
+        attribute: 'zoom',
+        value: { kind: 'pool', diameter: Math.min(POOL_RANGE.max, Math.max(NARROWEST, wide)) },
+      })
+    }
+    dragging.begin(event, () => ({
+      move: widen,
+      drop: (point) => {
+        widen(point)
+        void stage.commitTrial()
+      },
+      cancel: stage.endTrial,
+    }))
+  }
+}
