@@ -8,7 +8,11 @@ export const useKeyMap = defineStore('keys', () => {
   /** Only what differs from the first keys. */
   const changed = useLocalStorage<Partial<Record<ActionId, string>>>('rhopander-keys', {})
   const keys = computed(() => new Map<ActionId, string>(ACTIONS.map(({ id, key }) => [id, changed.value[id] ?? key])))
-  const actionOf = computed(() => new Map<string, ActionId>([...keys.value].map(([id, key]) => [key, id])))
+  /** A key somebody gave an action is that action's, whatever it is at first. */
+  const actionOf = computed(() => {
+    const byGiven = [...keys.value].sort(([a], [b]) => Number(a in changed.value) - Number(b in changed.value))
+    return new Map<string, ActionId>(byGiven.map(([id, key]) => [key, id]))
+  })
 
   /** Gives an action a key; returns why not, where it cannot have it. */
   function bind(action: ActionId, key: string): string | null {

@@ -71,7 +71,9 @@ export const JOBS: readonly Job[] = [
         ({ value }) => value.kind === 'aim' && value.target === choose(show).target('Moon path'),
       )
       if (made === undefined) return 'no focus palette was made'
-      if (aims.length !== 6) return `it holds ${aims.length} aims, not 6`
+      const recorded = [...show.all.recordedFixture.values()].filter(({ palette }) => palette === made)
+      if (aims.length === 0) return 'it holds no aim at the place'
+      if (recorded.length !== 6) return `it was recorded with ${recorded.length} fixtures, not 6`
       return values.some(({ value }) => value.kind === 'pool') ? null : 'it holds no pool'
     },
   },
