@@ -73,18 +73,19 @@ function offsets(emitters: readonly Emitter[], place: Chromaticity): Pair[] {
  */
 function mostLight(emitters: readonly Emitter[], place: Chromaticity): number[] {
   const off = offsets(emitters, place)
-  const none = emitters.map(() => 0)
-  let best = none
+  const flux = emitters.map((emitter) => emitter.flux)
+  let best = emitters.map(() => 0)
   let most = 0
+  const none = best
   const take = (levels: number[]) => {
-    const light = levels.reduce((sum, level, i) => sum + level * (emitters[i]?.flux ?? 0), 0)
+    let light = 0
+    for (let i = 0; i < levels.length; i += 1) light += (levels[i] ?? 0) * (flux[i] ?? 0)
     if (light > most) [best, most] = [levels, light]
   }
-  for (let i = 0; i < emitters.length; i += 1) {
-    const alone = off[i]
-    if (alone && Math.hypot(...alone) <= TINY * (emitters[i]?.flux ?? 0)) take(none.with(i, 1))
-    for (let j = i + 1; j < emitters.length; j += 1) {
-      const levels = withPair(emitters, off, i, j)
+  for (const [i, own] of off.entries()) {
+    if (squared(own) <= (TINY * (flux[i] ?? 0)) ** 2) take(none.with(i, 1))
+    for (let j = i + 1; j < off.length; j += 1) {
+      const levels = withPair(flux, off, i, j)
       if (levels) take(levels)
       const onEdge = alongEdge(off, i, j)
       if (onEdge) take(none.with(i, onEdge[0]).with(j, onEdge[1]))
@@ -93,38 +94,43 @@ function mostLight(emitters: readonly Emitter[], place: Chromaticity): number[] 
   return best
 }
 
+const squared = ([x, z]: Pair) => x * x + z * z
+const isWithin = (level: number) => level >= -1e-7 && level <= 1 + 1e-7
+
 /** The levels where all but two are told by these two; null where they cannot make up for the others. */
-function withPair(emitters: readonly Emitter[], off: readonly Pair[], i: number, j: number): number[] | null {
+function withPair(flux: readonly number[], off: readonly Pair[], i: number, j: number): number[] | null {
   const [a, b] = [off[i], off[j]]
-  const [fluxA, fluxB] = [emitters[i]?.flux ?? 0, emitters[j]?.flux ?? 0]
+  const [fluxA, fluxB] = [flux[i] ?? 0, flux[j] ?? 0]
   if (!a || !b) return null
   const det = a[0] * b[1] - a[1] * b[0]
   if (Math.abs(det) <= TINY * fluxA * fluxB) return null
-  const lambda: Pair = [(fluxA * b[1] - fluxB * a[1]) / det, (a[0] * fluxB - b[0] * fluxA) / det]
+  const lambdaX = (fluxA * b[1] - fluxB * a[1]) / det
+  const lambdaZ = (a[0] * fluxB - b[0] * fluxA) / det
   let [restX, restZ] = [0, 0]
-  const levels = emitters.map(({ flux }, k): number => {
-    const offset = off[k]
-    if (k === i || k === j || !offset) return 0
-    const isUp = flux - lambda[0] * offset[0] - lambda[1] * offset[1] > 0
-    if (!isUp) return 0
-    restX += offset[0]
-    restZ += offset[1]
-    return 1
-  })
+  const levels: number[] = []
+  for (const [k, [x, z]] of off.entries()) {
+    const isUp = k !== i && k !== j && (flux[k] ?? 0) - lambdaX * x - lambdaZ * z > 0
+    levels.push(isUp ? 1 : 0)
+    if (!isUp) continue
+    restX += x
+    restZ += z
+  }
   const levelA = (b[0] * restZ - b[1] * restX) / det
   const levelB = (a[1] * restX - a[0] * restZ) / det
-  const isWithin = (level: number) => level >= -1e-7 && level <= 1 + 1e-7
-  return isWithin(levelA) && isWithin(levelB) ? levels.with(i, clamp(levelA)).with(j, clamp(levelB)) : null
+  if (!isWithin(levelA) || !isWithin(levelB)) return null
+  levels[i] = clamp(levelA)
+  levels[j] = clamp(levelB)
+  return levels
 }
 
 /** Levels of two emitters alone, for a chromaticity between them; null where it is not. */
 function alongEdge(off: readonly Pair[], i: number, j: number): Pair | null {
   const [a, b] = [off[i], off[j]]
-  if (!a || !b) return null
-  const [lengthA, lengthB] = [Math.hypot(...a), Math.hypot(...b)]
-  const isBetween = a[0] * b[0] + a[1] * b[1] < 0 && Math.abs(a[0] * b[1] - a[1] * b[0]) <= 1e-7 * lengthA * lengthB
-  if (!isBetween) return null
-  return lengthA > lengthB ? [lengthB / lengthA, 1] : [1, lengthA / lengthB]
+  if (!a || !b || a[0] * b[0] + a[1] * b[1] >= 0) return null
+  const lengths = Math.sqrt(squared(a) * squared(b))
+  if (Math.abs(a[0] * b[1] - a[1] * b[0]) > 1e-7 * lengths) return null
+  const part = Math.sqrt(squared(a) / squared(b))
+  return part > 1 ? [1 / part, 1] : [1, part]
 }
 
 const clamp = (level: number) => Math.min(1, Math.max(0, level))

@@ -6,6 +6,8 @@
 import { colourOfLight, tristimulus, uniformOf, type Chromaticity, type Colour, type Tristimulus } from './colour'
 import type { Mixture } from './emitters'
 
+const BANDS = [0, 1, 2] as const
+
 /** A flag: the chromaticity of the source's light through it when it is all the way in, and the part of the light that comes through, 0 to 1. */
 export interface Flag extends Chromaticity {
   readonly flux: number
@@ -72,11 +74,14 @@ function freshGlass(flags: readonly Flag[], white: Chromaticity): Glass {
   return { source, through, master }
 }
 
-/** What is left of each band behind flags, of which one may be looked past. */
-function leftOf({ through }: Glass, levels: readonly number[], but = -1): Bands {
+/** What is left of each band behind flags. */
+function leftOf({ through }: Glass, levels: readonly number[]): Bands {
   const left: [number, number, number] = [1, 1, 1]
-  for (const [i, bands] of through.entries())
-    if (i !== but) for (const k of [0, 1, 2] as const) left[k] *= 1 - (levels[i] ?? 0) * (1 - bands[k])
+  for (let i = 0; i < through.length; i += 1) {
+    const own = through[i]
+    const level = levels[i] ?? 0
+    if (own) for (const k of BANDS) left[k] *= 1 - level * (1 - own[k])
+  }
   return left
 }
 
@@ -123,38 +128,47 @@ export function insertFlags(flags: readonly Flag[], white: Chromaticity, wanted:
   return { levels: levels.map((level) => Math.round(level * 1e6) / 1e6), made: { ...made, level: wanted.level } }
 }
 
+/** Rounds are many and every one short: they write into the same lists instead of making new ones. */
 function setFor(glass: Glass, place: Chromaticity, level: number): number[] {
   const asked = each(bandsOf(tristimulus(place)), (band, k) => Math.max(0, band) / glass.source[k])
   const top = Math.max(...asked)
-  let levels = glass.through.map(() => 0)
+  const levels = glass.through.map(() => 0)
   let scale = 1
-  for (const part of [1, level]) {
+  for (const part of level === 1 ? [1] : [1, level]) {
     for (let round = 0; round < ROUNDS; round += 1) {
-      const wanted = each(asked, (band) => (band / top) * scale * part)
-      const before = levels
-      levels = settled(glass, levels, wanted)
       const scaled = scale
-      if (part === 1) scale = Math.min(1, ...each(asked, (band, k) => reachOf(glass, levels, k) / (band / top)))
-      if (Math.abs(scale - scaled) < STILL && levels.every((one, i) => Math.abs(one - (before[i] ?? 0)) < STILL)) break
+      let moved = 0
+      for (const k of BANDS) moved = Math.max(moved, settle(glass, levels, k, (asked[k] / top) * scale * part))
+      if (part === 1) {
+        scale = 1
+        for (const k of BANDS) scale = Math.min(scale, reachOf(glass, levels, k) / (asked[k] / top))
+      }
+      if (moved < STILL && Math.abs(scale - scaled) < STILL) break
     }
-    if (level === 1) break
   }
   return levels
 }
 
 /** What could come through in a band if the flag that masters it were out. */
-const reachOf = (glass: Glass, levels: readonly number[], k: 0 | 1 | 2) => leftOf(glass, levels, glass.master[k])[k]
-
-function settled(glass: Glass, levels: readonly number[], wanted: Bands): number[] {
-  let now = [...levels]
-  for (const k of [0, 1, 2] as const) {
-    const flag = glass.master[k]
-    const own = glass.through[flag]
-    if (!own) continue
-    const others = reachOf(glass, now, k)
-    now = now.with(flag, others <= 0 ? 0 : within((1 - wanted[k] / others) / (1 - own[k])))
+function reachOf({ through, master }: Glass, levels: readonly number[], k: 0 | 1 | 2): number {
+  let left = 1
+  for (let i = 0; i < through.length; i += 1) {
+    const own = through[i]
+    if (own && i !== master[k]) left *= 1 - (levels[i] ?? 0) * (1 - own[k])
   }
-  return now
+  return left
+}
+
+/** Puts the flag that masters a band where as much comes through of it as is wanted; tells how far it moved. */
+function settle(glass: Glass, levels: number[], k: 0 | 1 | 2, wanted: number): number {
+  const flag = glass.master[k]
+  const own = glass.through[flag]
+  if (!own) return 0
+  const others = reachOf(glass, levels, k)
+  const before = levels[flag] ?? 0
+  const now = others <= 0 ? 0 : within((1 - wanted / others) / (1 - own[k]))
+  levels[flag] = now
+  return Math.abs(now - before)
 }
 
 function missOf(glass: Glass, wanted: Chromaticity, levels: readonly number[]): number {

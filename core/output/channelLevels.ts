@@ -17,7 +17,7 @@ import type { ChannelRole } from '../attributes/channelRole'
 import { derived } from '../show/derived'
 import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { madeColour, partsOf, restColour, slotShown } from '../show/colours'
+import { madeColour, partsOf, restParts, slotShown } from '../show/colours'
 import { numberOf, type Amount, type PlainColour } from '../show/values'
 import { channelLevel, levelsOf, type ChannelSource } from './channelFunction'
 
@@ -125,7 +125,7 @@ function settledLevels(show: Show, view: AudienceView): Universes {
 function sourceOf(picture: StageFixture, amountOf: (attribute: Attribute) => Amount | null): ChannelSource {
   const { type } = picture.rigged
   const restOf = (role: NumberAttribute | ColourPart) =>
-    isColourPart(role) ? partLevel(type, restColour(type), role) : rangeOf(type, role).home
+    isColourPart(role) ? (restParts(type).get(role) ?? 0) : rangeOf(type, role).home
   return {
     restOf,
     amountOf: (role) => {

@@ -28,8 +28,13 @@ export interface MadeColour {
 
 /** Everything a type can mix its colour of, in its own order. */
 export function partsOf({ mixing }: FixtureType): readonly ColourPart[] {
-  return mixing?.parts.map(({ name }) => colourPart(name) ?? 'part:Other') ?? []
+  if (!mixing) return NO_PARTS
+  const known = parts.get(mixing) ?? mixing.parts.map(({ name }) => colourPart(name) ?? 'part:Other')
+  parts.set(mixing, known)
+  return known
 }
+const NO_PARTS: readonly ColourPart[] = []
+const parts = new WeakMap<NonNullable<FixtureType['mixing']>, readonly ColourPart[]>()
 
 /** The first colour wheel of a type. */
 export function colourWheelOf(type: FixtureType): Wheel | null {
@@ -50,24 +55,58 @@ const OUT: MadeColour = { parts: new Map(), slot: null, look: WHITE, difference:
 
 /** What a type is while nothing sets its colour: flags out, emitters white. */
 export function restColour({ mixing }: FixtureType): PlainColour {
-  return mixing?.kind === 'flags' ? { kind: 'parts', parts: {} } : { kind: 'colour', ...WHITE }
+  return mixing?.kind === 'flags' ? FLAGS_OUT : PLAIN_WHITE
 }
+const FLAGS_OUT: PlainColour = { kind: 'parts', parts: {} }
+const PLAIN_WHITE: PlainColour = { kind: 'colour', ...WHITE }
 
-/** Made colours by what was asked for, a few of each type: many fixtures ask for the same. */
-const made = new WeakMap<FixtureType, Map<string, MadeColour>>()
-const MOST_KEPT = 64
+/** How far each part is that mixes a type's colour while nothing sets it. */
+export function restParts(type: FixtureType): ReadonlyMap<ColourPart, number> {
+  const resting = atRest.get(type) ?? madeColour(type, restColour(type)).parts
+  atRest.set(type, resting)
+  return resting
+}
+const atRest = new WeakMap<FixtureType, ReadonlyMap<ColourPart, number>>()
+
+interface AskedColour {
+  readonly asked: PlainColour
+  readonly made: MadeColour
+}
+/** Made colours by what was asked for, a few of each type: many fixtures ask for the same, each several times on end. */
+interface Made {
+  last: AskedColour | null
+  readonly alike: Map<number | string, AskedColour>
+}
+const known = new WeakMap<FixtureType, Made>()
+const MOST_KEPT = 512
 
 /** A colour as a type makes it. */
 export function madeColour(type: FixtureType, asked: PlainColour): MadeColour {
-  const known = made.get(type) ?? new Map<string, MadeColour>()
-  made.set(type, known)
-  const key = asked.kind === 'colour' ? `${asked.x} ${asked.y} ${asked.level}` : JSON.stringify(asked.parts)
-  const found = known.get(key)
-  if (found) return found
-  if (known.size >= MOST_KEPT) known.clear()
+  const ofType = known.get(type) ?? { last: null, alike: new Map() }
+  if (ofType.last?.asked === asked) return ofType.last.made
+  known.set(type, ofType)
+  const made = madeAlike(type, asked, ofType.alike)
+  ofType.last = { asked, made }
+  return made
+}
+
+function madeAlike(type: FixtureType, asked: PlainColour, alike: Made['alike']): MadeColour {
+  const key = keyOf(asked)
+  const found = alike.get(key)
+  if (found && isSameColour(found.asked, asked)) return found.made
+  if (alike.size >= MOST_KEPT) alike.clear()
   const fresh = asked.kind === 'colour' ? mixedFor(type, asked) : ofParts(type, asked)
-  known.set(key, fresh)
+  alike.set(key, { asked, made: fresh })
   return fresh
+}
+
+/** Where a colour is looked for: a number, since hundreds of texts a frame would be too many. Others may have the same. */
+const keyOf = (asked: PlainColour) =>
+  asked.kind === 'colour' ? asked.x + 8 * asked.y + 64 * asked.level : JSON.stringify(asked.parts)
+
+function isSameColour(a: PlainColour, b: PlainColour): boolean {
+  if (a.kind !== 'colour' || b.kind !== 'colour') return a.kind === b.kind
+  return a.x === b.x && a.y === b.y && a.level === b.level
 }
 
 function mixedFor(type: FixtureType, { x, y, level }: Colour): MadeColour {
@@ -79,7 +118,15 @@ function mixedFor(type: FixtureType, { x, y, level }: Colour): MadeColour {
       ? mixEmitters(mixing.parts, wanted, mixing.choice)
       : insertFlags(mixing.parts, mixing.source, wanted)
   const parts = new Map(partsOf(type).map((part, i) => [part, levels[i] ?? 0]))
-  return { parts, slot: null, look, difference: colourDifference(wanted, look) }
+  // Hundreds of colours are mixed every frame; how far each is off is asked for when it is shown.
+  return {
+    parts,
+    slot: null,
+    look,
+    get difference() {
+      return colourDifference(wanted, look)
+    },
+  }
 }
 
 function ofWheel(type: FixtureType, wanted: Colour): MadeColour {
@@ -150,9 +197,10 @@ export function colourBetween(
   fade: ColourFade,
 ): PlainColour {
   if (t <= 0) return from
-  if (t >= 1) return to
+  // A wheel goes over at once, as its slots do.
+  if (t >= 1 || !type.mixing) return to
   const [a, b] = [madeColour(type, from), madeColour(type, to)]
-  if (fade === 'by parts' && type.mixing) {
+  if (fade === 'by parts') {
     const parts = [...a.parts].map(([part, level]) => [part, level + ((b.parts.get(part) ?? 0) - level) * t])
     return { kind: 'parts', parts: Object.fromEntries(parts) }
   }
