@@ -72,7 +72,7 @@ interface AskedColour {
   readonly asked: PlainColour
   readonly made: MadeColour
 }
-/** Made colours by what was asked for, a few of each type: many fixtures ask for the same, each several times on end. */
+/** Made colours by what was asked for, some hundreds of each type: many fixtures ask for the same, each several times on end. */
 interface Made {
   last: AskedColour | null
   readonly alike: Map<number | string, AskedColour>
