@@ -209,9 +209,20 @@ const PICTURES: readonly Picture[] = [
     prepare: async (page) => {
       await page
         .getByRole('navigation', { name: 'Types' })
-        .getByRole('button', { name: /Plover 250/ })
+        .getByRole('button', { name: /Tern 700/ })
         .click()
-      await page.getByRole('group', { name: 'Colour wheel' }).scrollIntoViewIfNeeded()
+      await page.getByRole('radio', { name: 'Try it out' }).click()
+      for (const [channel, level] of [
+        ['Pan', 20000],
+        ['Tilt', 40000],
+        ['Zoom', 9000],
+        ['Cyan', 30000],
+        ['Gobo', 120],
+        ['Top shutter', 14000],
+      ] as const) {
+        await page.getByLabel(new RegExp(`^Level of ${channel}, `)).fill(String(level))
+        await page.keyboard.press('Enter')
+      }
     },
   },
   {

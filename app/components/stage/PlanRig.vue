@@ -31,7 +31,7 @@ const { toScreen, scale } = usePlan()
 interface HangLabel {
   readonly x: number
   y: number
-  readonly anchor: 'middle' | 'end'
+  readonly anchor: 'start' | 'middle' | 'end'
   readonly width: number
 }
 
@@ -75,7 +75,7 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
   })
 }
 
-/** A hang's name: below a boom in plan, above what is seen end on or upright, else at its left end. */
+/** A hang's name: below a boom in plan, above what is seen end on or upright, else at its left end, or its right where heads of others are in the way. */
 function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
   const [from, to] = [toScreen(hang.from), toScreen(hang.to)]
   const [wide, tall] = [Math.abs(to.x - from.x), Math.abs(to.y - from.y)]
@@ -88,7 +88,11 @@ function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
       : wide < END_ON
         ? { x: middle, y: Math.min(top - 14, numbersTop(hang) - LINE), anchor: 'middle', width: 0 }
         : { x: Math.min(from.x, to.x) - 7, y: from.y + 4, anchor: 'end', width: 0 }
-  const free = { ...label, width: hang.hang.hang.name.length * LETTER }
+  const width = hang.hang.hang.name.length * LETTER
+  const isCrowded =
+    label.anchor === 'end' && heads.value.some((head) => head.hang !== hang && covers({ ...label, width }, head))
+  const other = { x: Math.max(from.x, to.x) + 7, y: from.y + 4, anchor: 'start' } as const
+  const free: HangLabel = { ...(isCrowded ? other : label), width }
   while (placed.some((other) => overlaps(other, free))) free.y -= LINE
   placed.push(free)
   return free
@@ -99,9 +103,25 @@ function numbersTop({ fixtures }: DrawnHang): number {
   return Math.min(...fixtures.map(({ at }) => toScreen(at).y - signSize(scale.value) - LINE))
 }
 
+const BEFORE = { start: 0, middle: 0.5, end: 1 } as const
+const leftOf = ({ x, width, anchor }: HangLabel) => x - width * BEFORE[anchor]
+
+/** Half as wide as a head with its number is, and how far they reach over and under its middle, pixels. */
+const HEAD = { half: 10, over: 24, under: 10 }
+/** Every head on the screen, with the hang it is on. */
+const heads = computed(() => props.hangs.flatMap((hang) => hang.fixtures.map(({ at }) => ({ hang, at: toScreen(at) }))))
+function covers(label: HangLabel, { at }: (typeof heads.value)[number]): boolean {
+  const left = leftOf(label)
+  return (
+    at.x + HEAD.half > left &&
+    at.x - HEAD.half < left + label.width &&
+    label.y > at.y - HEAD.over &&
+    label.y - LINE < at.y + HEAD.under
+  )
+}
+
 function overlaps(a: HangLabel, b: HangLabel): boolean {
-  const left = (label: HangLabel) => label.x - label.width * (label.anchor === 'end' ? 1 : 0.5)
-  return Math.abs(a.y - b.y) < LINE && left(a) < left(b) + b.width && left(b) < left(a) + a.width
+  return Math.abs(a.y - b.y) < LINE && leftOf(a) < leftOf(b) + b.width && leftOf(b) < leftOf(a) + a.width
 }
 </script>
 
