@@ -1,7 +1,7 @@
 /** Blades set in a picture of the gate: where they are taken hold of, and what a place they are drawn to makes of them. */
 import type { BladeSide } from '../attributes/catalogue'
 import { DEGREE } from '../geometry/rotation'
-import { OUTWARD, type Blade } from './gate'
+import { bladeMiddle, OUTWARD, type Blade } from './gate'
 import { turnPoint, type GatePoint } from './gatePoint'
 
 export interface BladeHandles {
@@ -16,7 +16,7 @@ const REACH = 0.62
 
 /** Where a blade is taken hold of; `frameTurn` degrees. */
 export function bladeHandles({ side, depth, angle }: Blade, frameTurn: number): BladeHandles {
-  const middle = middleOf(side, depth)
+  const middle = bladeMiddle(side, depth)
   const along = turnPoint(sidewaysOf(side), angle)
   const end = (way: number) =>
     turnPoint([middle[0] + along[0] * REACH * way, middle[1] + along[1] * REACH * way], frameTurn)
@@ -33,7 +33,7 @@ export function depthAt(side: BladeSide, place: GatePoint, frameTurn: number): n
 /** The angle, degrees, at which the edge of a blade runs through a place, taken hold of at one of its ends. */
 export function angleAt(blade: Blade, end: 0 | 1, place: GatePoint, frameTurn: number): number {
   const [x, y] = turnPoint(place, -frameTurn)
-  const middle = middleOf(blade.side, blade.depth)
+  const middle = bladeMiddle(blade.side, blade.depth)
   const way = end === 0 ? -1 : 1
   const [dx, dy] = [(x - middle[0]) * way, (y - middle[1]) * way]
   const [sx, sy] = sidewaysOf(blade.side)
@@ -43,11 +43,6 @@ export function angleAt(blade: Blade, end: 0 | 1, place: GatePoint, frameTurn: n
 /** The turn of the frame, degrees, that brings what stands upright at the top to a place. */
 export function frameTurnAt([x, y]: GatePoint): number {
   return Math.atan2(x, y) / DEGREE
-}
-
-function middleOf(side: BladeSide, depth: number): GatePoint {
-  const [x, y] = OUTWARD[side]
-  return [x * (1 - 2 * depth), y * (1 - 2 * depth)]
 }
 
 /** The way a blade's edge runs while it does not lean: clockwise from outward. */

@@ -77,12 +77,17 @@ export const OUTWARD: Readonly<Record<BladeSide, GatePoint>> = {
   left: [-1, 0],
 }
 
+/** The middle of a blade's edge while the frame is not turned. */
+export function bladeMiddle(side: BladeSide, depth: number): GatePoint {
+  const [x, y] = OUTWARD[side]
+  return [x * (1 - 2 * depth), y * (1 - 2 * depth)]
+}
+
 /** The edges of the blades that are in. A blade turns about the middle of its edge, the frame with all of them. */
 export function bladeEdges({ blades, frameTurn }: LightShape): BladeEdge[] {
   return blades.map(({ side, depth, angle }) => {
-    const out = OUTWARD[side]
-    const middle: GatePoint = [out[0] * (1 - 2 * depth), out[1] * (1 - 2 * depth)]
-    const normal = turnPoint(out, angle)
+    const middle = bladeMiddle(side, depth)
+    const normal = turnPoint(OUTWARD[side], angle)
     return { normal: turnPoint(normal, frameTurn), reach: normal[0] * middle[0] + normal[1] * middle[1] }
   })
 }

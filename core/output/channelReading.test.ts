@@ -8,7 +8,7 @@ import type { Channel } from '../show/entities'
 import { plover, tern } from '#demo/types'
 import { Desk } from '../../tests/support/smallShow'
 import { channelLevels } from './channelLevels'
-import { channelLight, highestLevel, levelInWords, readChannels, restingLevel } from './channelReading'
+import { channelLight, highestLevel, levelInWords, levelsAtRest, readChannels } from './channelReading'
 
 const named = (channels: readonly Channel[], name: string) => {
   const at = channels.findIndex((channel) => channel.name === name)
@@ -30,10 +30,12 @@ describe('levels on the channels of a mode', () => {
   it('at rest make plain light, straight down', () => {
     for (const type of [tern, plover]) {
       const channels = type.modes[0]?.channels ?? []
-      const { pan, tilt, beam } = channelLight(type, channels, channels.map(restingLevel))
+      const levels = levelsAtRest(type, channels, 0)
+      const { pan, tilt, beam } = channelLight(type, channels, levels)
       expect([Math.abs(pan), Math.abs(tilt)].every((angle) => angle < 0.01)).toBe(true)
       expect(beam).toMatchObject({ intensity: 0, shape: { blades: [], gobos: [], prism: null, strobe: 0 } })
-      expect(readChannels(channels, channels.map(restingLevel)).get('intensity')).toMatchObject({ number: 0 })
+      expect(readChannels(channels, levels).get('intensity')).toMatchObject({ number: 0 })
+      expect(channelLight(type, channels, levelsAtRest(type, channels, 1)).beam?.intensity).toBe(1)
     }
   })
 

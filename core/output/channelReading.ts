@@ -6,17 +6,24 @@ import { mixedColour, type ScreenColour } from '../cues/shownColour'
 import { beamLook, type BeamLook } from '../palettes/beamLook'
 import { amountInWords } from '../show/amountInWords'
 import { rangeOf } from '../show/attributeRange'
-import { restColour } from '../show/colours'
+import { restColour, restParts } from '../show/colours'
 import type { Channel, FixtureType } from '../show/entities'
 import { amountsSeen } from '../show/lightShape'
 import { numberOf, type Amount, type PlainColour } from '../show/values'
-import { levelFor, levelsOf, meaningOf } from './channelFunction'
+import { channelLevel, levelsOf, meaningOf, type ChannelSource } from './channelFunction'
 
-/** The level, from 0, a channel stands at while nothing drives it. */
-export function restingLevel(channel: Channel): number {
-  const [first] = channel.functions
-  if (!first) throw new RangeError('a channel has at least one function')
-  return levelFor(channel, first, channel.rest)
+/** The levels of the channels of a mode while nothing is set but how bright it is, 0 to 1. */
+export function levelsAtRest(type: FixtureType, channels: readonly Channel[], intensity: number): number[] {
+  const restOf = (role: NumberAttribute | ColourPart) =>
+    isColourPart(role) ? (restParts(type).get(role) ?? 0) : rangeOf(type, role).home
+  const source: ChannelSource = {
+    restOf,
+    amountOf: (role) => {
+      if (role === 'pan' || role === 'tilt') return { kind: 'number', number: 0 }
+      return { kind: 'number', number: role === 'intensity' ? intensity : restOf(role) }
+    },
+  }
+  return channels.map((channel) => channelLevel(channel, source, channel.rest, intensity))
 }
 
 /** The highest level of a channel. */

@@ -169,8 +169,8 @@ function lookAtRow(from: number, count: number) {
         </div>
       </section>
       <p class="mt-auto text-sm text-haze">
-        Press anything on the stage or in a table to see and change it here. With Move it can be dragged; hold Alt to
-        place it freely.
+        Press anything on the stage or in a table to see and change it here. Targets and set pieces can be dragged, with
+        Move anything; hold Alt to place it freely.
       </p>
     </div>
   </aside>

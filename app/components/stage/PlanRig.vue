@@ -40,6 +40,8 @@ const END_ON = 20
 const LETTER = 6
 const DIGIT = 7.5
 const LINE = 13
+/** How far a name is lifted over its hang at most. */
+const MOST_RAISED = 30
 
 const drawn = computed(() => {
   const labels: HangLabel[] = []
@@ -89,10 +91,12 @@ function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
         ? { x: middle, y: Math.min(top - 14, numbersTop(hang) - LINE), anchor: 'middle', width: 0 }
         : { x: Math.min(from.x, to.x) - 7, y: from.y + 4, anchor: 'end', width: 0 }
   const width = hang.hang.hang.name.length * LETTER
-  const isCrowded =
-    label.anchor === 'end' && heads.value.some((head) => head.hang !== hang && covers({ ...label, width }, head))
-  const other = { x: Math.max(from.x, to.x) + 7, y: from.y + 4, anchor: 'start' } as const
-  const free: HangLabel = { ...(isCrowded ? other : label), width }
+  const atEnd: HangLabel = { ...label, width }
+  const other: HangLabel = { ...atEnd, x: Math.max(from.x, to.x) + 7, anchor: 'start' }
+  const isCrowded = (one: HangLabel) => heads.value.some((head) => head.hang !== hang && covers(one, head))
+  const isMoved = label.anchor === 'end' && isCrowded(atEnd) && !isCrowded(other)
+  const free = isMoved ? other : atEnd
+  while (label.anchor === 'end' && isCrowded(free) && free.y > from.y - MOST_RAISED) free.y -= LINE
   while (placed.some((other) => overlaps(other, free))) free.y -= LINE
   placed.push(free)
   return free

@@ -27,7 +27,7 @@ const rim = computed(() => {
     aria-label="Rim of the pool"
     class="cursor-nesw-resize fill-none stroke-transparent hover:stroke-sail/30"
     pointer-events="stroke"
-    stroke-width="9"
+    stroke-width="7"
     :cx="rim.pool.x"
     :cy="rim.pool.y"
     :rx="rim.pool.long"

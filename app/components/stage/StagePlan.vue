@@ -130,6 +130,12 @@ defineExpose({
       />
     </template>
     <template #default="{ pointer }">
+      <PoolRim
+        v-if="stage.tool === 'select' && stage.room === 'focus'"
+        :chosen="handled"
+        :at-floor="poolsAtFloor"
+        @grab="pointer.onRim"
+      />
       <PlanTargets
         :targets="targets"
         :before="targetsBefore"
@@ -140,12 +146,6 @@ defineExpose({
         @grab="pointer.onTarget"
       />
       <LensMark v-if="stage.tool === 'lens'" :targets="targets" />
-      <PoolRim
-        v-if="stage.tool === 'select' && stage.room === 'focus'"
-        :chosen="handled"
-        :at-floor="poolsAtFloor"
-        @grab="pointer.onRim"
-      />
       <LightHandle v-if="stage.tool !== 'move' && stage.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
     </template>
   </StageDrawing>

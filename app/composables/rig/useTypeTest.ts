@@ -1,21 +1,17 @@
 /** A mode tried out without a fixture: levels on its channels, and the light they would make. */
 import { computed, ref, watch } from 'vue'
-import { channelLight, highestLevel, levelInWords, restingLevel } from '#core/output/channelReading'
+import { channelLight, highestLevel, levelInWords, levelsAtRest } from '#core/output/channelReading'
 import type { Channel, FixtureType } from '#core/show/entities'
 
 export type TypeTest = ReturnType<typeof useTypeTest>
 
 export function useTypeTest(type: () => FixtureType, channels: () => readonly Channel[]) {
   const levels = ref<number[]>([])
+  const rest = () => (levels.value = levelsAtRest(type(), channels(), 0))
   /** Everything at rest, but with light. */
-  function begin() {
-    levels.value = channels().map((channel) =>
-      channel.functions.some(({ does }) => does === 'intensity') ? highestLevel(channel) : restingLevel(channel),
-    )
-  }
+  const begin = () => (levels.value = levelsAtRest(type(), channels(), 1))
   watch(channels, begin, { immediate: true })
 
-  const rest = () => (levels.value = channels().map(restingLevel))
   function set(index: number, level: number) {
     const channel = channels()[index]
     if (!channel) return

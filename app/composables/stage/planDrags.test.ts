@@ -4,7 +4,7 @@ import { vec3, type Vec3 } from '#core/geometry/vector'
 import { asFixtureId, asTargetId, type FixtureId } from '#core/show/ids'
 import type { PlacedTarget } from '#core/show/targets'
 import type { AimDrag } from '../../stores/stage'
-import { aimDrag, boxDrag, moveDrag, type SelectionBox } from './planDrags'
+import { aimDrag, boxDrag, clickOrDrag, moveDrag, type SelectionBox } from './planDrags'
 
 /** Ten pixels a metre, the stage's origin at 500, 500. */
 const plan = {
@@ -85,6 +85,30 @@ describe('drawing a box', () => {
 
   it('is a click when the pointer hardly moves', () => {
     expect(drawn({ x: 50, y: 50 }, { x: 52, y: 51 })).toEqual(['click'])
+  })
+})
+
+describe('a press that may become a drag', () => {
+  function pressed() {
+    const done: string[] = []
+    const say = (what: string) => () => void done.push(what)
+    const drag = () => (say('begun')(), { move: say('moved'), drop: say('dropped'), cancel: say('put back') })
+    return { done, press: clickOrDrag({ x: 100, y: 100 }, say('clicked'), drag) }
+  }
+
+  it('is a click until it wanders, and the drag from then on, also back at its start', () => {
+    const still = pressed()
+    still.press.move({ x: 102, y: 101 })
+    still.press.drop({ x: 102, y: 101 })
+    expect(still.done).toEqual(['clicked'])
+    const wandering = pressed()
+    wandering.press.move({ x: 110, y: 100 })
+    wandering.press.move({ x: 100, y: 100 })
+    wandering.press.drop({ x: 100, y: 100 })
+    expect(wandering.done).toEqual(['begun', 'moved', 'moved', 'dropped'])
+    const left = pressed()
+    left.press.cancel()
+    expect(left.done).toEqual([])
   })
 })
 

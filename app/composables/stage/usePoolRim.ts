@@ -2,6 +2,7 @@
 import { POOL_RANGE } from '#core/show/attributeRange'
 import { useSelection } from '../../stores/selection'
 import { useStage } from '../../stores/stage'
+import { clickOrDrag } from './planDrags'
 import type { PlanDrag } from './usePlanDrag'
 import type { ScreenPoint } from './usePlanView'
 
@@ -30,13 +31,15 @@ export function usePoolRim(dragging: PlanDrag) {
         value: { kind: 'pool', diameter: Math.min(POOL_RANGE.max, Math.max(NARROWEST, wide)) },
       })
     }
-    dragging.begin(event, () => ({
+    const drag = () => ({
       move: widen,
-      drop: (point) => {
+      drop: (point: ScreenPoint) => {
         widen(point)
         void stage.commitTrial()
       },
-      cancel: stage.endTrial,
-    }))
+      cancel: () => stage.endTrial(),
+    })
+    // A press alone changes nothing.
+    dragging.begin(event, () => clickOrDrag(dragging.at(event), () => undefined, drag))
   }
 }
