@@ -11,7 +11,7 @@ import { traceEllipse, type Ellipse } from './brush'
 import { drawFrontPicture } from './frontPicture'
 import { outermost } from './outermost'
 import { turns } from './lightForm'
-import { drawOwnLight, drawPlanLight, planLightMark } from './planLight'
+import { drawOwnLight, drawPlanLight, planLightMark, wholePool } from './planLight'
 import { drawSectionLight, sectionLightMark } from './sectionLight'
 
 const INKS = { brass: 'brass', coral: 'coral', shoal: 'shoal', rule: 'rule' }
@@ -184,6 +184,8 @@ describe('light that is shaped', () => {
     set('shutterTop', 0.4)
     const { pool, outlines } = markAt()
     expect(pool).toBeNull()
+    // Its rim can be taken hold of all the same.
+    expect(wholePool(desk.seen(11), plan, true)).toEqual(whole)
     for (const { x, y } of outlines.flat())
       expect(Math.hypot(x - (whole?.x ?? 0), y - (whole?.y ?? 0))).toBeLessThan((whole?.long ?? 0) + 1e-6)
     const middle = sectionLightMark(desk.seen(11), section).pools[0]

@@ -6,7 +6,7 @@ import type { StageFixture } from '#core/cues/onStage'
 import { shownColour, type ScreenColour } from '#core/cues/shownColour'
 import { mean } from 'd3-array'
 import { add, scale, type Vec3 } from '#core/geometry/vector'
-import type { ClosedPool } from '#core/light/pool'
+import { poolOnLevel, type ClosedPool } from '#core/light/pool'
 import type { ScreenPoint, Sight } from '../composables/stage/usePlanView'
 import { outermost } from './outermost'
 import {
@@ -92,6 +92,12 @@ export function planLightMark(
     intensity: seen,
     colour: shownColour(fixture),
   }
+}
+
+/** The whole pool of a fixture's zoom, whatever cuts it; null where it never closes. */
+export function wholePool({ position, beam, zoom }: StageFixture, { toScreen, scale: metre }: Sight, atFloor: boolean) {
+  const pool = poolOnLevel(beam, zoom.angle, atFloor ? 0 : (position.point?.z ?? 0))
+  return pool?.kind === 'closed' ? ellipseOf(pool, toScreen(pool.centre), metre) : null
 }
 
 function ellipseOf({ halfLong, halfShort, turn }: ClosedPool, at: ScreenPoint, metre: number): Ellipse {

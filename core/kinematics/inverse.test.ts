@@ -126,6 +126,20 @@ describe('aiming, worked by hand', () => {
   })
 })
 
+describe('aiming out of reach', () => {
+  it('stops at the stop, and not a rounding beyond it', () => {
+    const head: Head = {
+      pan: { min: -117.4825, max: 117.4825 },
+      tilt: { min: -45, max: 45 },
+      pivotDrop: 0,
+      lens: { across: -0.001, normal: 0, forward: 0 },
+    }
+    const solved = solveAim(hung(head, 0, 0, 0), vec3(0.002, -0.001, 1.853), { reference: { pan: 0, tilt: 0 } })
+    expect(solved.reachable).toBe(false)
+    expect(Math.abs(solved.pan)).toBeLessThanOrEqual(117.4825)
+  })
+})
+
 describe('aiming, for any hang, head and place', () => {
   it('passes every target it calls reachable within 0.1 mm, inside the stops', () => {
     fc.assert(

@@ -82,14 +82,14 @@ function leastMiss(head: Head, v: Vec3): Attempt[] {
   const missAt = (pan: number) => bestTilt(mount, v, pan).miss
   const count = Math.max(1, Math.ceil((head.pan.max - head.pan.min) / PAN_STEP))
   const step = (head.pan.max - head.pan.min) / count
-  const misses = Array.from({ length: count + 1 }, (_, i) => missAt(head.pan.min + i * step))
+  // The last step ends at the stop itself: added up, it may lie a rounding beyond.
+  const panAt = (i: number) => (i >= count ? head.pan.max : head.pan.min + Math.max(0, i) * step)
+  const misses = Array.from({ length: count + 1 }, (_, i) => missAt(panAt(i)))
   const least = Math.min(...misses)
   return misses.flatMap((miss, i) => {
     const isValley = miss <= (misses[i - 1] ?? Infinity) && miss <= (misses[i + 1] ?? Infinity)
     if (!isValley || miss > least + STEP_SLACK) return []
-    const from = head.pan.min + Math.max(0, i - 1) * step
-    const to = head.pan.min + Math.min(count, i + 1) * step
-    const pan = narrowed(missAt, from, to)
+    const pan = narrowed(missAt, panAt(i - 1), panAt(i + 1))
     const { tilt } = bestTilt(mount, v, pan)
     return [{ pose: { pan, tilt }, side: tilt < 0 ? 'negative' : 'positive', short: 0 } as const]
   })

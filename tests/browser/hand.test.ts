@@ -44,7 +44,7 @@ test('sets and changes every attribute, by typing, dragging and keys', async ({ 
 test('a gobo is put in by name, spun and stopped again; the strip by Record says what is taken', async ({
   showPage,
 }) => {
-  await select(showPage, '12-14')
+  await select(showPage, '15-17')
   await openFamilies(showPage, 'Gobo')
   await type(value(showPage, 'gobo in slot'), 'Net')
   await hand(showPage).getByRole('region', { name: 'Gobo' }).getByRole('button', { name: '2 more' }).click()

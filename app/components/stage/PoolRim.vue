@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { isHead } from '#core/show/rig'
 import { usePlan } from '../../composables/stage/planKey'
-import { planLightMark } from '../../drawing/planLight'
+import { wholePool } from '../../drawing/planLight'
 import type { RimGrab } from '../../composables/stage/usePoolRim'
 
 const props = defineProps<{ chosen: readonly StageFixture[]; atFloor: boolean }>()
@@ -15,7 +15,7 @@ const rim = computed(() => {
   const first = props.chosen.find(({ rigged }) => isHead(rigged) && rigged.type.has.includes('zoom'))
   const diameter = first?.zoom.pool
   if (!first || diameter === null || diameter === undefined) return null
-  const { pool } = planLightMark(first, undefined, plan.sight.value, props.atFloor)
+  const pool = wholePool(first, plan.sight.value, props.atFloor)
   return pool && { pool, diameter }
 })
 </script>
