@@ -25,6 +25,8 @@ export type SeenAs =
   | 'prism turn'
   | 'blade depth'
   | 'blade angle'
+  | 'blade first corner'
+  | 'blade second corner'
   | 'frame turn'
   | 'strobe'
   | 'temperature'
@@ -72,6 +74,8 @@ const HERTZ = { unit: 'hertz', fade: 'runs', min: 0, max: 20, rest: 0 } as const
 /** As fast as it goes. */
 const PACE = { ...LEVEL, fade: 'snaps', rest: 1 } as const
 const BLADE = { ...LEVEL, family: 'shutters', seenAs: 'blade depth' } as const
+/** Blades driven by their corners, going round clockwise looking with the light. */
+const CORNER = { ...LEVEL, family: 'shutters' } as const
 const BLADE_ANGLE = {
   unit: 'degrees',
   fade: 'runs',
@@ -300,6 +304,62 @@ const DECLARED = {
     side: 'left',
     name: 'left shutter angle',
     standard: 'Blade4Rot',
+  },
+  shutterTopFirst: {
+    ...CORNER,
+    seenAs: 'blade first corner',
+    side: 'top',
+    name: 'top shutter first corner',
+    standard: 'Blade1A',
+  },
+  shutterTopSecond: {
+    ...CORNER,
+    seenAs: 'blade second corner',
+    side: 'top',
+    name: 'top shutter second corner',
+    standard: 'Blade1B',
+  },
+  shutterRightFirst: {
+    ...CORNER,
+    seenAs: 'blade first corner',
+    side: 'right',
+    name: 'right shutter first corner',
+    standard: 'Blade2A',
+  },
+  shutterRightSecond: {
+    ...CORNER,
+    seenAs: 'blade second corner',
+    side: 'right',
+    name: 'right shutter second corner',
+    standard: 'Blade2B',
+  },
+  shutterBottomFirst: {
+    ...CORNER,
+    seenAs: 'blade first corner',
+    side: 'bottom',
+    name: 'bottom shutter first corner',
+    standard: 'Blade3A',
+  },
+  shutterBottomSecond: {
+    ...CORNER,
+    seenAs: 'blade second corner',
+    side: 'bottom',
+    name: 'bottom shutter second corner',
+    standard: 'Blade3B',
+  },
+  shutterLeftFirst: {
+    ...CORNER,
+    seenAs: 'blade first corner',
+    side: 'left',
+    name: 'left shutter first corner',
+    standard: 'Blade4A',
+  },
+  shutterLeftSecond: {
+    ...CORNER,
+    seenAs: 'blade second corner',
+    side: 'left',
+    name: 'left shutter second corner',
+    standard: 'Blade4B',
   },
   frameTurn: {
     seenAs: 'frame turn',

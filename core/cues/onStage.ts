@@ -7,6 +7,7 @@ import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derivedEach } from '../show/derived'
 import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
+import type { FixtureType } from '../show/entities'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import { amountIn, type Amounts } from '../show/amounts'
 import { rangeOf } from '../show/attributeRange'
@@ -112,6 +113,14 @@ export function pictureNear(
 /** What a picture shows of every type. */
 const SHOWN = ['position', 'zoom', 'intensity', 'colour', 'colourWheel'] as const satisfies readonly Attribute[]
 
+const shownBy = new WeakMap<FixtureType, readonly Attribute[]>()
+/** What a picture shows of a type. */
+function shownOf(type: FixtureType): readonly Attribute[] {
+  const shown = shownBy.get(type) ?? [...SHOWN, ...seenAttributes(type)]
+  shownBy.set(type, shown)
+  return shown
+}
+
 /** The newest picture of a fixture, and all that it was worked out from. */
 interface Remembered {
   readonly contents: ReturnType<typeof contentsOf>
@@ -125,7 +134,7 @@ const remembered = new WeakMap<RiggedFixture, Remembered>()
 /** The picture of a fixture, the same object as last time where nothing it depends on has changed. */
 function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
   const [contents, stage] = [contentsOf(show), stageOf(show)]
-  const values = [...SHOWN, ...seenAttributes(rigged.type)].map((attribute) => lookup(rigged.id, attribute))
+  const values = shownOf(rigged.type).map((attribute) => lookup(rigged.id, attribute))
   const reference = playedPose(show, rigged.id)
   const known = remembered.get(rigged)
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt

@@ -40,6 +40,25 @@ export function angleAt(blade: Blade, end: 0 | 1, place: GatePoint, frameTurn: n
   return Math.atan2(dx * sy - dy * sx, dx * sx + dy * sy) / DEGREE
 }
 
+/** A blade by how far its two corners are in, 0 to 1, clockwise looking with the light: they are at the rim to both sides. */
+export function bladeOfCorners(side: BladeSide, first: number, second: number): Blade {
+  return { side, depth: (first + second) / 2, angle: Math.atan(second - first) / DEGREE }
+}
+
+/** How far a corner is in, 0 to 1, when the edge runs through a place and the other corner stays where it is. */
+export function cornerAt(side: BladeSide, end: 0 | 1, other: number, place: GatePoint, frameTurn: number): number {
+  const [x, y] = turnPoint(place, -frameTurn)
+  const [ox, oy] = OUTWARD[side]
+  const [sx, sy] = sidewaysOf(side)
+  // From the other corner, at the rim, across to this one.
+  const along = Math.max(NEAREST, 1 + (x * sx + y * sy) * (end === 0 ? -1 : 1))
+  const from = 1 - 2 * other
+  const out = from + (2 * (x * ox + y * oy - from)) / along
+  return Math.min(1, Math.max(0, (1 - out) / 2))
+}
+/** A corner is drawn by no place nearer to the other than this. */
+const NEAREST = 0.2
+
 /** The turn of the frame, degrees, that brings what stands upright at the top to a place. */
 export function frameTurnAt([x, y]: GatePoint): number {
   return Math.atan2(x, y) / DEGREE

@@ -46,6 +46,14 @@ describe('the form of a light', () => {
     })
   })
 
+  it('has blades of types that drive their corners: as deep as both, leaning to the deeper one', () => {
+    const shape = lightShape(
+      tern,
+      new Map<NumberAttribute, Amount>([['shutterTopSecond', { kind: 'number', number: 0.5 }]]),
+    )
+    expect(shape.blades).toEqual([{ side: 'top', depth: 0.25, angle: expect.closeTo(26.565, 3) }])
+  })
+
   it('goes over attribute by attribute, each as it fades', () => {
     const [from, to] = [at({ gobo: 1, goboTurn: 170, iris: 0 }), at({ gobo: 2, goboTurn: -170 })]
     const half = lightShape(

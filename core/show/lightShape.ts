@@ -1,6 +1,7 @@
 /** What fixtures make of the form of their light, by the attributes that the catalogue says are seen. */
 import { kindOf, nthOf, isNumberAttribute, type NumberAttribute } from '../attributes/attribute'
 import { BLADE_SIDES, type BladeSide, type SeenAs } from '../attributes/catalogue'
+import { bladeOfCorners } from '../light/bladeHandles'
 import { PLAIN_LIGHT, STANDING, type Blade, type LightShape, type Prism, type Turn } from '../light/gate'
 import { amountBetween, type Amounts } from './amounts'
 import { rangeOf, wheelOf } from './attributeRange'
@@ -97,6 +98,8 @@ function bladeAt(amounts: Amounts, side: BladeSide): Blade[] {
     }
     return 0
   }
+  const [first, second] = [number('blade first corner'), number('blade second corner')]
+  if (first > 0 || second > 0) return [bladeOfCorners(side, first, second)]
   const depth = number('blade depth')
   return depth > 0 ? [{ side, depth, angle: number('blade angle') }] : []
 }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { LISTED_ATTRIBUTES } from '#core/attributes/attribute'
 import { declarationOf, KINDS, referencesOf, type Kind } from '#core/show/kinds'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import { openDatabase } from '../../server/database/open'
@@ -59,6 +60,11 @@ const pointsAt = (kind: Kind) => [
 ]
 
 describe('what is declared of each kind is what the database has', () => {
+  it('knows every attribute of the catalogue', async () => {
+    const list = LISTED_ATTRIBUTES.map((attribute) => `('${attribute}')`).join(',')
+    expect(await ask(z.unknown(), `select a from (values ${list}) v (a) where not is_attribute(a)`)).toEqual([])
+  })
+
   it('keeps every field in columns of its table, and nothing else', async () => {
     const real = await columns()
     for (const kind of KINDS) {

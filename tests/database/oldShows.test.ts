@@ -47,7 +47,7 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [15, ['swatch']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [

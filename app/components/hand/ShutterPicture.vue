@@ -7,8 +7,8 @@
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { kindOf } from '#core/attributes/attribute'
 import { BLADE_SIDES, type BladeSide, type SeenAs } from '#core/attributes/catalogue'
-import { angleAt, bladeHandles, depthAt, frameTurnAt } from '#core/light/bladeHandles'
-import { openingOf, PLAIN_LIGHT } from '#core/light/gate'
+import { angleAt, bladeHandles, bladeOfCorners, cornerAt, depthAt, frameTurnAt } from '#core/light/bladeHandles'
+import { openingOf, PLAIN_LIGHT, type Blade } from '#core/light/gate'
 import { turnPoint, type GatePoint } from '#core/light/gatePoint'
 import type { HandAttribute } from '../../composables/hand/useHandAttributes'
 import { gatePath } from '../../drawing/gatePath'
@@ -52,10 +52,13 @@ const frameTurn = computed(() => shown(frame.value))
 const blades = computed(() =>
   BLADE_SIDES.flatMap((side) => {
     const depth = find('blade depth', side)
-    if (!depth) return []
     const angle = find('blade angle', side)
-    const blade = { side, depth: shown(depth), angle: shown(angle) }
-    return [{ blade, depth, angle, handles: bladeHandles(blade, frameTurn.value) }]
+    const corners = [find('blade first corner', side), find('blade second corner', side)] as const
+    if (!depth && !corners[0] && !corners[1]) return []
+    const blade = depth
+      ? { side, depth: shown(depth), angle: shown(angle) }
+      : bladeOfCorners(side, shown(corners[0]), shown(corners[1]))
+    return [{ blade, depth, angle, corners, handles: bladeHandles(blade, frameTurn.value) }]
   }),
 )
 const doDiffer = computed(() => props.attributes.some(({ low, high }) => low !== high))
@@ -77,6 +80,20 @@ function begin(event: PointerEvent, attribute: HandAttribute | undefined, wanted
   if (event.button !== 0 || !attribute) return
   picture.value?.setPointerCapture(event.pointerId)
   drag.value = { attribute, wanted, began: attribute.first, by: 0 }
+}
+
+type Corners = readonly [HandAttribute | undefined, HandAttribute | undefined]
+/** An end of an edge leans it, or moves the corner there. */
+function beginAtEnd(
+  event: PointerEvent,
+  blade: Blade,
+  which: 0 | 1,
+  angle: HandAttribute | undefined,
+  corners: Corners,
+) {
+  if (angle) return begin(event, angle, (place) => angleAt(blade, which, place, frameTurn.value))
+  const other = shown(corners[which === 0 ? 1 : 0])
+  begin(event, corners[which], (place) => cornerAt(blade.side, which, other, place, frameTurn.value))
 }
 
 function move(event: PointerEvent) {
@@ -118,7 +135,7 @@ function cancel() {
     >
       <circle :r="RADIUS" class="fill-night stroke-rule-2" />
       <path :d="opening" class="fill-brass/70" />
-      <template v-for="{ blade, depth, angle, handles } in blades" :key="blade.side">
+      <template v-for="{ blade, depth, angle, corners, handles } in blades" :key="blade.side">
         <line
           :x1="x(handles.ends[0])"
           :y1="y(handles.ends[0])"
@@ -127,18 +144,18 @@ function cancel() {
           :class="blade.depth > 0 ? 'stroke-sail' : 'stroke-haze'"
           stroke-width="1.500"
         />
-        <template v-if="angle">
+        <template v-for="which in [0, 1] as const" :key="which">
           <circle
-            v-for="which in [0, 1] as const"
-            :key="which"
+            v-if="angle ?? corners[which]"
             class="cursor-grab fill-deck stroke-mist hover:stroke-sail"
             r="4"
             :cx="x(handles.ends[which])"
             :cy="y(handles.ends[which])"
-            @pointerdown="begin($event, angle, (place) => angleAt(blade, which, place, frameTurn))"
+            @pointerdown="beginAtEnd($event, blade, which, angle, corners)"
           />
         </template>
         <circle
+          v-if="depth"
           class="cursor-grab fill-sail stroke-night"
           r="5"
           :cx="x(handles.middle)"

@@ -111,7 +111,9 @@ const BEFORE = { start: 0, middle: 0.5, end: 1 } as const
 const leftOf = ({ x, width, anchor }: HangLabel) => x - width * BEFORE[anchor]
 
 /** Half as wide as a head with its number is, and how far they reach over and under its middle, pixels. */
-const HEAD = { half: 10, over: 24, under: 10 }
+const HEAD = { half: 10, over: 22, under: 8 }
+/** How high the letters of a name are, pixels. */
+const LETTERS_HIGH = 9
 /** Every head on the screen, with the hang it is on. */
 const heads = computed(() => props.hangs.flatMap((hang) => hang.fixtures.map(({ at }) => ({ hang, at: toScreen(at) }))))
 function covers(label: HangLabel, { at }: (typeof heads.value)[number]): boolean {
@@ -120,7 +122,7 @@ function covers(label: HangLabel, { at }: (typeof heads.value)[number]): boolean
     at.x + HEAD.half > left &&
     at.x - HEAD.half < left + label.width &&
     label.y > at.y - HEAD.over &&
-    label.y - LINE < at.y + HEAD.under
+    label.y - LETTERS_HIGH < at.y + HEAD.under
   )
 }
 

@@ -24,7 +24,7 @@ const place = ([x, y]: GatePoint) => `${(x * RADIUS).toFixed(1)} ${(-y * RADIUS)
 
 const blades = computed(() =>
   BLADE_SIDES.flatMap((side) => {
-    if (!rangeAs('blade depth', side)) return []
+    if (!rangeAs('blade depth', side) && !rangeAs('blade first corner', side)) return []
     const lean = rangeAs('blade angle', side)
     const edge = (angle: number) => {
       const [from, to] = bladeHandles({ side, depth: DEPTH, angle }, 0).ends

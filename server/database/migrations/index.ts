@@ -16,6 +16,7 @@ import * as recordedInJournal from './013_recorded_in_journal'
 import * as attributes from './014_attributes'
 import * as colour from './015_colour'
 import * as lamps from './016_lamps'
+import * as corners from './017_corners'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -34,6 +35,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '014_attributes': attributes,
   '015_colour': colour,
   '016_lamps': lamps,
+  '017_corners': corners,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
