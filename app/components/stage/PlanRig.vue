@@ -111,7 +111,7 @@ const BEFORE = { start: 0, middle: 0.5, end: 1 } as const
 const leftOf = ({ x, width, anchor }: HangLabel) => x - width * BEFORE[anchor]
 
 /** Half as wide as a head with its number is, and how far they reach over and under its middle, pixels. */
-const HEAD = { half: 10, over: 22, under: 8 }
+const HEAD = { half: 10, over: 22, under: 5 }
 /** How high the letters of a name are, pixels. */
 const LETTERS_HIGH = 9
 /** Every head on the screen, with the hang it is on. */
