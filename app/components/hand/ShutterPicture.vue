@@ -62,6 +62,13 @@ const blades = computed(() =>
   }),
 )
 const doDiffer = computed(() => props.attributes.some(({ low, high }) => low !== high))
+const hint = computed(() => {
+  if (doDiffer.value) return 'The first fixture; each changes by the same.'
+  const edges = blades.value.some(({ depth }) => depth)
+    ? 'Draw an edge in by its middle, lean it by its ends'
+    : 'Draw an edge in by its corners'
+  return frame.value ? `${edges}, turn all by the mark.` : `${edges}.`
+})
 const opening = computed(() => {
   const standing = blades.value.map(({ blade }) => blade).filter(({ depth }) => depth > 0)
   return gatePath([openingOf({ ...PLAIN_LIGHT, blades: standing, frameTurn: frameTurn.value })], RADIUS)
@@ -174,12 +181,6 @@ function cancel() {
         />
       </g>
     </svg>
-    <p class="min-w-0 text-xs text-haze">
-      {{
-        doDiffer
-          ? 'The first fixture; each changes by the same.'
-          : 'Draw an edge in by its middle, lean it by its ends' + (frame ? ', turn all by the mark.' : '.')
-      }}
-    </p>
+    <p class="min-w-0 text-xs text-haze">{{ hint }}</p>
   </div>
 </template>
