@@ -109,7 +109,7 @@ export async function startCluster(
     ...[...LOGGING, ...settings, `hba_file=${waysIn}`, 'listen_addresses=127.0.0.1', 'unix_socket_permissions=0700'],
     ...[`port=${socket.port}`, `unix_socket_directories=${socket.folder}`],
   ]
-  const start = () => startedPostgres(programs, data, options)
+  const start = () => startedAlone(data, () => startedPostgres(programs, data, options))
   let running = await start()
   let isStopped = false
   let restarting: Promise<void> = Promise.resolve()
@@ -257,6 +257,20 @@ async function startedPostgres(programs: Programs, data: string, options: readon
   }
   const last = await stopped(data, { process: child, ended })
   throw new Error(`The database in ${data} did not start: ${lastWords(data, last)}. Mend this and start again.`)
+}
+
+/**
+ * Starts where nobody else is. One whose starter was killed a moment ago may write its lock file only
+ * now, while it is on its way out: it is waited for, and the start is tried once more.
+ */
+async function startedAlone(data: string, start: () => Promise<Postmaster>): Promise<Postmaster> {
+  try {
+    return await start()
+  } catch (error) {
+    if (!(error instanceof Error && error.message.includes('lock file'))) throw error
+    await othersEnded(data)
+    return start()
+  }
 }
 
 /** Whether a postmaster runs and has written that it takes connections. */
