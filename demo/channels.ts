@@ -9,13 +9,16 @@ export interface Laid {
   readonly bits: 8 | 16
   readonly rest: number
   readonly functions: readonly ChannelFunction[]
+  /** Where it takes the place of a dimmer. */
+  readonly dims?: boolean
+  readonly cell?: number
 }
 type ChannelFunction = Channel['functions'][number]
 type Role = ChannelFunction['does']
 
 /** Channels one after the other, coarse before fine. */
 export function laid(rows: readonly Laid[]): Channel[] {
-  const channels = rows.map(({ name, bits, rest, functions }): Channel => ({
+  const channels = rows.map(({ name, bits, rest, functions, dims = false, cell }): Channel => ({
     name,
     coarse: 1,
     fine: bits === 16 ? 2 : null,
@@ -24,9 +27,10 @@ export function laid(rows: readonly Laid[]): Channel[] {
     rest,
     highlight: null,
     curve: 'even',
-    dims: false,
+    dims,
     snaps: false,
     follows: null,
+    ...(cell === undefined ? {} : { cell }),
   }))
   return laidOutChannels(channels)
 }
@@ -54,6 +58,9 @@ export const other = (name: string, bits: 8 | 16 = 8): Laid => one(name, 'other'
 /** A channel for each part that mixes a colour. */
 export const mixing = (parts: readonly { readonly name: string }[], bits: 8 | 16): Laid[] =>
   parts.map(({ name }) => level(name, colourPart(name) ?? 'other', bits))
+/** The same channels once for each cell. */
+export const each = (count: number, rows: readonly Laid[]): Laid[] =>
+  Array.from({ length: count }, (_, i) => rows.map((row) => ({ ...row, name: `${row.name} ${i + 1}`, cell: i + 1 }))).flat()
 export const turning = (pan: number, tilt: number, bits: 8 | 16 = 16): Laid[] => [
   one('Pan', 'pan', bits, -pan, pan, 0),
   one('Tilt', 'tilt', bits, -tilt, tilt, 0),

@@ -15,6 +15,7 @@ export const HANGS: readonly HangRow[] = [
   { name: 'Boom left', form: 'boom', origin: vec3(6.9, 2.6, 2.4), yaw: 90, rise: 90, length: 3.8 },
   { name: 'Floor row', form: 'floor', origin: vec3(0, 9.1, 0), yaw: 0, rise: 0, length: 9 },
   { name: 'Footlights', form: 'floor', origin: vec3(0, -0.55, 0), yaw: 0, rise: 0, length: 8.4 },
+  { name: 'Under the jetty', form: 'floor', origin: vec3(1.85, 0.86, 0.42), yaw: 0, rise: 0, length: 2.6 },
 ]
 
 interface Row {
@@ -42,6 +43,7 @@ const tern = of(types.tern)
 const dunlin = of(types.dunlin)
 const plover = of(types.plover)
 const lamp = of(types.lamp)
+const strand = of(types.strand)
 const hung = { drop: 0.12, pitch: 0, roll: 0, yaw: 0 }
 
 const ROWS: readonly Row[] = [
@@ -85,6 +87,19 @@ const ROWS: readonly Row[] = [
     yaw: 0,
     universe: 4,
     address: 1,
+  },
+  // It lights the water before the jetty.
+  {
+    ...strand,
+    hang: 'Under the jetty',
+    first: 71,
+    along: [0],
+    drop: 0.05,
+    pitch: -40,
+    roll: 0,
+    yaw: 0,
+    universe: 4,
+    address: 101,
   },
 ]
 

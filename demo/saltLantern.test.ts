@@ -3,6 +3,7 @@ import { effectsOf } from '#core/refocus/effects'
 import { effectsInWords } from '#core/refocus/words'
 import { solvePosition } from '#core/palettes/solve'
 import { resolveValue } from '#core/palettes/resolve'
+import { wholeFixtures } from '#core/show/cells'
 import { danglingReferences } from '#core/show/references'
 import { rigOf } from '#core/show/rig'
 import { targetsOf } from '#core/show/targets'
@@ -24,7 +25,8 @@ const preview = (name: 'moveTarget' | 'moveHang', input: object) => {
 describe('the demo show', () => {
   it('is sound and as big as it says', () => {
     expect(danglingReferences(show)).toEqual([])
-    expect(show.all.fixture.size).toBe(42)
+    expect(wholeFixtures(show).length).toBe(43)
+    expect(show.all.fixture.size).toBe(43 + 8)
     expect(show.all.target.size).toBe(14)
     expect(show.all.palette.size).toBeGreaterThanOrEqual(30)
     expect(show.all.cue.size).toBeGreaterThanOrEqual(40)

@@ -2,7 +2,7 @@
 import { USUAL_EMITTERS, USUAL_FLAGS, type UsualPart } from '#core/attributes/colourPart'
 import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
 import type { Wheel } from '#core/show/entities'
-import { laid, does, one, level, other, mixing, turning, strobe, angleOrSpin, slots, type Laid } from './channels'
+import { each, laid, does, one, level, other, mixing, turning, strobe, angleOrSpin, slots, type Laid } from './channels'
 
 const gobos = (name: string, ...patterns: NonNullable<Wheel['slots'][number]['pattern']>[]): Wheel => ({
   kind: 'gobo',
@@ -56,6 +56,7 @@ export const tern: TypeWithModes = {
     { attribute: 'temperature', min: 2800, max: 6800, rest: 6800, fastest: null },
     { attribute: 'frameTurn', min: -60, max: 60, rest: 0, fastest: null },
   ],
+  cells: null,
   has: [
     'intensity',
     'position',
@@ -149,6 +150,7 @@ export const dunlin: TypeWithModes = {
   wheels: [],
   mixing: { kind: 'emitters', choice: 'brightest', parts: made(EMITTERS) },
   ranges: [{ attribute: 'temperature', min: 2500, max: 8000, rest: 8000, fastest: null }],
+  cells: null,
   has: ['intensity', 'strobe', 'strobePulse', 'strobeRandom', 'position', 'zoom', 'colour', 'temperature'],
   modes: [
     {
@@ -217,6 +219,7 @@ export const plover: TypeWithModes = {
   ],
   mixing: null,
   ranges: [],
+  cells: null,
   has: [
     'intensity',
     'strobe',
@@ -298,8 +301,48 @@ export const lamp: TypeWithModes = {
   wheels: [],
   mixing: null,
   ranges: [],
+  cells: null,
   has: ['intensity'],
   modes: [{ name: 'Dimmer', channels: laid([level('Intensity', 'intensity', 8)]) }],
 }
 
-export const OSTREL_TYPES: readonly TypeWithModes[] = [tern, dunlin, plover, lamp]
+const CELLS = 8
+const CELL_EMITTERS = USUAL_EMITTERS.filter(({ name }) => ['Red', 'Green', 'Blue'].includes(name))
+
+/** A bar of eight cells, each with its own level and colour. */
+export const strand: TypeWithModes = {
+  maker: 'Ostrel',
+  name: 'Strand',
+  form: 'lamp',
+  pan: { min: -90, max: 90, speed: 180, acceleration: 320, reversed: false },
+  tilt: { min: -90, max: 90, speed: 180, acceleration: 320, reversed: false },
+  pivotDrop: 0.05,
+  lens: { across: 0, normal: 0, forward: 0.05 },
+  optics: [{ beam: 24, field: 40, candela: 3600 }],
+  wheels: [],
+  mixing: { kind: 'emitters', choice: 'brightest', parts: made(CELL_EMITTERS) },
+  ranges: [],
+  cells: { count: CELLS, pitch: 0.3, has: ['intensity', 'colour'] },
+  has: ['intensity', 'strobe', 'colour'],
+  modes: [
+    {
+      name: 'Full',
+      channels: laid([
+        one('Strobe', 'strobe', 8, 0, 20, 0),
+        ...each(CELLS, [level('Intensity', 'intensity', 8), ...mixing(CELL_EMITTERS, 8)]),
+      ]),
+    },
+    {
+      name: 'Colours alone',
+      channels: laid([
+        one('Strobe', 'strobe', 8, 0, 20, 0),
+        ...each(
+          CELLS,
+          mixing(CELL_EMITTERS, 8).map((row) => ({ ...row, dims: true })),
+        ),
+      ]),
+    },
+  ],
+}
+
+export const OSTREL_TYPES: readonly TypeWithModes[] = [tern, dunlin, plover, lamp, strand]

@@ -5,6 +5,7 @@
  */
 import type { z } from 'zod'
 import { issueInWords } from '../show/faults'
+import { keepCells } from '../show/cells'
 import type { ChangeSet } from '../show/changes'
 import type { Draft } from '../show/draft'
 import type { CommandId, PersonId } from '../show/ids'
@@ -69,7 +70,9 @@ export function command<Input>(definition: CommandDefinition<Input>): Command<In
   }
 }
 
+/** What a draft makes of the show; fixtures get the cells of their types with it. */
 export function done(draft: Draft, label: string, mergeKey?: string): Done {
+  keepCells(draft)
   return { ok: true, changes: draft.changes(), after: () => draft.result(), label, mergeKey }
 }
 

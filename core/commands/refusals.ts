@@ -55,6 +55,8 @@ const WORDS = {
     kind === 'cue'
       ? `Cue ${number} is ${by || 'already there'}. Choose another number.`
       : `Number ${number} is ${kind === 'palette' ? '' : `the ${oneOf(kind)} `}${by}. Choose another number.`,
+  cell: ({ cell, fixture }: { readonly cell: string; readonly fixture: string }) =>
+    `${cell} is a cell of ${fixture} and goes with it: change ${fixture}.`,
   'fixture number taken': ({ number, by }: Numbered) =>
     `Number ${number} is taken${by ? ` by ${by}` : ''}. Number from elsewhere.`,
   'number taken in the rig': ({ number }: { readonly number: number }) => `Number ${number} is taken.`,
@@ -127,7 +129,7 @@ const WORDS = {
   'not a pool': ({ attribute }: { readonly attribute: string }) =>
     `A pool diameter sets the zoom; ${attribute} takes a number.`,
   'nothing in hand': always('There is nothing in hand to clear.'),
-  'nothing to copy': ({ fixture, families }: Families & { readonly fixture: number }) =>
+  'nothing to copy': ({ fixture, families }: Families & { readonly fixture: string }) =>
     `Fixture ${fixture} shows no ${listInWords(families)} that these fixtures could take.`,
   'a point': ({ name }: Named) => `${name} is a point. Choose a line or a ring.`,
   'a point to fan over': ({ name }: Named) =>
@@ -146,7 +148,7 @@ const WORDS = {
 
   // Palettes.
   'serves none': ({ name }: Named) => `${name} holds nothing for these fixtures.`,
-  'lacks attribute': ({ name, attribute, fixture }: Named & { readonly attribute: string; readonly fixture: number }) =>
+  'lacks attribute': ({ name, attribute, fixture }: Named & { readonly attribute: string; readonly fixture: string }) =>
     `${name} holds no ${attribute} for fixture ${fixture}.`,
   'takes nothing': ({ name }: Named) => `${name} would take nothing any more. Leave one family on.`,
   'none open': always('No palette is open in the hand.'),

@@ -5,7 +5,7 @@ import type { Attribute } from '../attributes/attribute'
 import type { FixtureId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { handOf } from './onStage'
-import { listsMoveUntil, movingFixtures, type MovingFixture } from './playback'
+import { listsMoveUntil, movingFixtures, unmoved, withCellsMoving, type MovingFixture } from './playback'
 import { standing, type Track } from './tracks'
 
 type Arrivals = ReadonlyMap<FixtureId, ReadonlyMap<Attribute, Track>>
@@ -50,8 +50,6 @@ export function heldTrack(show: Show, person: PersonId, fixture: FixtureId, attr
 const isComing = (tracks: ReadonlyMap<Attribute, Track>, now: number) =>
   [...tracks.values()].some(({ move }) => move !== null && move.startsAt + move.lasts > now)
 
-const NO_TRACKS: MovingFixture['tracks'] = new Map()
-
 /** Fixtures something of which is on its way at an instant, by the lists or by the hands of some people. */
 export function onTheMove(show: Show, people: readonly PersonId[], now: number): readonly MovingFixture[] {
   const byLists = movingFixtures(show)
@@ -60,7 +58,7 @@ export function onTheMove(show: Show, people: readonly PersonId[], now: number):
     [...arrivalsOf(show, person)].flatMap(([id, tracks]) => (!known.has(id) && isComing(tracks, now) ? [id] : [])),
   )
   if (coming.length === 0) return byLists
-  return [...byLists, ...[...new Set(coming)].map((id) => ({ id, tracks: NO_TRACKS }))]
+  return withCellsMoving(show, [...byLists, ...[...new Set(coming)].map(unmoved)])
 }
 
 const handsMoveUntil = derived(['handValue'], (show): number => {

@@ -3,6 +3,7 @@
  */
 import { beamAt, type Beam } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
+import { poolDiameter } from '../light/zoom'
 import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derivedEach } from '../show/derived'
@@ -71,11 +72,42 @@ export type Lookup = (fixture: FixtureId, attribute: Attribute) => Value | null
 
 /** The picture of one fixture for any source of values, as the stage has it: its head near the pose the lists bring it to. */
 export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
-  return pictureNear(show, rigged, lookup, playedPose(show, rigged.id))
+  return pictureNear(show, rigged, lookup, playedPose(show, (rigged.bar ?? rigged).id))
 }
 
-/** The picture of one fixture for any source of values. An aim without a stored choice is taken near `reference`. */
+/**
+ * The picture of one fixture for any source of values. An aim without a stored choice is taken near
+ * `reference`; that of a cell is its bar's.
+ */
 export function pictureNear(
+  show: ShowPart<'paletteValue' | StageKind>,
+  rigged: RiggedFixture,
+  lookup: Lookup,
+  reference: Pose,
+): StageFixture {
+  const own = ownPicture(show, rigged, lookup, reference)
+  return rigged.bar ? onBar(show, own, pictureNear(show, rigged.bar, lookup, reference)) : own
+}
+
+/** A cell's picture with what it shares with its bar: where it points, and whatever else it has not for itself. */
+export function onBar(show: ShowPart<StageKind>, cell: StageFixture, bar: StageFixture): StageFixture {
+  const { mount, type } = cell.rigged
+  const { pose, state } = bar.position
+  const { pan, tilt } = pose
+  const landed = solvePosition(mount, stageOf(show), { kind: 'angles', pan, tilt }, pose)
+  const zoom = type.has.includes('zoom') ? cell.zoom : bar.zoom
+  const pool = landed.throwMetres === null ? null : poolDiameter(landed.throwMetres, zoom.angle)
+  return {
+    ...cell,
+    position: { ...landed, state },
+    beam: beamAt(mount, pose),
+    zoom: { ...zoom, pool },
+    amounts: bar.amounts.size === 0 ? cell.amounts : new Map([...bar.amounts, ...cell.amounts]),
+  }
+}
+
+/** What a fixture shows of what it has for itself. */
+function ownPicture(
   show: ShowPart<'paletteValue' | StageKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
@@ -133,6 +165,19 @@ const remembered = new WeakMap<RiggedFixture, Remembered>()
 
 /** The picture of a fixture, the same object as last time where nothing it depends on has changed. */
 function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
+  const own = rememberedOwn(show, rigged, lookup)
+  if (!rigged.bar) return own
+  const bar = rememberedPicture(show, rigged.bar, lookup)
+  const known = joined.get(own)
+  if (known?.bar === bar) return known.picture
+  const picture = onBar(show, own, bar)
+  joined.set(own, { bar, picture })
+  return picture
+}
+/** Pictures of cells by what they show for themselves, with that of their bar. */
+const joined = new WeakMap<StageFixture, { readonly bar: StageFixture; readonly picture: StageFixture }>()
+
+function rememberedOwn(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
   const [contents, stage] = [contentsOf(show), stageOf(show)]
   const values = shownOf(rigged.type).map((attribute) => lookup(rigged.id, attribute))
   const reference = playedPose(show, rigged.id)
@@ -140,7 +185,7 @@ function rememberedPicture(show: Show, rigged: RiggedFixture, lookup: Lookup): S
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
   if (known?.contents === contents && known.stage === stage && isNear && isSame(known.values, values))
     return known.picture
-  const picture = pictureNear(show, rigged, lookup, reference)
+  const picture = ownPicture(show, rigged, lookup, reference)
   remembered.set(rigged, { contents, stage, values, reference, picture })
   return picture
 }

@@ -6,7 +6,7 @@ import { amountAt } from '../hand/standing'
 import type { CueId, CueListId } from '../show/ids'
 import { handOver } from './stageAt'
 import { followerOf } from './going'
-import { movingFixtures, litBy } from './playback'
+import { movingFixtures, litBy, unmoved } from './playback'
 import { playing } from './tracks'
 import { listsInOrder } from './tracking'
 
@@ -221,7 +221,7 @@ function seen({ desk }: Stage, now: number) {
   const end = handOver(desk.show, desk.person)
   const zoom = amountAt(
     desk.show,
-    moving ?? { id: fixture, tracks: new Map() },
+    moving ?? unmoved(fixture),
     'zoom',
     { ...end, seen: end.lookup },
     now,

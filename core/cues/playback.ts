@@ -163,6 +163,24 @@ function endLevel(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly Lis
 export interface MovingFixture {
   readonly id: FixtureId
   readonly tracks: ReadonlyMap<Attribute, readonly ListTrack[]>
+  /** Its bar, where that moves and it is a cell. */
+  readonly bar: MovingFixture | null
+}
+
+const NO_TRACKS: MovingFixture['tracks'] = new Map()
+
+/** A fixture of which no list moves anything. */
+export const unmoved = (id: FixtureId): MovingFixture => ({ id, tracks: NO_TRACKS, bar: null })
+
+/** Cells move with their bars: they come with them, whether anything of their own moves or not. */
+export function withCellsMoving(show: ShowPart<RigKind>, moving: readonly MovingFixture[]): readonly MovingFixture[] {
+  const rig = rigOf(show)
+  const bars = moving.filter(({ id }) => rig.get(id)?.cells.length)
+  if (bars.length === 0) return moving
+  const all = new Map(moving.map((fixture) => [fixture.id, fixture]))
+  for (const bar of bars)
+    for (const cell of rig.get(bar.id)?.cells ?? []) all.set(cell, { ...(all.get(cell) ?? unmoved(cell)), bar })
+  return [...all.values()]
 }
 
 /** Fixtures of which a list moves something, whatever the time; the newest runs decide. */
@@ -179,7 +197,10 @@ export const movingFixtures = derived(PLAYING_KINDS, (show): readonly MovingFixt
     const [first] = tracks
     if (first) found.get(first.fixture)?.set(first.attribute, tracks)
   }
-  return [...found].map(([id, tracks]) => ({ id, tracks }))
+  return withCellsMoving(
+    show,
+    [...found].map(([id, tracks]) => ({ id, tracks, bar: null })),
+  )
 })
 
 /** Until when a list moves something, milliseconds; 0 when nothing runs or everything is paused. */

@@ -5,7 +5,7 @@ import { showRecordOf, type Show } from '../show/show'
 import type { Attribute } from '../attributes/attribute'
 import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
-import { bringingOut, cueLookup, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
+import { bringingOut, cueLookup, onBar, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
 import { atRest } from './atRest'
 import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Move, Track } from './tracks'
@@ -94,7 +94,7 @@ function between(
 /** A picture in which nothing moves. What a list has let go of and nothing else sets is at rest. */
 function pictureOfStanding(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup): StageFixture {
   const place = tracks.get('position')?.track
-  const reference = place?.cue ? poseInCue(show, rigged.id, place.cue) : playedPose(show, rigged.id)
+  const reference = place?.cue ? poseInCue(show, rigged.id, place.cue) : playedPose(show, (rigged.bar ?? rigged).id)
   const lookup: Lookup = (fixture, attribute) => {
     const own = tracks.get(attribute)
     return own ? (own.track.value ?? atRest(show, rigged, attribute)) : base(fixture, attribute)
@@ -113,7 +113,9 @@ export interface PictureEnd {
 export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const picture = pictureOnWay(show, rigged, moving, end, now)
+  const own = pictureOnWay(show, rigged, moving, end, now)
+  const bar = moving.bar && onItsWay(show, moving.bar, end, now)
+  const picture = bar ? onBar(show, own, bar) : own
   const lights = moving.tracks.get('intensity')
   const lit = lights && !end.held(moving.id, 'intensity') ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture

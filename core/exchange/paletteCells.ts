@@ -54,8 +54,23 @@ function headOf({ number, name, shelf, colour, symbol, note, time, take, heldBac
 }
 
 function lineOf({ serves, attribute, value }: PortablePalette['values'][number]): Cells {
-  const whom = serves === 'any' ? 'any' : 'fixture' in serves ? `fixture ${serves.fixture}` : `type ${serves.type}`
-  return { serves: whom, attribute, kind: value.kind, ...valueCells(value) }
+  return { serves: whomInWords(serves), attribute, kind: value.kind, ...valueCells(value) }
+}
+
+/** Cells in words: as "12.10" a spreadsheet would make 12.1 of the tenth. */
+function whomInWords(serves: PortablePalette['values'][number]['serves']): string {
+  if (serves === 'any') return 'any'
+  if ('type' in serves) return `type ${serves.type}`
+  return serves.cell === undefined ? `fixture ${serves.fixture}` : `fixture ${serves.fixture} cell ${serves.cell}`
+}
+
+function readWhom(text: string) {
+  const [kind = '', ...rest] = text.split(' ')
+  const named = rest.join(' ')
+  if (kind === 'any') return 'any'
+  if (kind === 'type') return { type: named }
+  const [fixture = '', cell] = (named || kind).split(/\s*(?:cell|\.)\s*/)
+  return { fixture: numberOf(fixture), ...(cell === undefined ? {} : { cell: numberOf(cell) }) }
 }
 
 function valueCells(value: PortablePalette['values'][number]['value']): Cells {
@@ -139,10 +154,7 @@ function readHead(cell: Cell) {
 }
 
 function readLine(cell: Cell) {
-  const [kind = '', ...rest] = cell('serves').split(' ')
-  const named = rest.join(' ')
-  const serves = kind === 'any' ? 'any' : kind === 'type' ? { type: named } : { fixture: numberOf(named || kind) }
-  return { serves, attribute: cell('attribute'), value: readValue(cell) }
+  return { serves: readWhom(cell('serves')), attribute: cell('attribute'), value: readValue(cell) }
 }
 
 /** "0.31 0.33 1": x, y and level. */

@@ -9,6 +9,7 @@ import type { CommandInput } from '../commands/registry'
 import type { Whom } from '../palettes/reach'
 import { palette as paletteSchema, type PaletteValue } from '../show/entities'
 import { attributeId, inCatalogueOrder } from '../attributes/attribute'
+import { fixtureNumber } from '../show/cells'
 import { asFixtureId, asFixtureTypeId, asTargetId, type PaletteId } from '../show/ids'
 import { withColourListed, withOneColourLine } from './separateColours'
 import { normalisedName } from '../show/names'
@@ -26,7 +27,7 @@ import {
 
 const serves = z.union([
   z.literal('any'),
-  z.strictObject({ fixture: z.number().int() }),
+  z.strictObject({ fixture: z.number().int(), cell: z.number().int().optional() }),
   z.strictObject({ type: z.string() }),
 ])
 const portableValue = z.discriminatedUnion('kind', [
@@ -84,14 +85,16 @@ export function portablePalettes(show: Show, only?: ReadonlySet<PaletteId>): Por
 }
 
 function byWhom(a: PortableLine, b: PortableLine): number {
-  const rank = ({ serves: whom }: PortableLine) => (whom === 'any' ? -2 : 'type' in whom ? -1 : whom.fixture)
+  const rank = ({ serves: whom }: PortableLine) =>
+    whom === 'any' ? -2 : 'type' in whom ? -1 : whom.fixture + (whom.cell ?? 0) / 1000
   return rank(a) - rank(b) || inCatalogueOrder(a.attribute, b.attribute)
 }
 
 function portableLine(show: Show, { fixture, fixtureType, attribute, value }: PaletteValue): PortableLine {
   const type = show.all.fixtureType.get(fixtureType ?? '')
-  const number = show.all.fixture.get(fixture ?? '')?.number
-  const whom = number !== undefined ? { fixture: number } : type ? { type: type.name } : 'any'
+  const known = show.all.fixture.get(fixture ?? '')
+  const own = known && { fixture: known.number, ...(known.cell === null ? {} : { cell: known.cell }) }
+  const whom = own ? own : type ? { type: type.name } : 'any'
   return { serves: whom, attribute, value: portable(show, value) }
 }
 
@@ -139,7 +142,7 @@ type KnownValue = KnownPalette['values'][number]['value']
 
 /** Finds what a line names; or says in words what the show has not. */
 function finder(show: Show, coming: ReadonlySet<number>) {
-  const fixtures = new Map([...show.all.fixture].map(([id, { number }]) => [number, asFixtureId(id)]))
+  const fixtures = new Map([...show.all.fixture].map(([id, known]) => [fixtureNumber(known), asFixtureId(id)]))
   const types = new Map([...show.all.fixtureType].map(([id, { name }]) => [normalisedName(name), asFixtureTypeId(id)]))
   const targets = new Map([...show.all.target].map(([id, { name }]) => [normalisedName(name), asTargetId(id)]))
   const numbers = new Set([...show.all.palette.values()].map(({ number }) => number))
@@ -147,8 +150,9 @@ function finder(show: Show, coming: ReadonlySet<number>) {
   const whomOf = (whom: PortableLine['serves']): Whom | Missing => {
     if (whom === 'any') return 'any'
     if ('fixture' in whom) {
-      const own = fixtures.get(whom.fixture)
-      return own ? { own } : { missing: `there is no fixture ${whom.fixture}` }
+      const number = fixtureNumber({ number: whom.fixture, cell: whom.cell ?? null })
+      const own = fixtures.get(number)
+      return own ? { own } : { missing: `there is no fixture ${number}` }
     }
     const kind = types.get(normalisedName(whom.type))
     return kind ? { kind } : { missing: `there is no type ${whom.type}` }

@@ -4,7 +4,6 @@ import { groupsInOrder } from '../groups/groups'
 import { palettesInOrder } from '../palettes/resolve'
 import { derived } from '../show/derived'
 import {
-  asFixtureId,
   type CueId,
   type FixtureId,
   type GroupId,
@@ -13,6 +12,7 @@ import {
   type SetPieceId,
   type TargetId,
 } from '../show/ids'
+import { wholeFixtures } from '../show/cells'
 import { hangsOf, type RigKind } from '../show/rig'
 import { setPiecesOf } from '../show/setPieces'
 import { targetsOf } from '../show/targets'
@@ -104,9 +104,9 @@ function cuesOf(show: ShowPart<'cue' | 'cueList'>): NamedThing[] {
 
 function fixturesOf(show: ShowPart<RigKind>): NamedThing[] {
   const typeOf = (type: string | null) => (type && show.all.fixtureType.get(type)?.name) ?? 'no type'
-  return [...show.all.fixture]
+  return wholeFixtures(show)
     .map(([id, { number, name, type }]) => ({
-      thing: { kind: 'fixture', id: asFixtureId(id) } as const,
+      thing: { kind: 'fixture', id } as const,
       number,
       name: name || typeOf(type),
       about: `fixture, ${typeOf(type)}`,

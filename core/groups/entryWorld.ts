@@ -23,5 +23,12 @@ export function entryWorldOf(
     number,
     members: members.filter((id) => rigOf(show).has(id) && mayBeSelected(id)),
   }))
-  return { byNumber: new Map(placed.map(({ id, fixture }) => [fixture.number, id])), named, lit, selected }
+  const barsLit = placed.filter(({ cells }) => cells.some((id) => lit.has(id))).map(({ id }) => id)
+  return {
+    numbered: placed.map(({ id, fixture: { number, cell } }) => ({ id, number, cell })),
+    named,
+    // A bar is lit where one of its cells is.
+    lit: new Set([...lit, ...barsLit]),
+    selected,
+  }
 }

@@ -3,7 +3,7 @@ import { group } from 'd3-array'
 import { derived } from '../show/derived'
 import type { EntityOf } from '../show/kinds'
 import { asGroupId, type FixtureId, type GroupId } from '../show/ids'
-import { HANG_KINDS, hangsOf, membersOf, rigOf, type RiggedFixture } from '../show/rig'
+import { HANG_KINDS, hangsOf, membersOf, rigOf, withCells, type RiggedFixture } from '../show/rig'
 import type { PatternGroups } from '../selection/patterns'
 
 export interface OrderedGroup {
@@ -40,10 +40,10 @@ export const rigGroupsOf = derived(HANG_KINDS, (show): readonly RigGroup[] => {
   const byHang = hangs.map(({ hang, fixtures }) => ({
     by: 'hang' as const,
     name: hang.name,
-    members: fixtures.map(({ id }) => id),
+    members: fixtures.flatMap(({ id }) => withCells(show, id)),
   }))
   const byBoth = hangs.flatMap(({ hang, fixtures }) => {
-    const types = typesOf(fixtures)
+    const types = typesOf(fixtures.flatMap(({ id }) => withCells(show, id).flatMap((one) => rigOf(show).get(one) ?? [])))
     if (types.length < 2) return []
     return types.map(({ name, members }) => ({ by: 'type on hang' as const, name: `${name} on ${hang.name}`, members }))
   })

@@ -1,7 +1,7 @@
 /** What fixtures show of their attributes at an instant, in the middle of a fade too. */
 import { onTheMove } from '../cues/arrivals'
 import type { Lookup } from '../cues/onStage'
-import { progressOf, trackOf, type MovingFixture } from '../cues/playback'
+import { progressOf, trackOf, unmoved, type MovingFixture } from '../cues/playback'
 import { handOver, onItsWay, type PictureEnd } from '../cues/stageAt'
 import { atRest } from '../cues/atRest'
 import type { Track } from '../cues/tracks'
@@ -9,7 +9,7 @@ import { resolveValue } from '../palettes/resolve'
 import { freeAim, type SolvedPosition } from '../palettes/solve'
 import type { HandValue } from '../show/entities'
 import { isNumberAttribute, kindOf, type Attribute } from '../attributes/attribute'
-import type { FixtureId, PersonId } from '../show/ids'
+import type { PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { amountBetween, amountIn } from '../show/amounts'
@@ -57,8 +57,6 @@ export function amountAt(
   return at(track, now)
 }
 
-const still = (id: FixtureId): MovingFixture => ({ id, tracks: new Map() })
-
 /** The place lit, so that the throw goes over evenly as well; angles where the light does not get there. */
 function placeOf(position: SolvedPosition): Standing {
   const { pose, throwMetres, state } = position
@@ -75,7 +73,7 @@ export function standingAt(show: Show, person: PersonId, now: number) {
   const end: SeenEnd = { ...lookup, seen: lookup.lookup }
   const moving = new Map(onTheMove(show, end.people, now).map((fixture) => [fixture.id, fixture]))
   return (rigged: RiggedFixture, attribute: Attribute): Standing | null => {
-    const fixture = moving.get(rigged.id) ?? still(rigged.id)
+    const fixture = moving.get(rigged.id) ?? unmoved(rigged.id)
     const picture = onItsWay(show, fixture, end, now)
     if (!picture) return null
     if (attribute === 'position') return placeOf(picture.position)

@@ -1,4 +1,5 @@
 /** What differs between two states of a show, in words: palettes, cues, and the rest by kind. */
+import { byNumber, fixtureNumber } from '../show/cells'
 import { cueValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { valuesByCue } from '../cues/tracking'
@@ -70,15 +71,17 @@ function cues(earlier: Show, later: Show, parts: PartLines): Difference[] {
     })
 }
 
+type Numbered = Parameters<typeof fixtureNumber>[0]
+
 /** Values of a cue that differ; fixtures with the same change share a line. */
 function cueValues(earlier: Show, later: Show, cue: string): string[] {
-  const said = new Map<string, number[]>()
+  const said = new Map<string, Numbered[]>()
   const say = (stored: CueValue, was: CueValue | undefined, is: CueValue | undefined) => {
     const words = (show: Show, held: CueValue | undefined) =>
       held ? valueInWords(show, held.value, held.attribute) : 'not set'
     const line = `${attributeName(stored.attribute)}: ${words(earlier, was)} → ${words(later, is)}`
-    const number = (later.all.fixture.get(stored.fixture) ?? earlier.all.fixture.get(stored.fixture))?.number ?? 0
-    said.set(line, [...(said.get(line) ?? []), number])
+    const number = later.all.fixture.get(stored.fixture) ?? earlier.all.fixture.get(stored.fixture)
+    if (number) said.set(line, [...(said.get(line) ?? []), number])
   }
   const idOf = ({ fixture, attribute }: CueValue) => cueValueId(cue, fixture, attribute)
   for (const is of valuesByCue(later).get(cue) ?? []) {
@@ -87,7 +90,7 @@ function cueValues(earlier: Show, later: Show, cue: string): string[] {
   }
   for (const was of valuesByCue(earlier).get(cue) ?? [])
     if (!later.all.cueValue.has(idOf(was))) say(was, was, undefined)
-  return [...said].map(([line, numbers]) => `${numbers.sort((a, b) => a - b).join(', ')}: ${line}`)
+  return [...said].map(([line, numbers]) => `${numbers.sort(byNumber).map(fixtureNumber).join(', ')}: ${line}`)
 }
 
 /** All that is named by itself, besides palettes and cues. */
@@ -101,6 +104,9 @@ function stage(earlier: Show, later: Show, parts: PartLines): Difference[] {
     fates(earlier, later, kind).flatMap(({ id, how }): Difference[] => {
       const was = earlier.all[kind].get(id)
       const is = later.all[kind].get(id)
+      // Cells come and go with their bar.
+      const bar: unknown = Reflect.get(is ?? was ?? {}, 'bar')
+      if (bar) return []
       const lines = was && is ? [...changedFields(kind, was, is, PASSING), ...(parts.get(`${kind}/${id}`) ?? [])] : []
       if (how === 'both' && lines.length === 0) return []
       const [word] = declarationOf(kind).words

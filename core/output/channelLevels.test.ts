@@ -140,7 +140,7 @@ function levelsAnew(show: Show, now: number): Map<number, number[]> {
   const moving = new Map(onTheMove(show, view.people, now).map((fixture) => [fixture.id, fixture]))
   const universes = new Map<number, number[]>()
   for (const rigged of rigOf(show).values()) {
-    const { universe, address, mode } = rigged.fixture
+    const { universe, address, mode } = (rigged.bar ?? rigged).fixture
     const on = moving.get(rigged.id)
     const picture = on ? onItsWay(show, on, view, now) : pictureOf(show, rigged, view.lookup)
     if (!picture || universe === null || address === null) continue
@@ -161,6 +161,7 @@ function levelsAnew(show: Show, now: number): Map<number, number[]> {
     const levels = universes.get(universe) ?? new Array<number>(512).fill(0)
     universes.set(universe, levels)
     for (const channel of show.all.fixtureMode.get(mode ?? '')?.channels ?? []) {
+      if ((channel.cell ?? null) !== rigged.fixture.cell) continue
       const level = channelLevel(channel, { amountOf, restOf }, channel.rest, seen)
       levels[address + channel.coarse - 2] = channel.fine === null ? level : level >> 8
       if (channel.fine !== null) levels[address + channel.fine - 2] = level & 255

@@ -2,7 +2,7 @@
  * What goes out: the level of every patched channel, as the stage is at an instant.
  */
 import { rangeOf } from '../show/attributeRange'
-import { UNIVERSE_SIZE } from '../patch/span'
+import { channelsFor, UNIVERSE_SIZE } from '../patch/span'
 import { amountAt, amountSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
 import { audienceView, type AudienceView } from '../cues/audienceView'
@@ -24,7 +24,7 @@ import { channelLevel, levelsOf, type ChannelSource } from './channelFunction'
 /** 512 levels from 0 to 255 by universe, which counts from 1; channel 1 stands first. */
 export type Universes = ReadonlyMap<number, Uint8Array>
 
-/** A fixture with where it listens. */
+/** A fixture with where it listens, and the channels that are for it: those of cells are for them alone. */
 interface Patched {
   readonly rigged: RiggedFixture
   readonly universe: number
@@ -35,9 +35,11 @@ interface Patched {
 const patchedIn = derived(['fixtureMode', ...RIG_KINDS], (show): ReadonlyMap<string, Patched> => {
   const found = new Map<string, Patched>()
   for (const rigged of rigOf(show).values()) {
-    const { universe, address, mode } = rigged.fixture
-    const channels = show.all.fixtureMode.get(mode ?? '')?.channels
-    if (universe !== null && address !== null && channels) found.set(rigged.id, { rigged, universe, address, channels })
+    const { universe, address, mode } = (rigged.bar ?? rigged).fixture
+    const all = show.all.fixtureMode.get(mode ?? '')?.channels
+    if (universe === null || address === null || !all) continue
+    const channels = channelsFor(all, rigged.fixture.cell)
+    found.set(rigged.id, { rigged, universe, address, channels })
   }
   return found
 })
@@ -137,17 +139,20 @@ function sourceOf(picture: StageFixture, amountOf: (attribute: Attribute) => Amo
   }
 }
 
-/** What a picture shows of a role; null for what is not in it. */
+/** A bar whose cells are dimmed each by itself leaves their light as it is. */
+const isMaster = ({ type, cells }: RiggedFixture) => cells.length > 0 && !type.has.includes('intensity')
+
 const partLevel = (type: FixtureType, colour: PlainColour, part: ColourPart) =>
   madeColour(type, colour).parts.get(part) ?? 0
 
+/** What a picture shows of a role; null for what is not in it. */
 function numberPictured(picture: StageFixture, role: ChannelRole): number | null {
   switch (role) {
     case 'pan':
     case 'tilt':
       return picture.position.pose[role]
     case 'intensity':
-      return picture.seen
+      return isMaster(picture.rigged) ? 1 : picture.seen
     case 'zoom':
       return picture.zoom.angle
     case 'colourWheel':

@@ -4,6 +4,7 @@
  * said so widely falls back to the next narrower reach.
  */
 import { group } from 'd3-array'
+import { typeIdOf } from '../show/cells'
 import { paletteValueId } from '../show/compositeIds'
 import equal from 'fast-deep-equal'
 import { HOME } from '../kinematics/head'
@@ -60,7 +61,7 @@ function reachingOf(show: Show, values: readonly FixtureValue[], width: Width): 
   if (width === 'own') return values.map(own)
   const common = width === 'any' ? commonOf(values.map((one) => forAny(show, one))) : null
   if (common) return [{ whom: 'any', ...common }, ...turnedOtherwise(show, values)]
-  return [...group(values, ({ fixture }) => show.all.fixture.get(fixture)?.type ?? null)].flatMap(([type, ofType]) => {
+  return [...group(values, ({ fixture }) => typeIdOf(show, fixture))].flatMap(([type, ofType]) => {
     const alike = type === null ? null : commonOf(ofType)
     if (type === null || !alike) return ofType.map(own)
     return [{ whom: { kind: type }, ...alike }, ...turnedOtherwise(show, ofType)]
@@ -141,7 +142,7 @@ function hideNothing(
     const { fixture, attribute } = recorded
     const ownId = paletteValueId(palette, attribute, { own: fixture })
     if (written.has(ownId)) return []
-    const type = show.all.fixture.get(fixture)?.type ?? ''
+    const type = typeIdOf(show, fixture) ?? ''
     const isHidden =
       contents?.kind.get(attribute)?.has(type) === true &&
       !written.has(paletteValueId(palette, attribute, { kind: type }))

@@ -16,8 +16,11 @@ const START = richDesk()
 
 /** What a palette gives a fixture, looked for among all its values from the narrowest to the widest. */
 function storedSlowly(show: Show, palette: string, fixture: FixtureId, attribute: Attribute): Value | null {
-  const { type } = show.all.fixture.get(fixture) ?? { type: null }
-  if (type === null || !show.all.fixtureType.get(type)?.has.includes(attribute)) return null
+  const found = show.all.fixture.get(fixture)
+  const type = (found?.bar ? show.all.fixture.get(found.bar) : found)?.type ?? null
+  const of = show.all.fixtureType.get(type ?? '')
+  const isOfCells = of?.cells?.has.includes(attribute) === true
+  if (!of?.has.includes(attribute) || isOfCells !== (found?.bar !== null)) return null
   const values = [...show.all.paletteValue.values()].filter((v) => v.palette === palette && v.attribute === attribute)
   const own = values.find((v) => v.fixture === fixture)
   const kind = values.find((v) => v.fixtureType === type)

@@ -1,6 +1,7 @@
 /** Values in hand that were changed away from a palette, and how the palette would take them in. */
 import { flatGroup } from 'd3-array'
 import equal from 'fast-deep-equal'
+import { typeIdOf } from '../show/cells'
 import { derived } from '../show/derived'
 import type { PaletteId, PersonId } from '../show/ids'
 import { lets } from '../show/masks'
@@ -81,7 +82,7 @@ function standingOf(
   { fixture, attribute }: Pick<FixtureValue, 'fixture' | 'attribute'>,
 ) {
   const contents = contentsOf(show).get(palette)
-  const type = show.all.fixture.get(fixture)?.type ?? ''
+  const type = typeIdOf(show, fixture) ?? ''
   if (contents?.own.get(attribute)?.has(fixture)) return 'own'
   if (contents?.kind.get(attribute)?.has(type)) return type
   return contents?.any.has(attribute) ? 'any' : 'own'

@@ -2,8 +2,9 @@
 import { isNumberAttribute } from '../attributes/attribute'
 import { canSpin, roleName, type ChannelRole } from '../attributes/channelRole'
 import type { Channel, FixtureType } from '../show/entities'
+import { typeAsWhole, typeOfCell } from '../show/cells'
 import { partsOf } from '../show/colours'
-import { placesOf } from './span'
+import { channelsFor, placesOf } from './span'
 
 export interface ModeFault {
   /** The channel it is about, by its place in the list; null for the mode as a whole. */
@@ -30,11 +31,14 @@ function channelFaults(type: FixtureType, channels: readonly Channel[], channel:
   const say: Say = (message, severity, part) => faults.push({ row, part: part ?? null, message, severity })
   checkPlaces(channels, channel, row, say)
   checkRest(channel, say)
-  if (channel.follows !== null && !channels.some(({ name }, i) => name === channel.follows && i !== row))
-    say(`follows ${channel.follows}, which no other channel is called`, 'wrong')
+  const beside = channelsFor(channels, channel.cell ?? null)
+  if (channel.follows !== null && !beside.some((other) => other !== channel && other.name === channel.follows))
+    say(`follows ${channel.follows}, which no other channel of ${channel.cell ? 'its cell' : 'it'} is called`, 'wrong')
+  if (channel.cell !== undefined && channel.cell > (type.cells?.count ?? 0))
+    say(`is for cell ${channel.cell}, but there ${type.cells ? `are ${type.cells.count}` : 'are none'}`, 'wrong')
   for (const [part, one] of channel.functions.entries()) {
     checkFunction(type, channel, one, part, say)
-    if (channel.follows === null) checkTwins(channels, one, row, part, say)
+    if (channel.follows === null) checkTwins(channels, channel, one, row, part, say)
   }
   return faults
 }
@@ -89,6 +93,7 @@ function checkAxis(axis: FixtureType['pan'], channel: Channel, one: ChannelFunct
 /** Two channels that drive the same on their own would fight; one may follow the other. */
 function checkTwins(
   channels: readonly Channel[],
+  { cell }: Channel,
   { does }: ChannelFunction,
   row: number,
   part: number,
@@ -96,13 +101,21 @@ function checkTwins(
 ): void {
   if (does === 'other') return
   const twin = channels.find(
-    ({ functions, follows }, i) => i < row && follows === null && functions.some((one) => one.does === does),
+    (other, i) =>
+      i < row && other.cell === cell && other.follows === null && other.functions.some((one) => one.does === does),
   )
   if (twin) say(`${roleName(does)} is driven by ${twin.name} already; let this one follow it`, 'wrong', part)
 }
 
-/** What the type can do that no channel drives. */
+/** What the type can do that no channel drives; of cells that are alike the first is told. */
 function missing(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
+  const [ofCell] = Array.from({ length: type.cells?.count ?? 0 }, (_, i) =>
+    missingOf(typeOfCell(type), channelsFor(channels, i + 1), ` of cell ${i + 1}`),
+  ).filter((faults) => faults.length > 0)
+  return [...missingOf(typeAsWhole(type), channelsFor(channels, null), ''), ...(ofCell ?? [])]
+}
+
+function missingOf(type: FixtureType, channels: readonly Channel[], whose: string): ModeFault[] {
   const there = new Set(channels.flatMap(({ functions }) => functions.map(({ does }) => does)))
   const isDimmed = channels.some(({ dims }) => dims)
   const parts = type.has.includes('colour') ? partsOf(type) : []
@@ -113,7 +126,7 @@ function missing(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
     .map((role) => ({
       row: null,
       part: null,
-      message: `no channel for ${roleName(role)}`,
+      message: `no channel for ${roleName(role)}${whose}`,
       severity: role === 'pan' || role === 'tilt' || role === 'intensity' ? 'wrong' : 'look',
     }))
 }

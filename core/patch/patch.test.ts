@@ -113,7 +113,7 @@ describe('the patch of a show', () => {
 
 describe('modes', () => {
   it('of the types every show begins with are sound and as big as they say', () => {
-    expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[46, 17], [24, 11], [24], [1]])
+    expect(OSTREL_TYPES.map((type) => type.modes.map(footprint))).toEqual([[46, 17], [24, 11], [24], [1], [33, 25]])
     for (const type of OSTREL_TYPES)
       expect(modeFaults(type, type.modes[0]?.channels ?? []).filter(({ severity }) => severity === 'wrong')).toEqual([])
   })
@@ -149,7 +149,7 @@ describe('modes', () => {
     expect(wrong.map(({ row, part, message }) => `${row}.${part ?? ''} ${message}`)).toEqual([
       '0.1 levels 90 to 255 overlap 0 to 100',
       '1.0 iris is driven by Zoom already; let this one follow it',
-      '2. follows Nobody, which no other channel is called',
+      '2. follows Nobody, which no other channel of it is called',
       '3.0 frost cannot spin',
     ])
   })

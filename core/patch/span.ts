@@ -20,6 +20,11 @@ export function placesOf({ coarse, fine, finest }: Pick<Channel, 'coarse' | 'fin
   return [coarse, fine, finest].filter((place) => place !== null)
 }
 
+/** The channels of a mode that are for one cell, from 1, or for the fixture as a whole. */
+export function channelsFor(channels: readonly Channel[], cell: number | null): readonly Channel[] {
+  return channels.filter((channel) => (channel.cell ?? null) === cell)
+}
+
 /** How many channels a mode takes. */
 export function footprint(mode: Pick<FixtureMode, 'channels'>): number {
   return Math.max(...mode.channels.flatMap(placesOf))

@@ -1,5 +1,6 @@
 /** Fixtures that a change leaves without a place in the venue in play, and what speaks of them. */
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
+import { wholeOf } from '../show/cells'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { counted } from '../show/counted'
@@ -14,13 +15,15 @@ export interface AbsentEffect {
 /** Fixtures that hang before a change and are still there after it, but hang nowhere, by number. */
 export function absentAfter(before: Show, after: Show): AbsentEffect[] {
   if (rigOf(before) === rigOf(after)) return []
-  const absent = [...rigOf(before).keys()].filter((id) => !rigOf(after).has(id) && after.all.fixture.has(id))
+  const absent = [...rigOf(before).values()].flatMap(({ id, bar }) =>
+    bar === null && !rigOf(after).has(id) && after.all.fixture.has(id) ? [id] : [],
+  )
   if (absent.length === 0) return []
   const palettes = new Map<FixtureId, Set<PaletteId>>(absent.map((id) => [id, new Set()]))
   const cues = new Map<FixtureId, Set<CueId>>(absent.map((id) => [id, new Set()]))
   for (const { fixture, palette } of after.all.paletteValue.values())
-    if (fixture !== null) palettes.get(fixture)?.add(palette)
-  for (const { fixture, cue } of after.all.cueValue.values()) cues.get(fixture)?.add(cue)
+    if (fixture !== null) palettes.get(wholeOf(after, fixture))?.add(palette)
+  for (const { fixture, cue } of after.all.cueValue.values()) cues.get(wholeOf(after, fixture))?.add(cue)
   return absent.map((fixture) => ({
     fixture,
     palettes: [...(palettes.get(fixture) ?? [])],

@@ -4,6 +4,7 @@ import { colourInWords } from '../show/colourInWords'
 import { length } from '../geometry/vector'
 import type { FixtureType, PaletteValue } from '../show/entities'
 import { attributeName, inCatalogueOrder, type Attribute } from '../attributes/attribute'
+import { byNumber, fixtureNumber, typeIdOf } from '../show/cells'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { CueContent } from '../show/values'
@@ -19,24 +20,27 @@ export interface PaletteLine {
   readonly value: string
 }
 
+type Ranked = Parameters<typeof byNumber>[0]
+
 /** The lines of a palette: for any first, then by type, then by fixture number. */
 export function paletteLines(show: Show, palette: PaletteId): PaletteLine[] {
-  const lines: (PaletteLine & { rank: number })[] = []
+  const lines: (PaletteLine & Ranked)[] = []
   for (const [id, stored] of show.all.paletteValue) {
     if (stored.palette !== palette) continue
     const { attribute, fixture, value } = stored
-    const { whom, rank, type } = servedInWords(show, stored)
-    lines.push({ id, fixture, whom, attribute, value: valueInWords(show, value, attribute, type), rank })
+    const { type, ...whom } = servedInWords(show, stored)
+    lines.push({ id, fixture, attribute, value: valueInWords(show, value, attribute, type), ...whom })
   }
-  return lines.sort((a, b) => a.rank - b.rank || inCatalogueOrder(a.attribute, b.attribute))
+  return lines.sort((a, b) => byNumber(a, b) || inCatalogueOrder(a.attribute, b.attribute))
 }
 
 function servedInWords(show: Show, { fixture, fixtureType }: PaletteValue) {
   const known = show.all.fixture.get(fixture ?? '')
-  if (known) return { whom: String(known.number), rank: known.number, type: show.all.fixtureType.get(known.type ?? '') }
+  const ofType = fixture ? show.all.fixtureType.get(typeIdOf(show, fixture) ?? '') : undefined
+  if (known) return { whom: fixtureNumber(known), number: known.number, cell: known.cell, type: ofType }
   const type = show.all.fixtureType.get(fixtureType ?? '')
-  if (type) return { whom: `every ${type.name}`, rank: -1, type }
-  return { whom: 'any fixture', rank: -2, type: undefined }
+  if (type) return { whom: `every ${type.name}`, number: -1, cell: null, type }
+  return { whom: 'any fixture', number: -2, cell: null, type: undefined }
 }
 
 /** "at Dory bow, 0.40 m upstage", "pan 12.0°, tilt -30.0°", "pool 1.80 m", "65 %". */

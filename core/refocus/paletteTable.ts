@@ -1,7 +1,8 @@
 /** What a palette holds as a table: whom it serves down, attributes across, equal rows in one. */
 import { group } from 'd3-array'
 import { inCatalogueOrder, type Attribute } from '../attributes/attribute'
-import { writtenSelection } from '../selection/written'
+import { writtenFixtures } from '../selection/written'
+import { numberOfFixture } from '../show/cells'
 import type { FixtureId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
 import { paletteLines, type PaletteLine } from './paletteLines'
@@ -27,7 +28,7 @@ export function paletteTable(show: Show, palette: PaletteId): PaletteTable {
   const folded = group(plain, ({ fixtures, whom, cells }) => JSON.stringify([fixtures.length === 0 && whom, ...cells]))
   return {
     attributes: [...new Set(lines.map(({ attribute }) => attribute))].sort(inCatalogueOrder),
-    rows: [...folded.values()].map(foldedRow),
+    rows: [...folded.values()].map((rows) => foldedRow(show, rows)),
   }
 }
 
@@ -40,17 +41,18 @@ function rowOf(lines: readonly PaletteLine[]): PaletteRow {
   }
 }
 
-function foldedRow(rows: readonly PaletteRow[]): PaletteRow {
+function foldedRow(show: Show, rows: readonly PaletteRow[]): PaletteRow {
   const [first] = rows
   const isAlone = rows.length < 2
+  const fixtures = rows.flatMap((row) => row.fixtures)
   return {
-    whom: isAlone ? (first?.whom ?? '') : writtenSelection(rows.map(({ whom }) => Number(whom))),
-    fixtures: rows.flatMap(({ fixtures }) => fixtures),
+    whom: isAlone ? (first?.whom ?? '') : writtenFixtures(show, fixtures),
+    fixtures,
     cells: first?.cells ?? new Map(),
   }
 }
 
 /** The rows that a folded one is made of, one a fixture. */
 export function unfolded(show: Show, { fixtures, cells }: PaletteRow): PaletteRow[] {
-  return fixtures.map((id) => ({ whom: String(show.all.fixture.get(id)?.number ?? ''), fixtures: [id], cells }))
+  return fixtures.map((id) => ({ whom: numberOfFixture(show, id), fixtures: [id], cells }))
 }

@@ -22,8 +22,8 @@ it('tells of every pool how far it moves and its head turns, and who can no long
   }
   const { moves, turned, effect } = moved(vec3(0.6, 2.8, 0))
   expect(moves.map(({ number, losesReach }) => [number, losesReach])).toEqual([
-    [11, false],
-    [12, false],
+    ['11', false],
+    ['12', false],
   ])
   moves.forEach(({ shiftMetres, panDegrees, tiltDegrees }, i) => {
     expect(shiftMetres).toBeCloseTo(1, 9)

@@ -1,4 +1,5 @@
 /** How far each pool of a palette moves, and how far its head turns for it. */
+import { byNumber, fixtureNumber } from '../show/cells'
 import type { FixtureId } from '../show/ids'
 import type { Show } from '../show/show'
 import type { FixtureEffect, PaletteEffect } from './effects'
@@ -6,7 +7,7 @@ import type { FixtureEffect, PaletteEffect } from './effects'
 /** One fixture's part of what a change does to a palette. */
 export interface PoolMove {
   readonly fixture: FixtureId
-  readonly number: number
+  readonly number: string
   /** From where the light lands to where it will, metres; null where it lands nowhere or cannot be turned to. */
   readonly shiftMetres: number | null
   /** What the head turns on its axes, degrees, signed as pan and tilt are. */
@@ -18,8 +19,12 @@ export interface PoolMove {
 /** The pools of a palette by fixture number. */
 export function poolMoves(show: Show, { fixtures }: PaletteEffect): PoolMove[] {
   return fixtures
-    .map((effect) => ({ ...moveOf(effect), number: show.all.fixture.get(effect.fixture)?.number ?? 0 }))
-    .sort((a, b) => a.number - b.number)
+    .flatMap((effect) => {
+      const known = show.all.fixture.get(effect.fixture)
+      return known ? [{ known, move: { ...moveOf(effect), number: fixtureNumber(known) } }] : []
+    })
+    .sort((a, b) => byNumber(a.known, b.known))
+    .map(({ move }) => move)
 }
 
 function moveOf({ fixture, before, after, shiftMetres, losesReach }: FixtureEffect): Omit<PoolMove, 'number'> {

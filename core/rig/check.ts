@@ -7,8 +7,8 @@ import { mountingPoint } from '../geometry/frame'
 import { patchFaultInWords, patchFaults, spansOf } from '../patch/span'
 import { modeFaults } from '../patch/modeCheck'
 import { derived } from '../show/derived'
+import { wholeFixtures } from '../show/cells'
 import {
-  asFixtureId,
   asFixtureTypeId,
   type FixtureId,
   type FixtureTypeId,
@@ -60,8 +60,8 @@ export const rigCheck = derived(CHECKED_KINDS, (show): readonly Finding[] => {
 function typeFindings(show: Checked): Finding[] {
   const { venue } = showRecordOf(show)
   const findings: Finding[] = []
-  for (const [id, fixture] of show.all.fixture) {
-    const jump: Jump = { kind: 'fixture', fixtures: [asFixtureId(id)] }
+  for (const [id, fixture] of wholeFixtures(show)) {
+    const jump: Jump = { kind: 'fixture', fixtures: [id] }
     const title = `Fixture ${fixture.number}`
     if (fixture.type === null)
       findings.push({ severity: 'wrong', title, why: 'has no type, so it cannot be aimed', jump })
@@ -93,11 +93,11 @@ function patchFindings(show: Checked): Finding[] {
     const title = `Fixture ${span.number} at ${span.universe}.${span.first}`
     return [{ severity: 'wrong', title, why: patchFaultInWords(fault, span), jump }]
   })
-  const unpatched = [...show.all.fixture].filter(([, f]) => f.universe === null || f.address === null)
+  const unpatched = wholeFixtures(show).filter(([, f]) => f.universe === null || f.address === null)
   if (unpatched.length === 0) return faults
   const numbers = unpatched.map(([, f]) => f.number).sort((a, b) => a - b)
   const title = unpatched.length === 1 ? `Fixture ${numbers[0] ?? ''}` : `${unpatched.length} fixtures`
-  const jump: Jump = { kind: 'fixture', fixtures: unpatched.map(([id]) => asFixtureId(id)) }
+  const jump: Jump = { kind: 'fixture', fixtures: unpatched.map(([id]) => id) }
   return [...faults, { severity: 'look', title, why: `not patched: ${shortList(numbers)}`, jump }]
 }
 

@@ -3,7 +3,7 @@ import { asFixtureId } from '../show/ids'
 import { parseLevelEntry } from './levelEntry'
 import { completionsOf, parseEntry, type EntryWorld, type NamedSet } from './entry'
 
-const id = (n: number) => asFixtureId(`f${n}`)
+const id = (n: number | string) => asFixtureId(`f${n}`)
 const set = (kind: NamedSet['kind'], name: string, members: number[], number: number | null = null): NamedSet => ({
   kind,
   name,
@@ -11,7 +11,10 @@ const set = (kind: NamedSet['kind'], name: string, members: number[], number: nu
   members: members.map(id),
 })
 const world: EntryWorld = {
-  byNumber: new Map([11, 12, 13, 15, 21, 22].map((n) => [n, id(n)])),
+  numbered: [11, 12, 13, 15, 21, 22, 31, 32].flatMap((n) => [
+    { id: id(n), number: n, cell: null },
+    ...(n > 30 ? [1, 2, 3, 10].map((cell) => ({ id: id(`${n}.${cell}`), number: n, cell })) : []),
+  ]),
   named: [
     set('hang', 'Bar 1', [11, 12, 13, 15]),
     set('hang', 'Bar 2', [21, 22]),
@@ -24,7 +27,8 @@ const world: EntryWorld = {
 }
 const numbers = (text: string) => {
   const result = parseEntry(text, world)
-  return result.ok ? result.fixtures.map((fixture) => Number(fixture.slice(1))) : result.message
+  if (!result.ok) return result.message
+  return result.fixtures.map((fixture) => (fixture > 'f3' ? fixture.slice(1) : Number(fixture.slice(1))))
 }
 
 describe('a typed selection', () => {
@@ -54,13 +58,29 @@ describe('a typed selection', () => {
     ['bar 1 lit', [12]],
     ['bar 2 dark', [22]],
     ['all every 5', [11, 22]],
+    ['11-32 every 7', [11, '32', '32.1', '32.2', '32.3', '32.10']],
+    ['31', ['31', '31.1', '31.2', '31.3', '31.10']],
+    ['31.2', ['31.2']],
+    ['31.10', ['31.10']],
+    ['31.2-10', ['31.2', '31.3', '31.10']],
+    ['31.3-1', ['31.3', '31.2', '31.1']],
+    ['31-32.1', ['31.1', '32.1']],
+    ['32-31.1-2', ['32.1', '32.2', '31.1', '31.2']],
+    ['31.3-32.1', ['31.3', '31.10', '32.1']],
+    ['32.1 to 31.10', ['32.1', '31.10']],
+    ['31.1-10 every 2', ['31.1', '31.3']],
+    ['31, -31.2-10', ['31', '31.1']],
     ['selected, 11', [15, 12, 11]],
   ])('%s', (text, expected) => expect(numbers(text)).toEqual(expected))
 
   it.each([
     ['12, bow', '“bow” is no number'],
     ['14', 'There is no fixture 14.'],
-    ['30-40', 'No fixture from 30 to 40.'],
+    ['40-50', 'No fixture from 40 to 50.'],
+    ['31.4', 'There is no cell 31.4.'],
+    ['11.1', 'There is no cell 11.1.'],
+    ['9.1', 'There is no fixture 9.'],
+    ['32.11-33.2', 'There is no cell from 32.11 to 33.2.'],
     ['bar', '“bar” could be Bar 1, Bar 2.'],
     ['group 9', 'There is no group 9.'],
     ['empty wash', 'Empty wash has no fixtures.'],

@@ -1,5 +1,6 @@
 /**
- * Typed selections, in plain words: `12-17, 21`, `11-18 every 2`, `Bar 1, -14`, `group 3`, `lit`.
+ * Typed selections, in plain words: `12-17, 21`, `12.1-4`, `11-18 every 2`, `Bar 1, -14`, `group 3`,
+ * `lit`. A number means a fixture with all its cells, one with a cell behind a point that cell alone.
  * Clauses stand between commas. A leading `+` or `-` adds to or takes from the present selection;
  * without one the first clause begins anew. Names are those of groups, hangs and types.
  */
@@ -15,10 +16,17 @@ export interface NamedSet {
   readonly members: readonly FixtureId[]
 }
 
+/** A fixture under its number; `cell` where it is one of another's. */
+export interface NumberedFixture {
+  readonly id: FixtureId
+  readonly number: number
+  readonly cell: number | null
+}
+
 /** What an entry can speak of. */
 export interface EntryWorld {
-  /** Every fixture that may be selected, by number. */
-  readonly byNumber: ReadonlyMap<number, FixtureId>
+  /** Every fixture that may be selected, cells after their bar, in order of number. */
+  readonly numbered: readonly NumberedFixture[]
   readonly named: readonly NamedSet[]
   readonly lit: ReadonlySet<FixtureId>
   readonly selected: readonly FixtureId[]
@@ -42,7 +50,11 @@ type Found = { readonly ok: true; readonly fixtures: readonly FixtureId[] } | { 
 const SIGN = /^\s*(\+|-|–|−|and\s|also\s|not\s|without\s)\s*/i
 const EVERY = /\s+every\s+(\d{1,3})(?:\s+from\s+(\d{1,3}))?\s*$/i
 const LIGHT = /\s+(lit|dark)\s*$/i
-const SPAN = /^(\d{1,5})(?:\s*(?:-|–|to)\s*(\d{1,5}))?$/i
+const TO = /\s*(?:-|–|to)\s*/.source
+/** `12`, `12-17`, `12.3`, `12.1-4`, `12-17.1-4`: the cells 1 to 4 of each. */
+const SPAN = new RegExp(`^(\\d{1,5})(?:${TO}(\\d{1,5}))?(?:\\.(\\d{1,3})(?:${TO}(\\d{1,3}))?)?$`, 'i')
+/** `12.5-14.2`: every cell from one to another. */
+const CELLS = new RegExp(`^(\\d{1,5})\\.(\\d{1,3})${TO}(\\d{1,5})\\.(\\d{1,3})$`, 'i')
 /** How many possible names are told. */
 const TOLD = 4
 
@@ -97,9 +109,32 @@ function fixturesOf(clause: Clause, world: EntryWorld): Found {
   if (every && (every.nth < 1 || every.from < 1 || every.from > every.nth))
     return { ok: false, message: `Every ${every.nth} can begin from 1 to ${Math.max(1, every.nth)}.` }
   const seen = found.fixtures.filter((id) => light === null || world.lit.has(id) === (light === 'lit'))
-  const fixtures = every ? seen.filter((_, i) => i % every.nth === every.from - 1) : seen
+  const fixtures = every
+    ? inUnits(seen, world)
+        .filter((_, i) => i % every.nth === every.from - 1)
+        .flat()
+    : seen
   if (fixtures.length > 0) return { ok: true, fixtures }
   return { ok: false, message: `Nothing of ${clause.subject} is ${light ?? 'left'}.` }
+}
+
+/** What counts as one: a fixture with its cells, or a cell without it. */
+function inUnits(fixtures: readonly FixtureId[], { numbered }: EntryWorld): FixtureId[][] {
+  const known = new Map(numbered.map((one) => [one.id, one]))
+  const units: FixtureId[][] = []
+  const ofNumber = new Map<number, FixtureId[]>()
+  for (const id of fixtures) {
+    const one = known.get(id)
+    const whole = one && one.cell !== null ? ofNumber.get(one.number) : undefined
+    if (whole) {
+      whole.push(id)
+      continue
+    }
+    const unit = [id]
+    units.push(unit)
+    if (one?.cell === null) ofNumber.set(one.number, unit)
+  }
+  return units
 }
 
 function subjectOf(subject: string, world: EntryWorld): Found {
@@ -110,7 +145,16 @@ function subjectOf(subject: string, world: EntryWorld): Found {
   if (wanted === 'lit' || wanted === 'dark') return litOrDark(world, wanted)
   if (wanted === 'selected' || wanted === '') return { ok: true, fixtures: world.selected }
   const span = SPAN.exec(subject)
-  if (span?.[1]) return inSpan(Number(span[1]), Number(span[2] ?? span[1]), world)
+  if (span?.[1]) {
+    const [, from, to = from, cellFrom, cellTo = cellFrom] = span
+    const cells = cellFrom === undefined ? null : ([Number(cellFrom), Number(cellTo)] as const)
+    return inSpan(Number(from), Number(to), cells, subject, world)
+  }
+  const cells = CELLS.exec(subject)
+  if (cells) {
+    const [fromNumber = 0, fromCell = 0, toNumber = 0, toCell = 0] = cells.slice(1).map(Number)
+    return betweenCells([fromNumber, fromCell], [toNumber, toCell], subject, world)
+  }
   const numbered = /^group\s+([\d.]+)$/i.exec(subject)
   if (numbered) {
     const group = world.named.find(({ kind, number }) => kind === 'group' && number === Number(numbered[1]))
@@ -124,7 +168,7 @@ function some({ name, members }: NamedSet): Found {
 }
 
 function inOrder(world: EntryWorld): FixtureId[] {
-  return [...world.byNumber].sort(([a], [b]) => a - b).map(([, id]) => id)
+  return world.numbered.map(({ id }) => id)
 }
 
 function litOrDark(world: EntryWorld, which: 'lit' | 'dark'): Found {
@@ -133,11 +177,32 @@ function litOrDark(world: EntryWorld, which: 'lit' | 'dark'): Found {
 }
 
 /** Backwards keeps the backward order; numbers inside a range without a fixture are passed over. */
-function inSpan(from: number, to: number, { byNumber }: EntryWorld): Found {
-  const numbers = [...byNumber.keys()].filter((n) => n >= Math.min(from, to) && n <= Math.max(from, to))
-  numbers.sort((a, b) => (from <= to ? a - b : b - a))
-  if (numbers.length > 0) return { ok: true, fixtures: numbers.flatMap((n) => byNumber.get(n) ?? []) }
+function inSpan(from: number, to: number, cells: CellSpan | null, subject: string, { numbered }: EntryWorld): Found {
+  const inside = numbered.filter(({ number }) => number >= Math.min(from, to) && number <= Math.max(from, to))
+  const [first, last] = cells ?? [0, Infinity]
+  const isMeant = (cell: number | null) =>
+    cells === null || (cell !== null && cell >= Math.min(first, last) && cell <= Math.max(first, last))
+  const found = inside.filter(({ cell }) => isMeant(cell))
+  const [byNumber, byCell] = [from <= to ? 1 : -1, first <= last ? 1 : -1]
+  found.sort((a, b) => byNumber * (a.number - b.number) || byCell * ((a.cell ?? 0) - (b.cell ?? 0)))
+  if (found.length > 0) return { ok: true, fixtures: found.map(({ id }) => id) }
+  if (inside.length > 0) return { ok: false, message: `There is no cell ${subject}.` }
   return { ok: false, message: from === to ? `There is no fixture ${from}.` : `No fixture from ${from} to ${to}.` }
+}
+
+type CellSpan = readonly [first: number, last: number]
+type CellPlace = readonly [number: number, cell: number]
+
+/** Every cell from one to another, over the fixtures between them; backwards too. */
+function betweenCells(from: CellPlace, to: CellPlace, subject: string, { numbered }: EntryWorld): Found {
+  const compare = (a: CellPlace, b: CellPlace) => a[0] - b[0] || a[1] - b[1]
+  const [low, high] = compare(from, to) <= 0 ? [from, to] : [to, from]
+  const found = numbered.filter(
+    ({ number, cell }) => cell !== null && compare(low, [number, cell]) <= 0 && compare([number, cell], high) <= 0,
+  )
+  const fixtures = found.map(({ id }) => id)
+  if (fixtures.length === 0) return { ok: false, message: `There is no cell from ${subject.replace('-', ' to ')}.` }
+  return { ok: true, fixtures: low === from ? fixtures : fixtures.reverse() }
 }
 
 /** The one name that begins so, or has a word that does. */

@@ -9,5 +9,5 @@ it.each([
   [[5, 6, 5, 6], '5, 6, 5, 6'],
   [[1, 3, 5, 7, 9, 11, 13], '1, 3, 5, 7, 9, 11 and more'],
 ])('writes %j as it would be typed', (numbers, written) => {
-  expect(writtenSelection(numbers)).toBe(written)
+  expect(writtenSelection(numbers.map((number) => ({ number, cell: null })))).toBe(written)
 })

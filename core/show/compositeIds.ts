@@ -5,6 +5,11 @@ export function placeId(venue: string, thing: string): string {
   return `${venue}.${thing}`
 }
 
+/** A cell of a fixture, counted from 1. */
+export function cellId(bar: string, cell: number): string {
+  return `${bar}.${cell}`
+}
+
 export function paletteValueId(
   palette: string,
   attribute: string,

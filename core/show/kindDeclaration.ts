@@ -32,8 +32,8 @@ export interface KindDeclaration<Entity, Schema extends z.ZodObject> {
   readonly inValue?: readonly ReferenceTo[]
   /** No two may have the same in these; the last of them is what a person can change. */
   readonly unique?: readonly (keyof Entity & string)[]
-  /** Makes its id of its parts, where ids are not free. */
-  readonly id?: (entity: Entity) => string
+  /** Makes its id of its parts; null where its id is free. */
+  readonly id?: (entity: Entity) => string | null
   /** The field that says whose part it is, where nobody would name it by itself. */
   readonly partOf?: keyof Entity & string
 }

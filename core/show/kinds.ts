@@ -5,6 +5,7 @@
  */
 import type { z } from 'zod'
 import {
+  cellId,
   cueTimeId,
   cueValueId,
   handValueId,
@@ -80,8 +81,9 @@ const DECLARED = {
     words: ['fixture', 'fixtures'],
     table: 'fixture',
     register: 'fields',
-    references: { type: mayPointAt('fixtureType'), mode: mayPointAt('fixtureMode') },
-    unique: ['number'],
+    references: { type: mayPointAt('fixtureType'), mode: mayPointAt('fixtureMode'), bar: goesWith('fixture') },
+    unique: ['cell', 'number'],
+    id: ({ bar, cell }) => (bar === null || cell === null ? null : cellId(bar, cell)),
   }),
   fixturePlace: kind(rig.fixturePlace, {
     words: ['place of a fixture', 'places of fixtures'],
@@ -338,12 +340,12 @@ export function referencesOf(kind: Kind): readonly Reference[] {
   return REFERENCES.get(kind) ?? []
 }
 
-const MAKES_ID: { readonly [K in Kind]: { readonly schema: object; readonly id?: (entity: EntityOf[K]) => string } } =
+const MAKES_ID: { readonly [K in Kind]: { readonly schema: object; readonly id?: (entity: EntityOf[K]) => string | null } } =
   DECLARED
 
-/** The id that a thing's parts make; undefined for kinds whose ids are free. */
-export function idMadeOf<K extends Kind>(kind: K, entity: EntityOf[K]): string | undefined {
-  return MAKES_ID[kind].id?.(entity)
+/** The id that a thing's parts make; null where its id is free. */
+export function idMadeOf<K extends Kind>(kind: K, entity: EntityOf[K]): string | null {
+  return MAKES_ID[kind].id?.(entity) ?? null
 }
 
 /** Whether an id is the one that a thing's parts make; so for kinds whose ids are free. */

@@ -1,9 +1,10 @@
 /** The modes of fixture types, in their order. */
 import { group } from 'd3-array'
 import { isColourPart } from '../attributes/colourPart'
+import { wholeOf } from './cells'
 import { derived } from './derived'
 import type { FixtureMode } from './entities'
-import { asFixtureModeId, type FixtureModeId } from './ids'
+import { asFixtureModeId, type FixtureId, type FixtureModeId } from './ids'
 import type { Show, ShowPart } from './show'
 
 export interface OrderedMode {
@@ -36,8 +37,8 @@ const snapsByMode = derived(['fixtureMode'], (show): ReadonlyMap<string, Readonl
 const NOTHING: ReadonlySet<string> = new Set()
 
 /** What of a fixture goes over at once in a fade by the mode it listens in. */
-export function snapsIn(show: ShowPart<'fixture' | 'fixtureMode'>, fixture: string): ReadonlySet<string> {
-  return snapsByMode(show).get(show.all.fixture.get(fixture)?.mode ?? '') ?? NOTHING
+export function snapsIn(show: ShowPart<'fixture' | 'fixtureMode'>, fixture: FixtureId): ReadonlySet<string> {
+  return snapsByMode(show).get(show.all.fixture.get(wholeOf(show, fixture))?.mode ?? '') ?? NOTHING
 }
 
 /** The mode a fixture of a type takes when nobody says; null for a type without one. */

@@ -1,13 +1,15 @@
 /** The rig as it hangs in the venue the show plays: a mount for every placed fixture. */
 import { group, rollup } from 'd3-array'
-import { placeId } from './compositeIds'
+import { byNumber, typeAsWhole, typeOfCell, wholeFixtures } from './cells'
+import { cellId, placeId } from './compositeIds'
+import type { FixtureType } from './entities'
 import { fixtureFrame, mountingPoint } from '../geometry/frame'
 import type { Vec3 } from '../geometry/vector'
 import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
 import type { EntityOf } from './kinds'
 import { asFixtureId, type FixtureId, type HangId } from './ids'
-import { showRecordOf } from './show'
+import { showRecordOf, type ShowPart } from './show'
 
 /** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
 export interface RiggedFixture {
@@ -17,6 +19,10 @@ export interface RiggedFixture {
   readonly place: EntityOf['fixturePlace']
   readonly hangPlace: EntityOf['hangPlace']
   readonly mount: Mount
+  /** The fixture it is a cell of, whose place and position it shares; null for what hangs by itself. */
+  readonly bar: RiggedFixture | null
+  /** Its cells, in order. */
+  readonly cells: readonly FixtureId[]
 }
 
 /** Whether a fixture turns; any other points where it was hung. */
@@ -39,11 +45,42 @@ export const rigOf = derived(RIG_KINDS, (show): ReadonlyMap<FixtureId, RiggedFix
     const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
     if (!fixture || !type || !hangPlace) continue
     const mount = mountHead(type, fixtureFrame(hangPlace, place))
-    placed.push({ id: place.fixture, fixture, type, place, hangPlace, mount })
+    const cells = cellIds(show, place.fixture, type)
+    const whole = { id: place.fixture, fixture, type: typeAsWhole(type), place, hangPlace, mount, bar: null, cells }
+    placed.push(whole, ...cells.flatMap((id, i) => cellRigged(show, whole, type, id, i)))
   }
-  placed.sort((a, b) => a.fixture.number - b.fixture.number)
+  placed.sort((a, b) => byNumber(a.fixture, b.fixture))
   return new Map(placed.map((fixture) => [fixture.id, fixture]))
 })
+
+/** The cells of a fixture that are there, by its type. */
+function cellIds({ all }: ShowPart<'fixture'>, fixture: FixtureId, type: FixtureType): FixtureId[] {
+  return Array.from({ length: type.cells?.count ?? 0 }, (_, i) => cellId(fixture, i + 1))
+    .filter((id) => all.fixture.has(id))
+    .map(asFixtureId)
+}
+
+/** A cell where it hangs: its bar's head, with the lens where the cell has it. */
+function cellRigged(
+  { all }: ShowPart<'fixture'>,
+  bar: RiggedFixture,
+  type: FixtureType,
+  id: FixtureId,
+  place: number,
+): RiggedFixture[] {
+  const fixture = all.fixture.get(id)
+  if (!fixture || !type.cells) return []
+  const { count, pitch } = type.cells
+  const { head } = bar.mount
+  const lens = { ...head.lens, across: head.lens.across + (place - (count - 1) / 2) * pitch }
+  const mount = { ...bar.mount, head: { ...head, lens } }
+  return [{ ...bar, id, fixture: { ...fixture, type: bar.fixture.type }, type: typeOfCell(type), mount, bar, cells: [] }]
+}
+
+/** A fixture with its cells: what is meant by its number. */
+export function withCells(show: ShowPart<RigKind>, fixture: FixtureId): readonly FixtureId[] {
+  return [fixture, ...(rigOf(show).get(fixture)?.cells ?? [])]
+}
 
 /** A fixture that can hold values, wherever it hangs. */
 export type TypedFixture = Pick<RiggedFixture, 'id' | 'fixture' | 'type'>
@@ -51,11 +88,16 @@ export type TypedFixture = Pick<RiggedFixture, 'id' | 'fixture' | 'type'>
 /** Every fixture with a type by id, by number: also those that hang in another venue only. */
 export const typedFixtures = derived(['fixture', 'fixtureType'], (show): ReadonlyMap<FixtureId, TypedFixture> => {
   const typed: TypedFixture[] = []
-  for (const [id, fixture] of show.all.fixture) {
+  for (const [id, fixture] of wholeFixtures(show)) {
     const type = fixture.type === null ? undefined : show.all.fixtureType.get(fixture.type)
-    if (type) typed.push({ id: asFixtureId(id), fixture, type })
+    if (!type) continue
+    typed.push({ id, fixture, type: typeAsWhole(type) })
+    for (const cell of cellIds(show, id, type)) {
+      const own = show.all.fixture.get(cell)
+      if (own) typed.push({ id: cell, fixture: { ...own, type: fixture.type }, type: typeOfCell(type) })
+    }
   }
-  typed.sort((a, b) => a.fixture.number - b.fixture.number)
+  typed.sort((a, b) => byNumber(a.fixture, b.fixture))
   return new Map(typed.map((fixture) => [fixture.id, fixture]))
 })
 
@@ -96,7 +138,8 @@ export interface RiggedHang {
 
 export const hangsOf = derived(HANG_KINDS, (show): readonly RiggedHang[] => {
   const { venue } = showRecordOf(show)
-  const fixturesOn = group(rigOf(show).values(), ({ place }) => place.hang)
+  const wholes = [...rigOf(show).values()].filter(({ bar }) => bar === null)
+  const fixturesOn = group(wholes, ({ place }) => place.hang)
   const hangs: RiggedHang[] = []
   for (const place of show.all.hangPlace.values()) {
     const hang = show.all.hang.get(place.hang)

@@ -15,6 +15,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
     wheels: json('wheels'),
     ranges: json('ranges'),
     mixing: json('mixing'),
+    cells: json('cells'),
   },
   fixtureMode: { channels: json('channels') },
   venue: {

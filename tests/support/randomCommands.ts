@@ -9,7 +9,7 @@ import { z } from 'zod'
 import { COMMANDS, type CommandName } from '#core/commands/registry'
 import { plainCollections } from '#core/history/collections'
 import { duplicatePalettes } from '#core/palettes/duplicates'
-import type { CueValue } from '#core/show/entities'
+import type { CueValue, FixtureType } from '#core/show/entities'
 import type { Kind } from '#core/show/kinds'
 import { modesOf } from '#core/show/modes'
 import { partsOf } from '#core/show/colours'
@@ -134,8 +134,15 @@ export class RandomArguments {
       channels: of.mode.channels,
       ...(name === 'changeType' ? { id: this.random() < 0.7 ? of.id : null } : {}),
     }))
-    const named = { ...type, name: this.pick(['Heron', 'Knot', 'Ruff', 'Stint']), modes }
+    const named = { ...type, name: this.pick(['Heron', 'Knot', 'Ruff', 'Stint']), cells: this.#cells(type), modes }
     return name === 'changeType' ? { ...named, type: id } : named
+  }
+
+  /** As they are, or others, or none. */
+  #cells(type: FixtureType | null) {
+    const own = type?.has.filter((attribute) => attribute !== 'position' && this.random() < 0.5) ?? []
+    const some = { count: this.pick([2, 3, 9]), pitch: 0.1, has: own.length > 0 ? own : ['intensity'] }
+    return this.pick([type?.cells ?? null, some, null])
   }
 
   #cueValues(wanted: (stored: CueValue) => boolean) {
@@ -162,6 +169,8 @@ export class RandomArguments {
     if (schema === colourPartId) return this.pick(this.#parts())
     if (schema === attributeId) return this.pick(attributesInUse(this.show))
     if (schema === numberAttributeId) return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
+    // What cells may have of their own.
+    if (schema instanceof z.ZodCustom && field === 'has') return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
     return undefined
   }
 

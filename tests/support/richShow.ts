@@ -16,16 +16,28 @@ export function venueNamed(show: Show, name: string): VenueId {
   return asVenueId(found[0])
 }
 
+const STRAIGHT = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }
+
 export function richDesk(): Desk {
   const desk = new Desk()
   addQuarry(desk)
   desk.do('setTake', { family: 'colour', take: true })
   desk.do('setTake', { family: 'intensity', take: true })
+  addStrand(desk)
   addPalettes(desk)
   addCues(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
+  desk.level('71.3-5', 'intensity', 0.4)
   return desk
+}
+
+/** A bar of cells, some of which have levels and colours of their own. */
+function addStrand(desk: Desk): void {
+  const [type] = [...desk.show.all.fixtureType].find(([, { name }]) => name === 'Strand') ?? []
+  const hung = { hang: desk.choose.hang('Boom'), count: 1, gap: null, middle: -1, numberFrom: 71, ...STRAIGHT }
+  desk.ask('placeFixtures', { ...hung, type, mode: null })
+  desk.do('patchFixtures', { fixtures: desk.fixtures('71'), universe: 2, address: 1, gap: 0, apart: 'never' })
 }
 
 /** A second venue, where 61 hangs besides, which is at home in none. */
@@ -35,7 +47,6 @@ function addQuarry(desk: Desk): void {
   desk.do('switchVenue', { venue: venueNamed(desk.show, 'Quarry') })
   const type = desk.show.all.fixture.get(desk.fixture(11))?.type
   if (!home || !type) throw new Error('the small show is not what it was')
-  const turn = { out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }
   desk.do('placeFixtures', {
     hang: desk.choose.hang('Bar'),
     type,
@@ -44,7 +55,7 @@ function addQuarry(desk: Desk): void {
     gap: null,
     middle: 0,
     numberFrom: 61,
-    ...turn,
+    ...STRAIGHT,
   })
   desk.do('moveHang', { hang: desk.choose.hang('Bar'), origin: vec3(0, 0.5, 6.2) })
   desk.do('moveSetPiece', { setPiece: desk.choose.setPiece('Dory'), position: vec3(-1, 4, 0), yaw: 60 })
@@ -73,6 +84,8 @@ function addPalettes(desk: Desk): void {
   desk.level('11,12', 'zoom', 12)
   record(desk, 3, 'Narrow', 'beam', 'kind')
   desk.look('41', '#66d9a8')
+  desk.look('71.1-4', '#3366ff')
+  desk.look('71.5-8', '#ff8844')
   desk.do('importSwatches', { list: 'Glass', swatches: [{ name: 'Sea', x: 0.2, y: 0.35, level: 0.6 }] })
   record(desk, 4, 'Dim red', 'colour', 'usual')
   desk.recall('11,12', 1)
@@ -100,12 +113,14 @@ function addCues(desk: Desk): void {
   desk.level('11,12', 'intensity', 0.6)
   desk.cue(1)
   desk.recall('11,41', 1)
+  desk.level('71.1-6', 'intensity', 0.7)
+  desk.recall('71', 4)
   desk.cue(2)
   desk.aim('13', 'Mark', vec3(0.1, 0, 0))
   desk.level('13', 'intensity', 0.3)
   desk.cue(3)
   desk.do('blockInCues', { cues: [desk.choose.cue(1, 3)], fixtures: desk.fixtures('12'), families: ['position'] })
-  desk.level('11,13', 'intensity', 1)
+  desk.level('11,13,71.2,71.4', 'intensity', 1)
   desk.do('recordCue', { list: desk.choose.list(2), number: 1, name: 'Up', ...PLAIN_TIMES })
   desk.do('goToCue', { list: desk.choose.list(2), cue: null })
 }

@@ -1,16 +1,33 @@
+<script lang="ts">
+import type { FixtureId } from '#core/show/ids'
+import type { FixtureLook } from '../../composables/stage/useFixtureLook'
+import type { ScreenPoint } from '../../composables/stage/usePlanView'
+
+/** One of several light sources of a fixture, on the screen. */
+export interface SeenCell {
+  readonly id: FixtureId
+  readonly at: ScreenPoint
+  /** Of its square, pixels. */
+  readonly size: number
+  readonly look: FixtureLook
+  readonly order: number | undefined
+}
+/** Always the same one: what is drawn of fixtures without stays as it is. */
+export const NO_SEEN_CELLS: readonly SeenCell[] = []
+</script>
+
 <script setup lang="ts">
 /**
  * The fixtures of a hang, with their numbers and the order of selection. Only those that change are
  * drawn anew, and each where it stands: a browser lays hundreds of moved groups on each other one by one.
  */
-import type { FixtureId } from '#core/show/ids'
 import type { DrawnFixture } from '../../composables/stage/fixtureSpots'
-import { NUMBER_CLASS, SIGN_CLASS, type FixtureLook } from '../../composables/stage/useFixtureLook'
-import type { ScreenPoint } from '../../composables/stage/usePlanView'
+import { NUMBER_CLASS, SIGN_CLASS } from '../../composables/stage/useFixtureLook'
+import BarGlyph from './BarGlyph.vue'
 import FixtureGlyph from './FixtureGlyph.vue'
 
 /** A fixture on the screen. */
-export interface SeenFixture extends Omit<DrawnFixture, 'at'> {
+export interface SeenFixture extends Omit<DrawnFixture, 'at' | 'cells'> {
   /** Its place in the order of selection. */
   readonly order: number | undefined
   readonly isMarked: boolean
@@ -22,6 +39,7 @@ export interface SeenFixture extends Omit<DrawnFixture, 'at'> {
   readonly at: ScreenPoint
   /** Of its sign, 1 where there is room. */
   readonly size: number
+  readonly cells: readonly SeenCell[]
 }
 
 /** Signs drawn smaller than this have no room for the order beside them. */
@@ -47,6 +65,7 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       fixture.form,
       fixture.isStanding,
       fixture.size,
+      fixture.cells,
     ]"
     class="cursor-pointer"
     role="img"
@@ -61,7 +80,14 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       :height="32 * fixture.size"
       fill="transparent"
     />
+    <BarGlyph
+      v-if="fixture.cells.length"
+      :cells="fixture.cells"
+      :number="fixture.label"
+      @pick="(event, cell) => emit('pick', event, [cell])"
+    />
     <FixtureGlyph
+      v-else
       v-bind="fixture.at"
       :form="fixture.form"
       :is-standing="fixture.isStanding"

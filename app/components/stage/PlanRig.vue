@@ -2,13 +2,13 @@
 /** Hangs and their fixtures in plan, with numbers and the order of selection. */
 import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
-import type { DrawnHang } from '../../composables/stage/fixtureSpots'
+import type { DrawnFixture, DrawnHang } from '../../composables/stage/fixtureSpots'
 import { useFixtureLook } from '../../composables/stage/useFixtureLook'
 import { usePlan } from '../../composables/stage/planKey'
 import { signSize } from '../../drawing/signSize'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
-import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
+import PlanFixtures, { NO_SEEN_CELLS, type SeenCell, type SeenFixture } from './PlanFixtures.vue'
 
 const props = defineProps<{
   hangs: readonly DrawnHang[]
@@ -40,6 +40,9 @@ const END_ON = 20
 const LETTER = 6
 const DIGIT = 7.5
 const LINE = 13
+/** Pixels a cell takes at least to be drawn by itself, and at most. */
+const SMALLEST_CELL = 5
+const LARGEST_CELL = 11
 /** How far a name is lifted over its hang at most. */
 const MOST_RAISED = 30
 
@@ -68,6 +71,7 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
       ...fixture,
       at,
       size: signSize(scale.value),
+      cells: seenCells(fixture),
       isNumbered,
       order: selection.order.get(fixture.members.find((member) => selection.order.has(member)) ?? fixture.id),
       look: lookOf(fixture.members),
@@ -75,6 +79,17 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
       isMeant: fixture.members.some((member) => entryPreview.value.has(member)),
     }
   })
+}
+
+/** Cells on the screen; none where they would be too small to be told apart. */
+function seenCells({ cells }: DrawnFixture): readonly SeenCell[] {
+  const [first, second] = cells
+  if (!first || !second) return NO_SEEN_CELLS
+  const [one, other] = [toScreen(first.at), toScreen(second.at)]
+  const apart = Math.hypot(other.x - one.x, other.y - one.y)
+  if (apart < SMALLEST_CELL) return NO_SEEN_CELLS
+  const size = Math.min(apart * 0.8, LARGEST_CELL)
+  return cells.map(({ id, at }) => ({ id, at: toScreen(at), size, look: lookOf([id]), order: selection.order.get(id) }))
 }
 
 /** A hang's name: below a boom in plan, above what is seen end on or upright, else at its left end, or its right where heads of others are in the way. */

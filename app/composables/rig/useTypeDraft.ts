@@ -34,6 +34,7 @@ export const BLANK: TypeDraft = {
   has: ['intensity', 'position'],
   ranges: [],
   mixing: null,
+  cells: null,
   modes: [
     {
       id: null,

@@ -3,18 +3,24 @@
  * as one: there they are set apart upstage of it, joined by a dashed line.
  */
 import { hangDirection } from '#core/geometry/frame'
-import { add, scale, vec3, type Vec3 } from '#core/geometry/vector'
+import { add, scale, subtract, vec3, type Vec3 } from '#core/geometry/vector'
+import { beamAt } from '#core/kinematics/forward'
+import { HOME } from '#core/kinematics/head'
 import type { FixtureId } from '#core/show/ids'
 import { derived } from '#core/show/derived'
 import type { FixtureType } from '#core/show/entities'
 import {
   HANG_KINDS,
   hangsOf,
+  rigOf,
   untypedOf,
+  withCells,
+  type HangKind,
   type RiggedFixture,
   type RiggedHang,
   type UntypedFixture,
 } from '#core/show/rig'
+import type { ShowPart } from '#core/show/show'
 
 export interface DrawnFixture {
   readonly id: FixtureId
@@ -26,7 +32,16 @@ export interface DrawnFixture {
   /** All the fixtures this one sign stands for, and what is written at it. */
   readonly members: readonly FixtureId[]
   readonly label: string
+  /** Its light sources, where it has several. */
+  readonly cells: readonly DrawnCell[]
 }
+
+export interface DrawnCell {
+  readonly id: FixtureId
+  readonly at: Vec3
+}
+/** Always the same one, so that what is drawn of fixtures without stays as it is. */
+export const NO_CELLS: readonly DrawnCell[] = []
 
 export interface DrawnHang {
   readonly hang: RiggedHang
@@ -47,34 +62,45 @@ export const drawnHangs = derived(HANG_KINDS, (show): readonly DrawnHang[] =>
     if (!isUpright) {
       const half = scale(hangDirection(hang.place), length / 2)
       const fixtures = [
-        ...hang.fixtures.map((rigged) => alone(rigged, rigged.mount.pivot)),
+        ...hang.fixtures.map((rigged) => alone(show, rigged, rigged.mount.pivot)),
         ...untypedOf(show).flatMap((other) => (other.place.hang === hang.id ? [withoutType(other)] : [])),
       ]
       return { hang, from: add(origin, scale(half, -1)), to: add(origin, half), isUpright, fixtures }
     }
     const middle = (hang.fixtures.length - 1) / 2
-    const fixtures = hang.fixtures.map((rigged, i) => alone(rigged, add(origin, vec3(0, (i - middle) * APART, 0))))
+    const fixtures = hang.fixtures.map((rigged, i) => alone(show, rigged, add(origin, vec3(0, (i - middle) * APART, 0))))
     const reach = vec3(0, (middle + 0.35) * APART, 0)
     return { hang, from: add(origin, scale(reach, -1)), to: add(origin, reach), isUpright, fixtures }
   }),
 )
 
-function alone({ id, fixture, type, place }: RiggedFixture, at: Vec3): DrawnFixture {
+/** The cells of a fixture that is drawn at a spot. */
+export function drawnCells(show: ShowPart<HangKind>, { cells, mount }: RiggedFixture, at: Vec3): readonly DrawnCell[] {
+  if (cells.length === 0) return NO_CELLS
+  return cells.flatMap((id) => {
+    const cell = rigOf(show).get(id)
+    return cell ? [{ id, at: add(at, subtract(beamAt(cell.mount, HOME).lens, mount.pivot)) }] : []
+  })
+}
+
+function alone(show: ShowPart<HangKind>, rigged: RiggedFixture, at: Vec3): DrawnFixture {
+  const { id, fixture, type, place } = rigged
   return {
     id,
     number: fixture.number,
     form: type.form,
     isStanding: isStanding(place.roll),
     at,
-    members: [id],
+    members: withCells(show, id),
     label: String(fixture.number),
+    cells: drawnCells(show, rigged, at),
   }
 }
 
 /** A fixture without a type, where it is mounted. */
 export function withoutType({ id, fixture, place, at }: UntypedFixture): DrawnFixture {
   const { number } = fixture
-  return { id, number, form: null, isStanding: isStanding(place.roll), at, members: [id], label: String(number) }
+  return { id, number, form: null, isStanding: isStanding(place.roll), at, members: [id], label: String(number), cells: NO_CELLS }
 }
 
 export function isStanding(roll: number): boolean {
@@ -85,5 +111,7 @@ export function isStanding(roll: number): boolean {
 export const drawnSpots = derived(
   HANG_KINDS,
   (show): ReadonlyMap<FixtureId, Vec3> =>
-    new Map(drawnHangs(show).flatMap(({ fixtures }) => fixtures.map(({ id, at }) => [id, at] as const))),
+    new Map(
+      drawnHangs(show).flatMap(({ fixtures }) => fixtures.flatMap((one) => [one, ...one.cells]).map(({ id, at }) => [id, at])),
+    ),
 )

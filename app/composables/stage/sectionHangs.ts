@@ -6,9 +6,9 @@ import { hangDirection } from '#core/geometry/frame'
 import { add, scale } from '#core/geometry/vector'
 import { derived } from '#core/show/derived'
 import type { FixtureId } from '#core/show/ids'
-import { HANG_KINDS, hangsOf, untypedOf, type HangKind, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import { HANG_KINDS, hangsOf, untypedOf, withCells, type HangKind, type RiggedFixture, type RiggedHang } from '#core/show/rig'
 import type { ShowPart } from '#core/show/show'
-import { isStanding, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
+import { drawnCells, isStanding, NO_CELLS, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
 import { FRONT, SIDE, type Projection } from './projections'
 
 /** Nearer than this on the drawing, two fixtures are drawn as one; metres. */
@@ -27,11 +27,11 @@ function hangsSeen(show: ShowPart<HangKind>, { project }: Projection): readonly 
     const from = add(origin, scale(half, -1))
     const to = add(origin, half)
     const untyped = untypedOf(show).flatMap((other) => (other.place.hang === hang.id ? [withoutType(other)] : []))
-    return { hang, from, to, isUpright: false, fixtures: [...clusters(hang, project), ...untyped] }
+    return { hang, from, to, isUpright: false, fixtures: [...clusters(show, hang, project), ...untyped] }
   })
 }
 
-function clusters(hang: RiggedHang, project: Projection['project']): DrawnFixture[] {
+function clusters(show: ShowPart<HangKind>, hang: RiggedHang, project: Projection['project']): DrawnFixture[] {
   const groups: { at: { across: number; up: number }; members: RiggedFixture[] }[] = []
   for (const rigged of hang.fixtures) {
     const at = project(rigged.mount.pivot)
@@ -49,8 +49,9 @@ function clusters(hang: RiggedHang, project: Projection['project']): DrawnFixtur
         form: first.type.form,
         isStanding: isStanding(first.place.roll),
         at: first.mount.pivot,
-        members: members.map(({ id }) => id),
+        members: members.flatMap(({ id }) => withCells(show, id)),
         label: labelOf(members),
+        cells: members.length === 1 ? drawnCells(show, first, first.mount.pivot) : NO_CELLS,
       },
     ]
   })
@@ -64,5 +65,7 @@ function labelOf(members: readonly RiggedFixture[]): string {
 
 /** The drawn spot of every fixture in a section. */
 export function sectionSpots(hangs: readonly DrawnHang[]): ReadonlyMap<FixtureId, RiggedFixture['mount']['pivot']> {
-  return new Map(hangs.flatMap(({ hang }) => hang.fixtures.map(({ id, mount }) => [id, mount.pivot] as const)))
+  const heads = hangs.flatMap(({ hang }) => hang.fixtures.map(({ id, mount }) => [id, mount.pivot] as const))
+  const cells = hangs.flatMap(({ fixtures }) => fixtures.flatMap((one) => one.cells.map(({ id, at }) => [id, at] as const)))
+  return new Map([...heads, ...cells])
 }

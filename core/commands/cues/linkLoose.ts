@@ -1,4 +1,5 @@
 /** Links values that were stored by hand to palettes. */
+import { fixtureNumber } from '../../show/cells'
 import { cueValueId } from '../../show/compositeIds'
 import { z } from 'zod'
 import { putCueValue } from '../../cues/marks'
@@ -25,7 +26,7 @@ export const linkLoose = command({
       const rigged = rigOf(show).get(fixture)
       if (!stored || !rigged) continue
       if (paletteValueFor(show, palette, rigged, attribute) === null)
-        return refuse('lacks attribute', { name: known.name, attribute, fixture: rigged.fixture.number }, 'links')
+        return refuse('lacks attribute', { name: known.name, attribute, fixture: fixtureNumber(rigged.fixture) }, 'links')
       putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
     }
     const { length } = draft.changes()

@@ -4,6 +4,7 @@ import { stageLookup } from '../../cues/onStage'
 import { lentValue } from '../../hand/lend'
 import { setInHand } from '../../hand/setInHand'
 import { resolveValue } from '../../palettes/resolve'
+import { fixtureNumber } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { familyOf } from '../../attributes/attribute'
 import { FAMILIES } from '../../attributes/families'
@@ -37,8 +38,8 @@ export const copyValues = command({
       }
     }
     if (draft.changes().length === 0)
-      return refuse('nothing to copy', { fixture: source.fixture.number, families }, 'families')
-    const label = `copy ${listInWords(families)} of fixture ${source.fixture.number} to ${fixturesInWords(show, to)}`
+      return refuse('nothing to copy', { fixture: fixtureNumber(source.fixture), families }, 'families')
+    const label = `copy ${listInWords(families)} of fixture ${fixtureNumber(source.fixture)} to ${fixturesInWords(show, to)}`
     return done(draft, label)
   },
 })

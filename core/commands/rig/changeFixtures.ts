@@ -1,6 +1,7 @@
 /** Changes what fixtures are and how they hang: one field of many, or many fields of many, at once. */
 import { placeId } from '../../show/compositeIds'
 import { z } from 'zod'
+import { fixtureNumber, numberOfFixture, wholeFixtures } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { fixture as fixtureSchema, fixturePlace } from '../../show/entities'
 import { fixtureId, type VenueId } from '../../show/ids'
@@ -14,7 +15,7 @@ import { listInWords } from '../../show/listInWords'
 const placing = fixturePlace.omit({ venue: true, fixture: true }).partial()
 const fixtureChange = z.strictObject({
   fixture: fixtureId,
-  ...fixtureSchema.partial().shape,
+  ...fixtureSchema.omit({ bar: true, cell: true }).partial().shape,
   ...placing.shape,
 })
 export type FixtureChange = z.infer<typeof fixtureChange>
@@ -54,7 +55,10 @@ function writeFixture(show: Show, draft: Draft, change: FixtureChange): Outcome 
   const mode = change.mode === undefined ? ownMode : change.mode
   if (mode !== null && show.all.fixtureMode.get(mode)?.type !== nextType)
     return refuse('other type’s mode', { fixture: known.number }, 'mode')
+  if (known.bar !== null)
+    return refuse('cell', { cell: fixtureNumber(known), fixture: numberOfFixture(show, known.bar) }, 'fixture')
   draft.put('fixture', fixture, {
+    ...known,
     number: change.number ?? known.number,
     name: change.name ?? known.name,
     type: nextType,
@@ -92,7 +96,7 @@ function placeNumbersOf(change: FixtureChange): Turns {
 }
 
 function numberTwice(show: Show, changes: readonly FixtureChange[]): number | null {
-  const numbers = new Map([...show.all.fixture].map(([id, { number }]) => [id, number]))
+  const numbers = new Map(wholeFixtures(show).map(([id, { number }]) => [id, number]))
   for (const { fixture, number } of changes) if (number !== undefined) numbers.set(fixture, number)
   const seen = new Set<number>()
   for (const number of numbers.values()) {

@@ -1,6 +1,7 @@
 /** Hangs copies of fixtures beside them, or on another hang, numbered on. */
 import { placeId } from '../../show/compositeIds'
 import { z } from 'zod'
+import { wholesAmong } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { fixture as fixtureSchema } from '../../show/entities'
 import { fixtureId, hangId } from '../../show/ids'
@@ -19,7 +20,8 @@ export const copyFixtures = command({
     by: metres,
   }),
   undoable: true,
-  run(show, { fixtures, numberFrom, hang, by }, { newId }) {
+  run(show, { fixtures: chosen, numberFrom, hang, by }, { newId }) {
+    const fixtures = wholesAmong(show, chosen)
     const { venue } = showRecordOf(show)
     if (!show.all.hangPlace.has(placeId(venue, hang))) return refuse('no place here', { kind: 'hang' }, 'hang')
     const refusal = numbersInUse(

@@ -1,8 +1,9 @@
 /** Takes in whole rows of fixtures: those with a known number are changed, the others are new. */
 import { placeId } from '../../show/compositeIds'
 import { z } from 'zod'
+import { wholeFixtures } from '../../show/cells'
 import { Draft } from '../../show/draft'
-import { asFixtureId, fixtureId } from '../../show/ids'
+import { fixtureId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
 import { command, done, refuse } from '../command'
 import { fixtureRow, idsByName, putFixtureRow } from '../shared/fixtureRows'
@@ -15,7 +16,7 @@ export const pasteFixtures = command({
     const { venue } = showRecordOf(show)
     const hangs = new Map([...idsByName(show.all.hang)].filter(([, id]) => show.all.hangPlace.has(placeId(venue, id))))
     const names = { hangs, types: idsByName(show.all.fixtureType) }
-    const known = new Map([...show.all.fixture].map(([id, { number }]) => [number, asFixtureId(id)]))
+    const known = new Map(wholeFixtures(show).map(([id, { number }]) => [number, id]))
     const seen = new Set<number>()
     const draft = new Draft(show)
     for (const row of rows) {

@@ -3,6 +3,7 @@ import { placeId } from '../../show/compositeIds'
 import { z } from 'zod'
 import { autoPatch } from '../../patch/autoPatch'
 import { footprintOf, spansOf, UNIVERSE_SIZE } from '../../patch/span'
+import { wholesAmong } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
 import { showRecordOf } from '../../show/show'
@@ -20,7 +21,7 @@ export const patchFixtures = command({
   undoable: true,
   run(show, { fixtures, ...rule }) {
     const { venue } = showRecordOf(show)
-    const there = fixtures.filter((id) => show.all.fixture.has(id))
+    const there = wholesAmong(show, fixtures).filter((id) => show.all.fixture.has(id))
     const wishes = there.map((fixture) => ({
       fixture,
       channels: footprintOf(show, fixture),

@@ -49,6 +49,8 @@ export const placeFixtures = command({
         universe: null,
         address: null,
         note: '',
+        bar: null,
+        cell: null,
       })
       draft.put('fixturePlace', placeId(venue, id), { venue, fixture: id, hang, along, ...turn })
     }

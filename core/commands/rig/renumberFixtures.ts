@@ -1,5 +1,6 @@
 /** Numbers fixtures anew, one after the other in the order given. */
 import { z } from 'zod'
+import { wholesAmong } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { fixture as fixtureSchema } from '../../show/entities'
 import { fixtureId } from '../../show/ids'
@@ -14,7 +15,8 @@ export const renumberFixtures = command({
     step: z.number().int().min(1).max(1000),
   }),
   undoable: true,
-  run(show, { fixtures, numberFrom, step }) {
+  run(show, { fixtures: chosen, numberFrom, step }) {
+    const fixtures = wholesAmong(show, chosen)
     const numbers = fixtures.map((_, i) => numberFrom + i * step)
     const refusal = numbersInUse(show, numbers, new Set(fixtures))
     if (refusal) return refusal

@@ -5,9 +5,10 @@ import { putCueValue } from '../../cues/marks'
 import { forgetRecorded, noteRecorded } from '../../palettes/recorded'
 import { solvePosition } from '../../palettes/solve'
 import { HOME } from '../../kinematics/head'
+import { fixtureNumber } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { fixtureId, type FixtureId } from '../../show/ids'
-import { rigOf, type RiggedFixture } from '../../show/rig'
+import { rigOf, withCells, type RiggedFixture } from '../../show/rig'
 import type { Show } from '../../show/show'
 import type { AimValue, CueContent } from '../../show/values'
 import { command, done, refuse } from '../command'
@@ -33,12 +34,33 @@ export const replaceFixture = command({
     if (!after || !rigged) return gone('fixture', 'to')
     if (from === to) return refuse('same fixture', {}, 'to')
     const draft = new Draft(show)
-    const angles = moveValues(show, draft, from, rigged)
-    moveMemberships(show, draft, from, to)
+    let angles = 0
+    for (const [one, other] of pairs(withCells(show, from), withCells(show, to))) {
+      const takes = rigOf(show).get(other)
+      if (!takes) continue
+      angles += moveValues(show, draft, one, takes)
+      moveMemberships(show, draft, one, other)
+    }
     const raw = angles > 0 ? `; ${angles} raw angles stay as they are and will point elsewhere` : ''
-    return done(draft, `put fixture ${after.number} in the place of ${before.number}${raw}`)
+    return done(draft, `put fixture ${fixtureNumber(after)} in the place of ${fixtureNumber(before)}${raw}`)
   },
 })
+
+/**
+ * Who takes the place of whom among two fixtures with their cells. What had no cells gives the same to
+ * all of the other's; what has none takes that of the first cell.
+ */
+function pairs(gives: readonly FixtureId[], takes: readonly FixtureId[]): (readonly [FixtureId, FixtureId])[] {
+  const [from, first] = gives
+  const [to] = takes
+  if (!from || !to) return []
+  if (!first) return takes.map((id) => [from, id])
+  if (takes.length === 1) return [from, first].map((id) => [id, to])
+  return gives.flatMap((id, i) => {
+    const other = takes[i]
+    return other ? [[id, other] as const] : []
+  })
+}
 
 /** Returns how many raw angles went over as they were. */
 function moveValues(show: Show, draft: Draft, from: FixtureId, to: RiggedFixture): number {

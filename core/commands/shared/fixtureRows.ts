@@ -11,7 +11,7 @@ import { refuse, type Outcome } from '../command'
 
 export const fixtureRow = entities.fixturePlace
   .omit({ venue: true, fixture: true, hang: true })
-  .extend(entities.fixture.omit({ type: true, mode: true }).shape)
+  .extend(entities.fixture.omit({ type: true, mode: true, bar: true, cell: true }).shape)
   .extend({
     hang: z.string(),
     type: z.string(),
@@ -50,7 +50,8 @@ export function putFixtureRow(
   const inMode = mode === null ? firstMode(show, ofType) : (called?.id ?? null)
   if (mode !== null && inMode === null)
     return refuse('unknown mode in a row', { fixture: number, type, name: mode }, 'fixtures')
-  draft.put('fixture', id, { number, name, type: fixtureTypeId.parse(ofType), mode: inMode, universe, address, note })
+  const own = { bar: null, cell: null }
+  draft.put('fixture', id, { number, name, type: fixtureTypeId.parse(ofType), mode: inMode, universe, address, note, ...own })
   draft.put('fixturePlace', placeId(venue, id), { venue, fixture: id, hang: hangId.parse(onHang), ...place })
   return null
 }

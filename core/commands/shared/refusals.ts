@@ -1,5 +1,6 @@
 /** Refusals that several commands share. */
 import type { Vec3 } from '../../geometry/vector'
+import { wholeFixtures } from '../../show/cells'
 import type { FixtureId, LayerId } from '../../show/ids'
 import { DEEPEST_LINK, loopThrough, tooDeep } from '../../show/links'
 import type { Kind } from '../../show/kinds'
@@ -38,8 +39,8 @@ export function lockedLayer(show: Show, layer: LayerId | null, name: string): Ou
 /** Numbers for new fixtures: refuses the first one that is taken. */
 export function numbersInUse(show: Show, numbers: readonly number[], except: ReadonlySet<FixtureId> = new Set()) {
   const wanted = new Set(numbers)
-  for (const [id, { number, name }] of show.all.fixture)
-    if (wanted.has(number) && ![...except].some((other) => other === id))
+  for (const [id, { number, name }] of wholeFixtures(show))
+    if (wanted.has(number) && !except.has(id))
       return refuse('fixture number taken', { number, by: name }, 'numberFrom')
   return null
 }

@@ -1,14 +1,19 @@
 /** Wording that several commands share. */
 import type { StayingLoose } from '../../palettes/unserved'
+import { numberOfFixture, wholesAmong } from '../../show/cells'
 import type { FixtureId } from '../../show/ids'
 import type { Show } from '../../show/show'
 import { plural } from '../../show/counted'
 
-/** "fixture 12" or "6 fixtures". */
+/** "fixture 12", "6 fixtures", "3 cells of fixture 12"; a fixture with its cells counts once. */
 export function fixturesInWords(show: Show, fixtures: readonly FixtureId[]): string {
-  const [only] = fixtures
-  if (only === undefined || fixtures.length !== 1) return `${fixtures.length} fixtures`
-  return `fixture ${show.all.fixture.get(only)?.number ?? only}`
+  const wholes = wholesAmong(show, fixtures)
+  const [only] = wholes
+  if (only === undefined || wholes.length !== 1) return `${wholes.length} fixtures`
+  const [one] = fixtures
+  if (fixtures.length === 1) return `fixture ${numberOfFixture(show, one)}`
+  const cells = fixtures.includes(only) ? '' : `${fixtures.length} cells of `
+  return `${cells}fixture ${numberOfFixture(show, only)}`
 }
 
 /** "; 2 cue values and 1 in hand stay as they are, loose": what a change leaves behind; empty for nothing. */

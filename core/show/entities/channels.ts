@@ -28,6 +28,9 @@ export const channelFunction = z
   })
   .refine(({ first, last }) => first <= last, 'the first level lies above the last')
 
+/** As many cells as a universe has channels. */
+export const MOST_CELLS = 512
+
 export const DIMMER_CURVES = ['even', 'slow at first', 'fast at first', 'slow at both ends'] as const
 
 /**
@@ -35,7 +38,8 @@ export const DIMMER_CURVES = ['even', 'slow at first', 'fast at first', 'slow at
  * `rest` is what it is worth, in terms of its first function, while nothing drives it, and
  * `highlight` while the fixture is brought out; null leaves it. `curve` bends what is sent. `dims` where
  * its light goes down with intensity, as in a head without a dimmer. `snaps` where it goes over at once
- * in a fade. `follows` names the channel whose level it repeats.
+ * in a fade. `follows` names the channel whose level it repeats. `cell` is the cell it drives, from
+ * 1; left out for what drives the fixture as a whole.
  */
 const today = z.strictObject({
   name,
@@ -49,6 +53,7 @@ const today = z.strictObject({
   dims: z.boolean(),
   snaps: z.boolean(),
   follows: z.string().max(120).nullable(),
+  cell: z.number().int().min(1).max(MOST_CELLS).optional(),
 })
 
 /** Before channels had functions they did one thing over all their levels. */

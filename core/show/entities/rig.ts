@@ -1,12 +1,12 @@
 /** The rig: fixture types and their modes, hangs, and fixtures with their place in each venue. */
 import { z } from 'zod'
-import { attributeId, numberAttributeId, inCatalogueOrder } from '../../attributes/attribute'
+import { attributeId, kindOf, numberAttributeId, inCatalogueOrder } from '../../attributes/attribute'
 import { colourPart } from '../../attributes/colourPart'
 import { WHEEL_KINDS } from '../../attributes/catalogue'
 import { GOBO_PATTERNS } from '../../light/goboOpenings'
 import * as ids from '../ids'
 import { degrees, metres, point } from '../values'
-import { channel } from './channels'
+import { channel, MOST_CELLS } from './channels'
 import { name } from './parts'
 
 /** An axis of a head: stops and speeds in degrees and seconds; `reversed` where its lowest value is its upper stop. */
@@ -93,6 +93,18 @@ export const mixing = z.discriminatedUnion('kind', [
 /** How a fixture is drawn. A lamp does not turn. */
 export const FORMS = ['profile', 'wash', 'beam', 'lamp'] as const
 
+/** The attributes each cell may have for itself: a fixture has one position. */
+const ownOfCell = attributeId.refine((attribute) => kindOf(attribute).unit !== 'place', 'a fixture has one position')
+/**
+ * Several light sources in one fixture, in a row along the way its lens lies across, `pitch` metres
+ * from middle to middle. What they have each for themselves the fixture does not have as a whole.
+ */
+const cells = z.strictObject({
+  count: z.number().int().min(2).max(MOST_CELLS),
+  pitch: z.number().positive().max(10),
+  has: z.array(ownOfCell).min(1, 'cells need something of their own, such as intensity'),
+})
+
 export const fixtureType = z.strictObject({
   maker: name,
   name,
@@ -106,6 +118,7 @@ export const fixtureType = z.strictObject({
   has: z.array(attributeId).overwrite((has) => [...has].sort(inCatalogueOrder)),
   ranges: z.array(attributeRange).max(100).default([]),
   mixing: mixing.nullable().default(null),
+  cells: cells.nullable().default(null),
 })
 /** One way a type listens: what stands on which channel. */
 export const fixtureMode = z.strictObject({
@@ -132,6 +145,9 @@ export const fixture = z.strictObject({
   universe: z.number().int().min(1).max(63999).nullable(),
   address: z.number().int().min(1).max(512).nullable(),
   note: z.string().max(500),
+  /** The fixture it is a cell of, and which, counted from 1; null for what hangs by itself. */
+  bar: ids.fixtureId.nullable().default(null),
+  cell: z.number().int().min(1).max(MOST_CELLS).nullable().default(null),
 })
 export const fixturePlace = z.strictObject({
   venue: ids.venueId,

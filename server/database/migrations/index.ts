@@ -17,6 +17,7 @@ import * as attributes from './014_attributes'
 import * as colour from './015_colour'
 import * as lamps from './016_lamps'
 import * as corners from './017_corners'
+import * as cells from './018_cells'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -36,6 +37,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '015_colour': colour,
   '016_lamps': lamps,
   '017_corners': corners,
+  '018_cells': cells,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,0 +1,97 @@
+/**
+ * Fixtures with several light sources in a row. Each cell is a fixture by itself, so that whatever
+ * holds values of fixtures holds those of cells; it has no place, type or address of its own.
+ */
+import { cellId } from './compositeIds'
+import { touchedBy } from './changes'
+import type { Draft } from './draft'
+import type { Fixture, FixtureType } from './entities'
+import { asFixtureId, type FixtureId, type FixtureTypeId } from './ids'
+import type { ShowPart } from './show'
+
+type Parts = readonly [asWhole: FixtureType, asCell: FixtureType]
+const partsOfTypes = new WeakMap<FixtureType, Parts>()
+
+function partsOf(type: FixtureType): Parts {
+  const known = partsOfTypes.get(type)
+  if (known) return known
+  const own = new Set<string>(type.cells?.has)
+  const parts = [
+    { ...type, has: type.has.filter((attribute) => !own.has(attribute)) },
+    { ...type, has: type.has.filter((attribute) => own.has(attribute)) },
+  ] as const
+  partsOfTypes.set(type, parts)
+  return parts
+}
+
+/** What a fixture of a type does as a whole: without what its cells do each by itself. */
+export function typeAsWhole(type: FixtureType): FixtureType {
+  return type.cells ? partsOf(type)[0] : type
+}
+
+/** What each cell of a type does; nothing of one without cells. */
+export function typeOfCell(type: FixtureType): FixtureType {
+  return partsOf(type)[1]
+}
+
+/** The fixture something belongs to: the bar of a cell, else itself. */
+export function wholeOf(show: ShowPart<'fixture'>, fixture: FixtureId): FixtureId {
+  return show.all.fixture.get(fixture)?.bar ?? fixture
+}
+
+/** The type of a fixture, of a cell that of its bar; null for one without. */
+export function typeIdOf(show: ShowPart<'fixture'>, fixture: FixtureId): FixtureTypeId | null {
+  return show.all.fixture.get(wholeOf(show, fixture))?.type ?? null
+}
+
+/** The fixtures some belong to, each once: what hangs, is numbered and patched as one. */
+export function wholesAmong(show: ShowPart<'fixture'>, fixtures: readonly FixtureId[]): FixtureId[] {
+  return [...new Set(fixtures.map((id) => wholeOf(show, id)))]
+}
+
+/** The fixtures of a show that are no cells. */
+export function wholeFixtures(show: ShowPart<'fixture'>): [FixtureId, Fixture][] {
+  return [...show.all.fixture].flatMap(([id, fixture]) => (fixture.bar === null ? [[asFixtureId(id), fixture]] : []))
+}
+
+/**
+ * Gives fixtures that a draft made or changed the cells of their type, under their numbers. Cells
+ * that a type has no more stay with all they hold; they are not there until the type has them again.
+ */
+export function keepCells(draft: Draft): void {
+  const touched = touchedBy(draft.changes())
+  if (!touched.has('fixture') && !touched.has('fixtureType')) return
+  const { all } = draft.result()
+  for (const [id, { bar, number, type }] of all.fixture) {
+    if (bar !== null) continue
+    const count = all.fixtureType.get(type ?? '')?.cells?.count ?? 0
+    for (let cell = 1; cell <= count; cell++)
+      if (!all.fixture.has(cellId(id, cell))) draft.put('fixture', cellId(id, cell), cellOf(asFixtureId(id), number, cell))
+  }
+  for (const [id, { bar, number }] of all.fixture) {
+    const whole = bar === null ? undefined : all.fixture.get(bar)
+    if (whole && whole.number !== number) draft.set('fixture', id, 'number', whole.number)
+  }
+}
+
+function cellOf(bar: FixtureId, number: number, cell: number): Fixture {
+  return { number, name: '', type: null, mode: null, universe: null, address: null, note: '', bar, cell }
+}
+
+type Numbered = Pick<Fixture, 'number' | 'cell'>
+
+/** A fixture's number as people write it: "12", of a cell "12.3". */
+export function fixtureNumber({ number, cell }: Numbered): string {
+  return cell === null ? String(number) : `${number}.${cell}`
+}
+
+/** The number of a fixture by its id; "?" for one that is not there. */
+export function numberOfFixture(show: ShowPart<'fixture'>, fixture: string | null | undefined): string {
+  const known = show.all.fixture.get(fixture ?? '')
+  return known ? fixtureNumber(known) : '?'
+}
+
+/** Sorts by number; cells come after their bar. */
+export function byNumber(a: Numbered, b: Numbered): number {
+  return a.number - b.number || (a.cell ?? 0) - (b.cell ?? 0)
+}
