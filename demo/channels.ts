@@ -60,7 +60,9 @@ export const mixing = (parts: readonly { readonly name: string }[], bits: 8 | 16
   parts.map(({ name }) => level(name, colourPart(name) ?? 'other', bits))
 /** The same channels once for each cell. */
 export const each = (count: number, rows: readonly Laid[]): Laid[] =>
-  Array.from({ length: count }, (_, i) => rows.map((row) => ({ ...row, name: `${row.name} ${i + 1}`, cell: i + 1 }))).flat()
+  Array.from({ length: count }, (_, i) =>
+    rows.map((row) => ({ ...row, name: `${row.name} ${i + 1}`, cell: i + 1 })),
+  ).flat()
 export const turning = (pan: number, tilt: number, bits: 8 | 16 = 16): Laid[] => [
   one('Pan', 'pan', bits, -pan, pan, 0),
   one('Tilt', 'tilt', bits, -tilt, tilt, 0),

@@ -26,6 +26,7 @@ const BAR_3 = '31-38'
 const BOOMS = '41-44'
 const FLOOR = '51-54'
 const FOOTLIGHTS = '61-66'
+const STRAND = '71'
 
 const to = (palette: number, fixtures: string): Step => ({ palette, for: fixtures })
 const level = (intensity: number, fixtures: string): Step => ({ intensity, for: fixtures })
@@ -42,7 +43,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
     number: 3,
     name: 'Sea before dawn',
     rise: 8,
-    steps: [to(7, BAR_2), to(62, BAR_2), level(0.4, BAR_2), to(26, BAR_3)],
+    steps: [to(7, BAR_2), to(62, BAR_2), level(0.4, BAR_2), to(26, BAR_3), to(66, STRAND), level(0.5, STRAND)],
   },
   { number: 4, name: 'Moon on the water', rise: 6, steps: [level(0.5, BAR_3)] },
   { number: 5, name: 'Net mender', rise: 4, steps: [to(5, '11-16'), to(61, BAR_1), level(0.7, '11-16')] },
@@ -78,7 +79,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
     rise: 4,
     fall: 6,
     travel: 'straight',
-    steps: [to(21, BRIDGE), to(1, MID_BAR), to(63, BRIDGE)],
+    steps: [to(21, BRIDGE), to(1, MID_BAR), to(63, BRIDGE), level(0.8, '71.3-6'), level(0.2, '71.1, 71.2, 71.7, 71.8')],
   },
   {
     number: 14.5,
@@ -111,7 +112,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
   { number: 25, name: 'Lights under the sea', rise: 7, steps: [to(31, FLOOR), level(0.8, FLOOR)] },
   { number: 26, name: 'Whale', rise: 9, steps: [to(27, BAR_3), to(55, BAR_3), level(0.6, BAR_3), to(63, BAR_2)] },
   { number: 27, name: 'Over the heads', rise: 3, travel: 'angle', steps: [to(9, BAR_3)] },
-  { number: 28, name: 'Gone', rise: 2, steps: [level(0, FLOOR), level(0, BAR_3)] },
+  { number: 28, name: 'Gone', rise: 2, steps: [level(0, FLOOR), level(0, BAR_3), level(0, STRAND)] },
   { number: 29, name: 'Low water', rise: 10, steps: [to(6, BAR_1), to(62, BAR_1), to(26, BAR_3)] },
   { number: 30, name: 'Walk out', rise: 14, travel: 'straight', steps: [level(0.45, BAR_3), to(29, BOOMS)] },
   { number: 31, name: 'Lamp again', rise: 1, steps: [to(3, BAR_3), level(1, BAR_3)] },
@@ -123,7 +124,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
     steps: [to(5, '11-16'), to(61, BAR_1), { loose: 'Jetty end', offset: [0.15, 0.1, 0], for: '17' }],
   },
   { number: 34, name: 'Last light', rise: 20, steps: [level(0.2, BRIDGE), level(0, BAR_1), level(0.6, BAR_3)] },
-  { number: 35, name: 'Out', rise: 4, steps: [level(0, '1-66')] },
+  { number: 35, name: 'Out', rise: 4, steps: [level(0, '1-71')] },
   {
     number: 36,
     name: 'Bows',

@@ -168,13 +168,17 @@ export interface LevelPalette {
   readonly fixtures: string
   readonly levels?: Partial<Record<NumberAttribute, number>>
   readonly look?: string
+  /** Looks of some of its fixtures, each its own. */
+  readonly looks?: readonly (readonly [fixtures: string, look: string])[]
 }
 
 const MIXING = '1-6, 11-18, 21-26, 41-44'
+/** All of it, with its cells. */
+const STRAND = '71'
 
 export const LEVELS: readonly LevelPalette[] = [
   { number: 41, name: 'Full', colour: 'brass', shelf: 'intensity', fixtures: '1-66', levels: { intensity: 1 } },
-  { number: 42, name: 'Glow', colour: 'amber', shelf: 'intensity', fixtures: '1-66', levels: { intensity: 0.35 } },
+  { number: 42, name: 'Glow', colour: 'amber', shelf: 'intensity', fixtures: '1-71', levels: { intensity: 0.35 } },
   { number: 51, name: 'Tight', colour: 'sail', shelf: 'beam', fixtures: '11-18', levels: { zoom: 8, edge: 0.2 } },
   { number: 52, name: 'Wide and soft', colour: 'sail', shelf: 'beam', fixtures: '1-6, 21-26', levels: { zoom: 44 } },
   { number: 53, name: 'Figure', colour: 'sail', shelf: 'beam', fixtures: '1-6, 21-26, 41-44', levels: { zoom: 15 } },
@@ -233,6 +237,19 @@ export const LEVELS: readonly LevelPalette[] = [
     shelf: 'colour',
     fixtures: MIXING,
     levels: { temperature: 3000 },
+  },
+  {
+    number: 66,
+    name: 'Under the jetty',
+    colour: 'shoal',
+    shelf: 'colour',
+    fixtures: STRAND,
+    looks: [
+      ['71.1, 71.5', '#1f6fff'],
+      ['71.2, 71.4, 71.6', '#28b8d8'],
+      ['71.3, 71.7', '#3de0a8'],
+      ['71.8', '#9af0ff'],
+    ],
   },
   { number: 71, name: 'Ripples', colour: 'shoal', shelf: 'gobo', fixtures: '11-18', levels: { gobo: 2 } },
   { number: 72, name: 'Netting', colour: 'rose', shelf: 'gobo', fixtures: '11-18, 31-38', levels: { gobo: 4 } },

@@ -49,6 +49,7 @@ function addGroups(builder: ShowBuilder): void {
     ['Booms', '41-44', 'kelp', { kind: 'parts', count: 2 }],
     ['Floor beams', '51-54', 'heather', null],
     ['Footlights', '61-66', 'amber', null],
+    ['Water under the jetty', '71', 'shoal', null],
   ] as const
   groups.forEach(([name, fixtures, colour, pattern], i) => {
     builder.run('recordGroup', {
@@ -88,10 +89,13 @@ function recordPalettes(builder: ShowBuilder): void {
     })
     builder.run('recordPalette', { number, name, colour, shelf: 'position' }).run('clearHand', everything)
   }
-  for (const { number, name, colour, shelf, fixtures, levels, look } of LEVELS) {
+  for (const { number, name, colour, shelf, fixtures, levels, look, looks } of LEVELS) {
     const chosen = choose(builder.show).fixtures(fixtures)
-    const asked = look === undefined ? null : colourOfHex(look)
-    if (asked) builder.run('setColour', { fixtures: chosen, colour: { kind: 'colour', ...asked } })
+    for (const [whom, hex] of looks ?? (look === undefined ? [] : [[fixtures, look] as const])) {
+      const asked = colourOfHex(hex)
+      const wanted = choose(builder.show).fixtures(whom)
+      if (asked) builder.run('setColour', { fixtures: wanted, colour: { kind: 'colour', ...asked } })
+    }
     for (const attribute of LISTED_ATTRIBUTES.filter(isNumberAttribute)) {
       const level = levels?.[attribute]
       if (level === undefined) continue

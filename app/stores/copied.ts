@@ -2,6 +2,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { FAMILIES } from '#core/attributes/families'
+import { numberOfFixture } from '#core/show/cells'
 import type { FixtureId } from '#core/show/ids'
 import { useMessages } from './messages'
 import { useSelection } from './selection'
@@ -21,7 +22,7 @@ export const useCopied = defineStore('copied', () => {
     const [first] = selection.fixtures
     if (!first) return messages.say('Select the fixture to copy from first.')
     source.value = first
-    const number = show.view?.all.fixture.get(first)?.number ?? ''
+    const number = show.view ? numberOfFixture(show.view, first) : ''
     messages.say(`Copied what fixture ${number} shows. Select others and paste: all but position comes.`)
   }
 

@@ -52,13 +52,13 @@ describe('the columns of the sheet', () => {
     )
   it('stand by hang in order of number, with names that have room', () => {
     const { columns: all, hangs, width } = columns('').laid.value
-    expect(all.map(({ number }) => number)).toEqual([11, 12, 13, 14, 41])
+    expect(all.map(({ number }) => number)).toEqual(['11', '12', '13', '14', '41'])
     expect(hangs.map(({ name }) => name)).toEqual(['Bar', 'Boom'])
     expect(hangs[1]?.x).toBeGreaterThan((all[3]?.x ?? 0) + 14)
     expect(width).toBeGreaterThan(all[4]?.x ?? 0)
   })
   it('are those that are typed, and say what they do not understand', () => {
-    expect(columns('12-13').laid.value.columns.map(({ number }) => number)).toEqual([12, 13])
+    expect(columns('12-13').laid.value.columns.map(({ number }) => number)).toEqual(['12', '13'])
     expect(columns('Nowhere').trouble.value).toMatch(/Nowhere/)
     expect(columns('Nowhere').laid.value.columns).toHaveLength(5)
   })

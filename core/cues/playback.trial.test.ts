@@ -219,13 +219,7 @@ function seen({ desk }: Stage, now: number) {
   const tracks = playing(desk.show).get(`${fixture} intensity`) ?? []
   const moving = movingFixtures(desk.show).find(({ id }) => id === fixture)
   const end = handOver(desk.show, desk.person)
-  const zoom = amountAt(
-    desk.show,
-    moving ?? unmoved(fixture),
-    'zoom',
-    { ...end, seen: end.lookup },
-    now,
-  )
+  const zoom = amountAt(desk.show, moving ?? unmoved(fixture), 'zoom', { ...end, seen: end.lookup }, now)
   return {
     level: litBy(desk.show, tracks, now)?.level ?? 0,
     zoom: zoom?.kind === 'number' ? zoom.number : ZOOM_AT_REST,

@@ -43,7 +43,9 @@ export const rigGroupsOf = derived(HANG_KINDS, (show): readonly RigGroup[] => {
     members: fixtures.flatMap(({ id }) => withCells(show, id)),
   }))
   const byBoth = hangs.flatMap(({ hang, fixtures }) => {
-    const types = typesOf(fixtures.flatMap(({ id }) => withCells(show, id).flatMap((one) => rigOf(show).get(one) ?? [])))
+    const types = typesOf(
+      fixtures.flatMap(({ id }) => withCells(show, id).flatMap((one) => rigOf(show).get(one) ?? [])),
+    )
     if (types.length < 2) return []
     return types.map(({ name, members }) => ({ by: 'type on hang' as const, name: `${name} on ${hang.name}`, members }))
   })

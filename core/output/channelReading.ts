@@ -94,6 +94,23 @@ export function channelLight(type: FixtureType, channels: readonly Channel[], le
   }
 }
 
+/** The light that one cell of a type makes, from 1: by its own channels and those of the fixture as a whole. */
+export function cellLight(
+  type: FixtureType,
+  channels: readonly Channel[],
+  levels: readonly number[],
+  cell: number,
+): ChannelLight {
+  const own = channels
+    .map((channel, i) => ({ channel, level: levels[i] ?? 0 }))
+    .filter(({ channel }) => channel.cell === undefined || channel.cell === cell)
+  return channelLight(
+    type,
+    own.map(({ channel }) => channel),
+    own.map(({ level }) => level),
+  )
+}
+
 function colourOf(type: FixtureType, read: ReadonlyMap<ChannelRole, Amount>): PlainColour {
   const parts: Record<ColourPart, number> = {}
   for (const [role, amount] of read) if (isColourPart(role)) parts[role] = numberOf(amount)

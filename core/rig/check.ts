@@ -8,13 +8,7 @@ import { patchFaultInWords, patchFaults, spansOf } from '../patch/span'
 import { modeFaults } from '../patch/modeCheck'
 import { derived } from '../show/derived'
 import { wholeFixtures } from '../show/cells'
-import {
-  asFixtureTypeId,
-  type FixtureId,
-  type FixtureTypeId,
-  type HangId,
-  type TargetId,
-} from '../show/ids'
+import { asFixtureTypeId, type FixtureId, type FixtureTypeId, type HangId, type TargetId } from '../show/ids'
 import { hangsOf, RIG_KINDS, rigOf, type RiggedHang } from '../show/rig'
 import { entity, showRecordOf, type ShowPart } from '../show/show'
 import { pointOn, TARGET_KINDS, targetsOf } from '../show/targets'

@@ -1,5 +1,5 @@
 /** A selection as one would type it. */
-import { fixtureNumber } from '../show/cells'
+import { byNumber, fixtureNumber } from '../show/cells'
 import type { Fixture } from '../show/entities'
 import type { FixtureId } from '../show/ids'
 import { rigOf, type RigKind } from '../show/rig'
@@ -48,11 +48,21 @@ export function writtenSelection(numbers: readonly Numbered[], most = 6): string
 /** Some fixtures without those cells that are all there beside their bar: its number means them too. */
 export function namedByNumber(show: ShowPart<RigKind>, fixtures: readonly FixtureId[]): FixtureId[] {
   const chosen = new Set(fixtures)
-  const isWhole = (bar: FixtureId) => chosen.has(bar) && rigOf(show).get(bar)?.cells.every((id) => chosen.has(id))
+  const isWhole = (bar: FixtureId) =>
+    chosen.has(bar) &&
+    rigOf(show)
+      .get(bar)
+      ?.cells.every((id) => chosen.has(id))
   return fixtures.filter((id) => {
     const bar = rigOf(show).get(id)?.bar
     return !bar || !isWhole(bar.id)
   })
+}
+
+/** Fixtures by number, each once: "11-14, 71.2". */
+export function numbersInWords(show: ShowPart<RigKind>, fixtures: Iterable<FixtureId>): string {
+  const numbers = namedByNumber(show, [...new Set(fixtures)]).flatMap((id) => show.all.fixture.get(id) ?? [])
+  return writtenSelection(numbers.sort(byNumber), Infinity)
 }
 
 /** Fixtures as an entry that selects them; those that are not there any more are left out. */

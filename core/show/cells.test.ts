@@ -177,7 +177,6 @@ describe('cells of a fixture', () => {
 })
 
 describe('a type with cells', () => {
-
   it('has no cells that point each somewhere', () => {
     const pointing = { ...swift, cells: { ...swift.cells, has: ['position'] } }
     expect(fixtureType.safeParse(pointing).error?.issues[0]?.message).toBe('a fixture has one position')

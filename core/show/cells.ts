@@ -66,7 +66,8 @@ export function keepCells(draft: Draft): void {
     if (bar !== null) continue
     const count = all.fixtureType.get(type ?? '')?.cells?.count ?? 0
     for (let cell = 1; cell <= count; cell++)
-      if (!all.fixture.has(cellId(id, cell))) draft.put('fixture', cellId(id, cell), cellOf(asFixtureId(id), number, cell))
+      if (!all.fixture.has(cellId(id, cell)))
+        draft.put('fixture', cellId(id, cell), cellOf(asFixtureId(id), number, cell))
   }
   for (const [id, { bar, number }] of all.fixture) {
     const whole = bar === null ? undefined : all.fixture.get(bar)

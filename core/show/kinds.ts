@@ -340,8 +340,9 @@ export function referencesOf(kind: Kind): readonly Reference[] {
   return REFERENCES.get(kind) ?? []
 }
 
-const MAKES_ID: { readonly [K in Kind]: { readonly schema: object; readonly id?: (entity: EntityOf[K]) => string | null } } =
-  DECLARED
+const MAKES_ID: {
+  readonly [K in Kind]: { readonly schema: object; readonly id?: (entity: EntityOf[K]) => string | null }
+} = DECLARED
 
 /** The id that a thing's parts make; null where its id is free. */
 export function idMadeOf<K extends Kind>(kind: K, entity: EntityOf[K]): string | null {

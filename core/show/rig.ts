@@ -74,7 +74,9 @@ function cellRigged(
   const { head } = bar.mount
   const lens = { ...head.lens, across: head.lens.across + (place - (count - 1) / 2) * pitch }
   const mount = { ...bar.mount, head: { ...head, lens } }
-  return [{ ...bar, id, fixture: { ...fixture, type: bar.fixture.type }, type: typeOfCell(type), mount, bar, cells: [] }]
+  return [
+    { ...bar, id, fixture: { ...fixture, type: bar.fixture.type }, type: typeOfCell(type), mount, bar, cells: [] },
+  ]
 }
 
 /** A fixture with its cells: what is meant by its number. */

@@ -1,5 +1,6 @@
 /** Things of a show and what is wrong between them, in words. */
 import type { Refusal } from '#core/commands/command'
+import { fixtureNumber } from '#core/show/cells'
 import { registerParts, type ChangeSet } from '#core/show/changes'
 import { declarationOf, type Kind } from '#core/show/kinds'
 import { plural } from '#core/show/counted'
@@ -20,7 +21,7 @@ export const personInWords = (show: Show, person: string | undefined): string =>
 /** How things of a kind are named that are not named by a name of their own: by what they belong to, or their number. */
 const NAMED_BY: Readonly<Partial<Record<Kind, (show: Show, id: string) => string>>> = {
   show: () => 'the show itself',
-  fixture: ({ all }, id) => ofInWords('fixture', all.fixture.get(id)?.number),
+  fixture: (show, id) => ofInWords('fixture', fixtureNumbered(show, id)),
   cue: ({ all }, id) => ofInWords('cue', all.cue.get(id)?.number),
   cueValue: ({ all }, id) => ofInWords('cue', all.cue.get(all.cueValue.get(id)?.cue ?? '')?.number),
   cueTime: ({ all }, id) => ofInWords('cue', all.cue.get(all.cueTime.get(id)?.cue ?? '')?.number),
@@ -28,8 +29,13 @@ const NAMED_BY: Readonly<Partial<Record<Kind, (show: Show, id: string) => string
   paletteValue: (show, id) => ofPalette(show, show.all.paletteValue.get(id)?.palette),
   recordedFixture: (show, id) => ofPalette(show, show.all.recordedFixture.get(id)?.palette),
   paletteSpread: (show, id) => ofPalette(show, id),
-  fixturePlace: ({ all }, id) => ofInWords('fixture', all.fixture.get(all.fixturePlace.get(id)?.fixture ?? '')?.number),
+  fixturePlace: (show, id) => ofInWords('fixture', fixtureNumbered(show, show.all.fixturePlace.get(id)?.fixture)),
   groupMember: ({ all }, id) => ofInWords('the group', all.group.get(all.groupMember.get(id)?.group ?? '')?.name),
+}
+
+const fixtureNumbered = ({ all }: Show, id: string | undefined) => {
+  const known = all.fixture.get(id ?? '')
+  return known && fixtureNumber(known)
 }
 
 const ofPalette = ({ all }: Show, palette: string | undefined) =>

@@ -159,12 +159,15 @@ function mixedThen(things: Things) {
 let cells: readonly string[] = []
 const ofCell = (id: string) => cells.some((cell) => `.${id}.`.includes(`.${cell}.`))
 
+function withoutCells(things: Things): void {
+  for (const all of things.values()) for (const id of all.keys()) if (ofCell(id)) all.delete(id)
+}
+
 /** A show of the release after a migration, as it is to be today. */
 function expected(show: Show, after: number): Things {
   const things = thingsOf(show, (kind) => missingFields(after, kind))
   for (const kind of missingKinds(after)) things.get(kind)?.clear()
-  if (after < 18)
-    for (const all of things.values()) for (const id of all.keys()) if (ofCell(id)) all.delete(id)
+  if (after < 18) withoutCells(things)
   for (const [kind, field] of [
     ['fixtureType', 'has'],
     ['fixtureType', 'wheels'],

@@ -170,7 +170,8 @@ export class RandomArguments {
     if (schema === attributeId) return this.pick(attributesInUse(this.show))
     if (schema === numberAttributeId) return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
     // What cells may have of their own.
-    if (schema instanceof z.ZodCustom && field === 'has') return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
+    if (schema instanceof z.ZodCustom && field === 'has')
+      return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
     return undefined
   }
 

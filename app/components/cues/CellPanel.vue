@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { WHERE } from '#core/cues/editing'
 import { heldInCue } from '#core/cues/heldInCue'
+import { numberOfFixture } from '#core/show/cells'
 import { rangeOf } from '#core/show/attributeRange'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { servedBy } from '#core/palettes/use'
@@ -43,7 +44,7 @@ const one = computed(() => {
 const title = computed(() => {
   const { cues, fixtures } = props.cells
   const numbers = cues.map((id) => props.show.all.cue.get(id)?.number ?? '')
-  const whom = fixtures.map((id) => props.show.all.fixture.get(id)?.number ?? '')
+  const whom = fixtures.map((id) => numberOfFixture(props.show, id))
   const list = (all: readonly unknown[]) => (all.length > 4 ? `${all[0]} to ${all.at(-1)}` : all.join(', '))
   return {
     cues: `${plural(cues.length, 'Cue')} ${list(numbers)}`,

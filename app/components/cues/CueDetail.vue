@@ -2,8 +2,9 @@
 /** A cue: its name and times to change, the light it leaves on stage, and the palettes it leans on. */
 import { computed, ref, watch } from 'vue'
 import { stateAt, valuesByCue, type ListInOrder } from '#core/cues/tracking'
+import type { Fixture } from '#core/show/entities'
+import { byNumber, fixtureNumber } from '#core/show/cells'
 import { FOLLOWS, TRAVELS } from '#core/show/entities'
-import { rigOf } from '#core/show/rig'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { cuePicture } from '#core/cues/comparedCue'
@@ -42,17 +43,18 @@ const picture = computed(() =>
 
 const sets = computed(() => {
   const palettes = new Map<string, Set<FixtureId>>()
-  const loose: { number: number; what: string }[] = []
+  const loose: { fixture: Fixture; what: string }[] = []
   for (const { fixture, attribute, value, mark } of valuesByCue(props.show).get(props.cue) ?? []) {
+    const known = props.show.all.fixture.get(fixture)
     if (value.kind === 'link')
       palettes.set(value.palette, (palettes.get(value.palette) ?? new Set<FixtureId>()).add(fixture))
-    else if (attribute !== 'intensity')
+    else if (known && attribute !== 'intensity')
       loose.push({
-        number: rigOf(props.show).get(fixture)?.fixture.number ?? 0,
+        fixture: known,
         what: `${value.kind === 'aim' ? 'aimed by hand' : `${attribute}, ${value.kind}`}${mark === 'held' ? ', held' : ''}`,
       })
   }
-  return { palettes: [...palettes], loose: loose.sort((a, b) => a.number - b.number) }
+  return { palettes: [...palettes], loose: loose.sort((a, b) => byNumber(a.fixture, b.fixture)) }
 })
 /** Palettes whose positions come from earlier cues, with the cue each comes from. */
 const carried = computed(() => {
@@ -193,7 +195,7 @@ const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props
     <section v-if="sets.loose.length" class="px-4 py-3" aria-labelledby="loose-title">
       <h3 id="loose-title" class="mb-1 font-semibold text-coral">Loose, follows no palette</h3>
       <p v-for="(value, i) in sets.loose" :key="i" class="py-0.5 text-mist">
-        <span class="font-mono text-coral">{{ value.number }}</span> {{ value.what }}
+        <span class="font-mono text-coral">{{ fixtureNumber(value.fixture) }}</span> {{ value.what }}
       </p>
     </section>
   </div>

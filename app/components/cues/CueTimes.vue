@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { timesOf } from '#core/cues/times'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import { parseEntry } from '#core/selection/entry'
+import { numbersInWords } from '#core/selection/written'
 import type { CueTime } from '#core/show/entities'
 import { FAMILIES, type Family } from '#core/attributes/families'
 import type { CueId, FixtureId } from '#core/show/ids'
@@ -23,19 +24,17 @@ const trouble = ref('')
 
 /** Fixtures with the same times share a line. */
 const lines = computed(() => {
-  const found = new Map<string, { time: CueTime; numbers: number[]; fixtures: FixtureId[] }>()
+  const found = new Map<string, { time: CueTime; fixtures: FixtureId[] }>()
   for (const time of timesOf(props.show, props.cue)) {
     const key = `${time.family} ${time.seconds} ${time.delay} ${time.fixture === null}`
-    const line = found.get(key) ?? { time, numbers: [], fixtures: [] }
+    const line = found.get(key) ?? { time, fixtures: [] }
     found.set(key, line)
-    if (time.fixture === null) continue
-    line.fixtures.push(time.fixture)
-    line.numbers.push(props.show.all.fixture.get(time.fixture)?.number ?? 0)
+    if (time.fixture !== null) line.fixtures.push(time.fixture)
   }
-  return [...found.values()].map(({ time, numbers, fixtures }) => ({
+  return [...found.values()].map(({ time, fixtures }) => ({
     time,
     fixtures: fixtures.length ? fixtures : null,
-    whom: [time.family, numbers.sort((a, b) => a - b).join(', ')].filter(Boolean).join(' of '),
+    whom: [time.family, numbersInWords(props.show, fixtures)].filter(Boolean).join(' of '),
     words: [time.seconds !== null && `${time.seconds} s`, time.delay !== null && `${time.delay} s late`]
       .filter(Boolean)
       .join(', '),

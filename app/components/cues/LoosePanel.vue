@@ -6,6 +6,7 @@ import { valueInWords } from '#core/refocus/paletteLines'
 import type { LooseValue, Near } from '#core/refocus/looseValues'
 import { attributeName } from '#core/attributes/attribute'
 import { FAMILIES, type Family } from '#core/attributes/families'
+import { numberOfFixture } from '#core/show/cells'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { comparedLink } from '#core/cues/comparedCue'
@@ -30,7 +31,7 @@ const loose = computed(() =>
       value,
       key: keyOf(value),
       cue: props.show.all.cue.get(value.cue)?.number ?? 0,
-      fixture: props.show.all.fixture.get(value.fixture)?.number ?? 0,
+      fixture: numberOfFixture(props.show, value.fixture),
       words: wordsOf(value),
     })),
 )
@@ -181,7 +182,7 @@ function find({ cue, fixture, family }: LooseValue) {
       </div>
       <p v-for="item in held" :key="`${item.cue}${item.fixture}${item.attribute}`" class="truncate py-0.5">
         <span class="font-mono text-mist">{{ show.all.cue.get(item.cue)?.number }}</span> fixture
-        <span class="font-mono">{{ show.all.fixture.get(item.fixture)?.number }}</span><span class="text-sm text-mist"
+        <span class="font-mono">{{ numberOfFixture(show, item.fixture) }}</span><span class="text-sm text-mist"
           >, {{ attributeName(item.attribute)
           }}<template v-if="item.source"> away from {{ show.all.palette.get(item.source)?.name }}</template></span
         >

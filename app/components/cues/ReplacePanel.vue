@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { cueCounts } from '#core/palettes/use'
+import { fixtureNumber } from '#core/show/cells'
 import { asPaletteId, asFixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
@@ -33,7 +34,7 @@ const isReady = computed(() =>
 )
 
 function fixtureOf(text: string) {
-  return [...rigOf(props.show).values()].find(({ fixture }) => String(fixture.number) === text.trim())
+  return [...rigOf(props.show).values()].find(({ fixture }) => fixtureNumber(fixture) === text.trim())
 }
 
 function replace() {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Each selected fixture's pan, tilt, throw and pool, in the order of selection. Only the rows in view are drawn. */
+import { fixtureNumber } from '#core/show/cells'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, useTemplateRef } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
@@ -75,7 +76,7 @@ function troubleAt(index: number): string | null {
             class="mr-1 inline-grid h-4 min-w-4 place-items-center rounded-full bg-coral px-0.5 text-[10px] font-bold text-on-coral"
             >{{ index + 1 }}</span
           >
-          {{ fixture.rigged.fixture.number }}
+          {{ fixtureNumber(fixture.rigged.fixture) }}
         </span>
         <span role="cell" class="px-1 py-0.5">{{ fixture.position.pose.pan.toFixed(1) }}°</span>
         <span role="cell" class="px-1 py-0.5">{{ fixture.position.pose.tilt.toFixed(1) }}°</span>
@@ -96,7 +97,7 @@ function troubleAt(index: number): string | null {
           class="col-span-5 px-1 text-left font-sans"
           :style="{ height: `${TROUBLE}px` }"
         >
-          {{ fixture.rigged.fixture.number }}: {{ trouble }}
+          {{ fixtureNumber(fixture.rigged.fixture) }}: {{ trouble }}
         </span>
       </div>
     </div>

@@ -6,6 +6,7 @@ import type { Outcome } from '#core/commands/command'
 import type { CommandInput } from '#core/commands/registry'
 import { listsInOrder } from '#core/cues/tracking'
 import { FAMILIES, type Family } from '#core/attributes/families'
+import { fixtureNumber } from '#core/show/cells'
 import { asCueId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
@@ -35,7 +36,7 @@ const cues = computed(() =>
   ),
 )
 const fixture = computed(() =>
-  [...rigOf(props.show).values()].find((rigged) => String(rigged.fixture.number) === number.value.trim()),
+  [...rigOf(props.show).values()].find((rigged) => fixtureNumber(rigged.fixture) === number.value.trim()),
 )
 /** Without a selection the stage or a cue gives all it holds. */
 const fixtures = computed(() => (selection.fixtures.length > 0 ? [...selection.fixtures] : null))

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Patches by rule: one after the other from an address, nothing taken, nothing over the end. */
 import { computed, reactive, ref } from 'vue'
+import { wholesAmong } from '#core/show/cells'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
@@ -25,9 +26,12 @@ const apart = ref<Apart | null>('never')
 const order = ref<Order | null>('number')
 const draft = reactive({ universe: '1', address: '1', gap: '0' })
 
-const unpatched = computed(() => [...rigOf(props.show).values()].filter(({ fixture }) => fixture.address === null))
+const unpatched = computed(() =>
+  [...rigOf(props.show).values()].filter(({ fixture, bar }) => bar === null && fixture.address === null),
+)
 const fixtures = computed<FixtureId[]>(() => {
-  const chosen = props.selected.length > 0 ? props.selected : unpatched.value.map(({ id }) => id)
+  const chosen =
+    props.selected.length > 0 ? wholesAmong(props.show, props.selected) : unpatched.value.map(({ id }) => id)
   if (order.value === 'selection') return [...chosen]
   const rigged = chosen.flatMap((id) => rigOf(props.show).get(id) ?? [])
   const hangName = (hang: string) => props.show.all.hang.get(hang)?.name ?? ''

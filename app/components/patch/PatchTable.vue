@@ -3,6 +3,8 @@
 import { computed } from 'vue'
 import { fixtureCell, isFixtureColumn, readFixtureCell } from '#core/exchange/fixtureCells'
 import { patchFaultInWords, footprintOf, patchFaults, spansOf } from '#core/patch/span'
+import { wholeFixtures } from '#core/show/cells'
+import { withCells } from '#core/show/rig'
 import { asFixtureId, type FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { GridColumn } from '../../composables/table/gridColumn'
@@ -19,7 +21,9 @@ const selection = useSelection()
 const { keep } = useCommit()
 
 const rows = computed<Row[]>(() =>
-  [...props.show.all.fixture].sort(([, a], [, b]) => a.number - b.number).map(([id]) => ({ id: asFixtureId(id) })),
+  wholeFixtures(props.show)
+    .sort(([, a], [, b]) => a.number - b.number)
+    .map(([id]) => ({ id })),
 )
 const selected = computed(() => new Set<string>(selection.fixtures))
 const spans = computed(() => new Map(spansOf(props.show).map((span) => [span.fixture, span])))
@@ -83,6 +87,6 @@ async function commitCell(ids: readonly string[], column: string, text: string):
     :selected="selected"
     :keep="commitCell"
     empty="No fixtures yet. Place some on the stage first."
-    @select="(ids) => selection.set(ids.map(asFixtureId))"
+    @select="(ids) => selection.set(ids.flatMap((id) => withCells(props.show, asFixtureId(id))))"
   />
 </template>

@@ -2,6 +2,7 @@
 /** Choosing a lens: what the light of the selected fixtures is at a place, and who else can light it as asked. */
 import { computed, reactive } from 'vue'
 import { whoCanLight, lightAt, type Candidate, type LightAt } from '#core/rig/throwTo'
+import { fixtureNumber } from '#core/show/cells'
 import { isHead, rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
@@ -97,7 +98,7 @@ async function choose({ rigged, beam }: Candidate) {
       <tbody>
         <template v-for="light in selected" :key="light.rigged.id">
           <tr>
-            <th scope="row" class="text-left font-normal">{{ light.rigged.fixture.number }}</th>
+            <th scope="row" class="text-left font-normal">{{ fixtureNumber(light.rigged.fixture) }}</th>
             <td>{{ light.throwMetres.toFixed(1) }}</td>
             <td>{{ pool(light) }}</td>
             <td>{{ lux(light.lux) }}</td>
@@ -144,10 +145,10 @@ async function choose({ rigged, beam }: Candidate) {
             <button
               type="button"
               class="rounded px-1 text-shoal hover:underline"
-              :title="`Select ${light.rigged.fixture.number} and zoom it to ${light.beam.toFixed(1)}°`"
+              :title="`Select ${fixtureNumber(light.rigged.fixture)} and zoom it to ${light.beam.toFixed(1)}°`"
               @click="choose(light)"
             >
-              {{ light.rigged.fixture.number }}
+              {{ fixtureNumber(light.rigged.fixture) }}
             </button>
           </th>
           <td>{{ light.beam.toFixed(1) }}°</td>
@@ -160,7 +161,7 @@ async function choose({ rigged, beam }: Candidate) {
     <h3 v-if="unable.length" class="mt-3 mb-1 text-sm font-semibold text-haze">Cannot</h3>
     <ul class="text-sm">
       <li v-for="light in unable" :key="light.rigged.id" class="flex gap-2">
-        <span class="w-8 font-mono">{{ light.rigged.fixture.number }}</span>
+        <span class="w-8 font-mono">{{ fixtureNumber(light.rigged.fixture) }}</span>
         <span class="text-mist">{{ reason(light) }}</span>
       </li>
     </ul>

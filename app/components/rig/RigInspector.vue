@@ -3,6 +3,7 @@
 import { Anchor, Box, Layers, LampDesk, MapPin, Ruler } from '@lucide/vue'
 import { computed } from 'vue'
 import { rigCheck } from '#core/rig/check'
+import { wholeFixtures, wholesAmong } from '#core/show/cells'
 import { hangsOf, rigOf } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
@@ -38,9 +39,11 @@ const venue = computed(() => entity(props.show, 'venue', showRecordOf(props.show
 const hang = computed(() => hangsOf(props.show).find(({ id }) => id === chosen.idOf('hang')))
 const piece = computed(() => setPiecesOf(props.show).find(({ id }) => id === chosen.idOf('setPiece')))
 const target = computed(() => targetsOf(props.show).get(chosen.idOf('target') ?? ''))
+/** What hangs by itself: a cell is changed with its bar. */
+const fixtures = computed(() => wholesAmong(props.show, selection.fixtures))
 const fixturesTitle = computed(() => {
-  const [only] = selection.fixtures
-  if (selection.fixtures.length !== 1 || !only) return `${selection.fixtures.length} fixtures`
+  const [only] = fixtures.value
+  if (fixtures.value.length !== 1 || !only) return `${fixtures.value.length} fixtures`
   return `Fixture ${props.show.all.fixture.get(only)?.number ?? ''}`
 })
 const rowHang = computed<HangId | null>(() => hang.value?.id ?? null)
@@ -105,8 +108,8 @@ function lookAtRow(from: number, count: number) {
       <LayersPanel v-else-if="rigRoom.form === 'layers'" :show="show" />
       <VenuePanel v-else :show="show" :venue="venue" />
     </RigPanel>
-    <RigPanel v-else-if="selection.fixtures.length" :title="fixturesTitle" @close="selection.clear()">
-      <FixturePanel :key="selection.fixtures.join()" :show="show" :fixtures="selection.fixtures" />
+    <RigPanel v-else-if="fixtures.length" :title="fixturesTitle" @close="selection.clear()">
+      <FixturePanel :key="fixtures.join()" :show="show" :fixtures="fixtures" />
     </RigPanel>
     <RigPanel
       v-else-if="hang"
@@ -151,7 +154,7 @@ function lookAtRow(from: number, count: number) {
           <dt class="text-haze">Depth</dt>
           <dd class="font-mono text-mist">{{ venue.opening.depth }} m</dd>
           <dt class="text-haze">Rig</dt>
-          <dd class="text-mist">{{ show.all.fixture.size }} fixtures on {{ hangsOf(show).length }} hangs</dd>
+          <dd class="text-mist">{{ wholeFixtures(show).length }} fixtures on {{ hangsOf(show).length }} hangs</dd>
           <dt class="text-haze">Stage</dt>
           <dd class="text-mist">{{ setPiecesOf(show).length }} set pieces, {{ targetsOf(show).size }} targets</dd>
           <dt class="text-haze">Check</dt>

@@ -3,6 +3,7 @@
 import { computed, ref, watch } from 'vue'
 import { extensionsOf, type Extension } from '#core/groups/extension'
 import { familyOf } from '#core/attributes/attribute'
+import { numbersInWords } from '#core/selection/written'
 import type { GroupId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { listInWords } from '#core/show/listInWords'
@@ -33,10 +34,10 @@ function nameOf({ holder }: Extension): string {
 }
 
 function inWords({ values }: Extension): string {
-  const fixtures = [...new Set(values.map(({ fixture }) => props.show.all.fixture.get(fixture)?.number ?? 0))]
+  const fixtures = values.map(({ fixture }) => fixture)
   const families = [...new Set(values.map(({ attribute }) => familyOf(attribute)))]
-  const like = [...new Set(values.map((value) => props.show.all.fixture.get(value.like)?.number ?? 0))]
-  return `${listInWords(families)} for ${fixtures.join(', ')}, as ${like.join(', ')} ${plural(like.length, 'has', 'have')} it`
+  const like = [...new Set(values.map((value) => value.like))]
+  return `${listInWords(families)} for ${numbersInWords(props.show, fixtures)}, as ${numbersInWords(props.show, like)} ${plural(like.length, 'has', 'have')} it`
 }
 
 function toggle(id: string) {

@@ -3,6 +3,7 @@
 import { GripVertical, X } from '@lucide/vue'
 import { computed, useTemplateRef } from 'vue'
 import type { OrderedGroup } from '#core/groups/groups'
+import { fixtureNumber } from '#core/show/cells'
 import type { FixtureId } from '#core/show/ids'
 import { useReorder } from '../../composables/table/useReorder'
 import { useProposal } from '../../stores/proposal'
@@ -18,7 +19,7 @@ const selection = useSelection()
 const members = computed(() =>
   props.group.members.map((id) => {
     const fixture = store.view?.all.fixture.get(id)
-    return { id, number: fixture?.number ?? 0, name: fixture?.name ?? '' }
+    return { id, number: fixture ? fixtureNumber(fixture) : '', name: fixture?.name ?? '' }
   }),
 )
 const joining = computed(() => selection.whole.filter((id) => !props.group.members.includes(id)))

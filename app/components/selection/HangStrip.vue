@@ -1,13 +1,14 @@
 <script setup lang="ts">
 /** A hang drawn with its fixtures at true spacing; its trim height can be typed. */
 import { computed, nextTick, ref } from 'vue'
-import { asFixtureId } from '#core/show/ids'
-import type { RiggedHang } from '#core/show/rig'
+import type { FixtureId } from '#core/show/ids'
+import { withCells, type RiggedHang } from '#core/show/rig'
+import type { Show } from '#core/show/show'
 import { NUMBER_CLASS, SIGN_CLASS, useFixtureLook } from '../../composables/stage/useFixtureLook'
 import { useSelection } from '../../stores/selection'
 import FixtureGlyph from '../stage/FixtureGlyph.vue'
 
-const props = defineProps<{ hang: RiggedHang }>()
+const props = defineProps<{ show: Show; hang: RiggedHang }>()
 const emit = defineEmits<{ retrim: [height: number] }>()
 const selection = useSelection()
 const lookOf = useFixtureLook()
@@ -48,14 +49,14 @@ function keep() {
     emit('retrim', height)
 }
 
-function pick(event: MouseEvent, id: string) {
-  const fixture = asFixtureId(id)
-  if (selection.adds(event)) selection.toggle([fixture])
-  else selection.set([fixture])
+function pick(event: MouseEvent, id: FixtureId) {
+  const all = withCells(props.show, id)
+  if (selection.adds(event)) selection.toggle(all)
+  else selection.set(all)
 }
 
 function pickAll(event: MouseEvent) {
-  const ids = props.hang.fixtures.map((fixture) => fixture.id)
+  const ids = props.hang.fixtures.flatMap(({ id }) => withCells(props.show, id))
   if (selection.adds(event)) selection.add(ids)
   else selection.set(ids)
 }
@@ -111,7 +112,7 @@ function pickAll(event: MouseEvent) {
           :y="14"
           :scale="0.8"
           stroke-width="1.2"
-          :class="SIGN_CLASS[lookOf([spot.id])]"
+          :class="SIGN_CLASS[lookOf(withCells(show, spot.id))]"
         />
         <text
           v-if="spot.isNamed"
@@ -119,7 +120,7 @@ function pickAll(event: MouseEvent) {
           y="33"
           text-anchor="middle"
           class="font-mono text-[10px]"
-          :class="NUMBER_CLASS[lookOf([spot.id])]"
+          :class="NUMBER_CLASS[lookOf(withCells(show, spot.id))]"
         >
           {{ spot.number }}
         </text>

@@ -37,7 +37,7 @@ defineExpose({ startWith: (key: string) => entry.value?.startWith(key) })
         <p>Hangs and their fixtures belong here. Bring them in from a table.</p>
         <button type="button" class="chip mt-2" @click="dialogs.open = 'import'">Import a rig</button>
       </div>
-      <HangStrip v-for="hang in hangs" :key="hang.id" :hang="hang" @retrim="retrim(hang, $event)" />
+      <HangStrip v-for="hang in hangs" :key="hang.id" :show="show" :hang="hang" @retrim="retrim(hang, $event)" />
     </div>
     <div class="flex max-h-[44%] min-h-40 flex-col gap-2.5 overflow-y-auto border-t border-rule p-3 pt-2">
       <GroupList :show="show" />

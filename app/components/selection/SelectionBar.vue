@@ -4,7 +4,7 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ArrowDownUp, ChevronLeft, ChevronRight, Plus, Redo2, Undo2 } from '@lucide/vue'
 import { computed } from 'vue'
 import { groupsInOrder } from '#core/groups/groups'
-import { writtenSelection } from '#core/selection/written'
+import { writtenFixtures } from '#core/selection/written'
 import type { FixtureId } from '#core/show/ids'
 import { patternInWords } from '#core/selection/patterns'
 import type { Pattern } from '#core/show/patterns'
@@ -41,8 +41,7 @@ const where = computed(() =>
 
 /** An earlier or later selection as one would type it. */
 function written(fixtures: readonly FixtureId[] = []): string {
-  const numbers = fixtures.flatMap((id) => props.show.all.fixture.get(id)?.number ?? [])
-  return numbers.length ? writtenSelection(numbers) : 'nothing selected'
+  return writtenFixtures(props.show, fixtures) || 'nothing selected'
 }
 
 function part(by: Pattern | null) {

@@ -3,6 +3,7 @@
 import { useElementSize, useLocalStorage } from '@vueuse/core'
 import { CloudFog } from '@lucide/vue'
 import { useTemplateRef, watch } from 'vue'
+import { fixtureNumber } from '#core/show/cells'
 import type { Show } from '#core/show/show'
 import { useSpaceNames } from '../../composables/space/useSpaceNames'
 import { useSpacePointer } from '../../composables/space/useSpacePointer'
@@ -87,7 +88,7 @@ defineExpose({
         {{ item.label }}
       </button>
       <button type="button" class="chip" :disabled="!looking" @click="lookFromFixture">
-        From {{ looking ? `fixture ${looking.rigged.fixture.number}` : 'the selected fixture' }}
+        From {{ looking ? `fixture ${fixtureNumber(looking.rigged.fixture)}` : 'the selected fixture' }}
       </button>
       <button
         type="button"

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import { parseEntry } from '#core/selection/entry'
 import { FAMILIES } from '#core/attributes/families'
+import { numberOfFixture } from '#core/show/cells'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 
@@ -23,7 +24,7 @@ const kept = computed(() => {
     })),
     ...fixtures.map((id) => ({
       key: id,
-      words: String(props.show.all.fixture.get(id)?.number ?? ''),
+      words: numberOfFixture(props.show, id),
       drop: () => proposal.exclude({ fixtures: fixtures.filter((other) => other !== id) }),
     })),
     ...families.map((family) => ({

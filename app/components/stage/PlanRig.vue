@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import type { DrawnFixture, DrawnHang } from '../../composables/stage/fixtureSpots'
 import { useFixtureLook } from '../../composables/stage/useFixtureLook'
+import { useHangNames } from '../../composables/stage/useHangNames'
 import { usePlan } from '../../composables/stage/planKey'
 import { signSize } from '../../drawing/signSize'
 import { useStage } from '../../stores/stage'
@@ -28,36 +29,25 @@ const emit = defineEmits<{
 }>()
 const { toScreen, scale } = usePlan()
 
-interface HangLabel {
-  readonly x: number
-  y: number
-  readonly anchor: 'start' | 'middle' | 'end'
-  readonly width: number
-}
-
-/** Pixels: a hang shorter than this on the drawing is seen end on; a letter of a name; a digit with a gap; a line of text. */
-const END_ON = 20
-const LETTER = 6
+/** Pixels: a digit with a gap; a line of text. */
 const DIGIT = 7.5
 const LINE = 13
 /** Pixels a cell takes at least to be drawn by itself, and at most. */
 const SMALLEST_CELL = 5
 const LARGEST_CELL = 11
-/** How far a name is lifted over its hang at most. */
-const MOST_RAISED = 30
 
-const drawn = computed(() => {
-  const labels: HangLabel[] = []
-  return props.hangs.map((hang) => ({
+const { names } = useHangNames(() => props.hangs)
+const drawn = computed(() =>
+  props.hangs.map((hang) => ({
     id: hang.hang.id,
     name: hang.hang.hang.name,
     isUpright: hang.isUpright,
     from: toScreen(hang.from),
     to: toScreen(hang.to),
-    label: labelFor(hang, labels),
+    label: names.value.get(hang.hang.id),
     fixtures: seenFixtures(hang),
-  }))
-})
+  })),
+)
 
 /** The fixtures of a hang on the screen; where they stand too close, only some are numbered. */
 function seenFixtures(hang: DrawnHang): SeenFixture[] {
@@ -91,59 +81,6 @@ function seenCells({ cells }: DrawnFixture): readonly SeenCell[] {
   const size = Math.min(apart * 0.8, LARGEST_CELL)
   return cells.map(({ id, at }) => ({ id, at: toScreen(at), size, look: lookOf([id]), order: selection.order.get(id) }))
 }
-
-/** A hang's name: below a boom in plan, above what is seen end on or upright, else at its left end, or its right where heads of others are in the way. */
-function labelFor(hang: DrawnHang, placed: HangLabel[]): HangLabel {
-  const [from, to] = [toScreen(hang.from), toScreen(hang.to)]
-  const [wide, tall] = [Math.abs(to.x - from.x), Math.abs(to.y - from.y)]
-  const top = Math.min(from.y, to.y)
-  const middle = (from.x + to.x) / 2
-  const label: HangLabel = hang.isUpright
-    ? { x: from.x, y: Math.max(from.y, to.y) + 16, anchor: 'middle', width: 0 }
-    : tall > wide
-      ? { x: middle, y: top - 8, anchor: 'middle', width: 0 }
-      : wide < END_ON
-        ? { x: middle, y: Math.min(top - 14, numbersTop(hang) - LINE), anchor: 'middle', width: 0 }
-        : { x: Math.min(from.x, to.x) - 7, y: from.y + 4, anchor: 'end', width: 0 }
-  const width = hang.hang.hang.name.length * LETTER
-  const atEnd: HangLabel = { ...label, width }
-  const other: HangLabel = { ...atEnd, x: Math.max(from.x, to.x) + 7, anchor: 'start' }
-  const isCrowded = (one: HangLabel) => heads.value.some((head) => head.hang !== hang && covers(one, head))
-  const isMoved = label.anchor === 'end' && isCrowded(atEnd) && !isCrowded(other)
-  const free = isMoved ? other : atEnd
-  while (label.anchor === 'end' && isCrowded(free) && free.y > from.y - MOST_RAISED) free.y -= LINE
-  while (placed.some((other) => overlaps(other, free))) free.y -= LINE
-  placed.push(free)
-  return free
-}
-
-/** Where the numbers of what hangs there end above: heads that stand carry them over the hang. */
-function numbersTop({ fixtures }: DrawnHang): number {
-  return Math.min(...fixtures.map(({ at }) => toScreen(at).y - signSize(scale.value) - LINE))
-}
-
-const BEFORE = { start: 0, middle: 0.5, end: 1 } as const
-const leftOf = ({ x, width, anchor }: HangLabel) => x - width * BEFORE[anchor]
-
-/** Half as wide as a head with its number is, and how far they reach over and under its middle, pixels. */
-const HEAD = { half: 10, over: 22, under: 5 }
-/** How high the letters of a name are, pixels. */
-const LETTERS_HIGH = 9
-/** Every head on the screen, with the hang it is on. */
-const heads = computed(() => props.hangs.flatMap((hang) => hang.fixtures.map(({ at }) => ({ hang, at: toScreen(at) }))))
-function covers(label: HangLabel, { at }: (typeof heads.value)[number]): boolean {
-  const left = leftOf(label)
-  return (
-    at.x + HEAD.half > left &&
-    at.x - HEAD.half < left + label.width &&
-    label.y > at.y - HEAD.over &&
-    label.y - LETTERS_HIGH < at.y + HEAD.under
-  )
-}
-
-function overlaps(a: HangLabel, b: HangLabel): boolean {
-  return Math.abs(a.y - b.y) < LINE && leftOf(a) < leftOf(b) + b.width && leftOf(b) < leftOf(a) + a.width
-}
 </script>
 
 <template>
@@ -168,6 +105,7 @@ function overlaps(a: HangLabel, b: HangLabel): boolean {
         :stroke-dasharray="hang.isUpright ? '2 5' : undefined"
       />
       <text
+        v-if="hang.label"
         :x="hang.label.x"
         :y="hang.label.y"
         :text-anchor="hang.label.anchor"

@@ -4,6 +4,8 @@ import { computed } from 'vue'
 import { pointOn, stationsOf, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
 import type { Vec3 } from '#core/geometry/vector'
+import type { DrawnHang } from '../../composables/stage/fixtureSpots'
+import { useHangNames } from '../../composables/stage/useHangNames'
 import { usePlan } from '../../composables/stage/planKey'
 import { NamePlaces } from '../../drawing/namePlaces'
 import { signSize } from '../../drawing/signSize'
@@ -19,9 +21,12 @@ const props = defineProps<{
   tool: Tool
   /** Where fixtures are drawn: names keep clear of them. */
   spots: ReadonlyMap<string, Vec3>
+  /** The hangs whose names are written beside: names keep clear of those too. */
+  hangs: readonly DrawnHang[]
 }>()
 const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
 const { toScreen, scale } = usePlan()
+const { boxes } = useHangNames(() => props.hangs)
 /** Drawn smaller than this, pixels a metre, only the names that matter are written. */
 const TOO_SMALL = 19
 /** From the middle of a target's sign to its corners, pixels. */
@@ -38,6 +43,7 @@ const drawn = computed(() => {
     const { x, y } = toScreen(spot)
     places.mark({ left: x - SPOT.half, right: x + SPOT.half, top: y - SPOT.over, bottom: y + SPOT.under })
   }
+  for (const box of boxes.value) places.mark(box)
   const marks = [...props.targets.values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
   for (const { at } of marks)
     places.mark({ left: at.x - arm.value, right: at.x + arm.value, top: at.y - arm.value, bottom: at.y + arm.value })

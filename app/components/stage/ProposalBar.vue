@@ -3,6 +3,7 @@
 import { rollup } from 'd3-array'
 import { computed } from 'vue'
 import { SAME_PLACE } from '#core/geometry/tolerance'
+import { numbersInWords } from '#core/selection/written'
 import { listInWords } from '#core/show/listInWords'
 import { absentInWords } from '#core/refocus/absent'
 import type { Effects } from '#core/refocus/effects'
@@ -11,7 +12,7 @@ import { attributeName } from '#core/attributes/attribute'
 import { furthestTurn } from '#core/refocus/poolMoves'
 import { metresInWords } from '#core/geometry/lengthInWords'
 import { effectsInWords } from '#core/refocus/words'
-import { rigOf } from '#core/show/rig'
+import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
@@ -64,7 +65,7 @@ const named = computed(() => {
     carried: cues.filter((cue) => cue.how === 'carried').map((cue) => cue.cue),
     looks: looks.map(({ cue }) => cue),
     looksWords: `${counted(lookers, 'fixture')}${furthest >= SAME_PLACE ? `, light moves up to ${metresInWords(furthest)}` : ''}`,
-    losing: losingReach.map((id) => rigOf(show).get(id)?.fixture.number ?? '?').join(', '),
+    losing: numbersInWords(show, losingReach),
     absent: absentInWords(show, absent),
     behind: [...behind].join(', '),
     held: heldInWords(show, held),
@@ -75,13 +76,14 @@ const left = computed(() => proposal.current?.leftBehind ?? [])
 /** "14.5 (37, 38), 33 (17)". */
 const leftWords = computed(() => {
   const show = store.view
-  const numberOf = (fixture: string) => show?.all.fixture.get(fixture)?.number ?? 0
-  const byCue = rollup(
-    left.value,
-    (values) => [...new Set(values.map(({ fixture }) => numberOf(fixture)))].join(', '),
-    ({ cue }) => cue,
-  )
-  return [...byCue].map(([cue, numbers]) => `${show?.all.cue.get(cue)?.number ?? ''} (${numbers})`).join(', ')
+  if (!show) return ''
+  const whom = (values: readonly { fixture: FixtureId }[]) =>
+    numbersInWords(
+      show,
+      values.map(({ fixture }) => fixture),
+    )
+  const byCue = rollup(left.value, whom, ({ cue }) => cue)
+  return [...byCue].map(([cue, numbers]) => `${show.all.cue.get(cue)?.number ?? ''} (${numbers})`).join(', ')
 })
 /** Links them to the palettes they stand beside: then they follow what is proposed as well. */
 function linkLeft() {
@@ -97,25 +99,18 @@ const canKeepOut = computed(
 
 /** "Dory bow: 11, 18; Jetty end: 11". */
 function membersInWords(show: Show, members: Effects['members'], side: 'joining' | 'leaving'): string {
-  const numberOf = (fixture: string) => show.all.fixture.get(fixture)?.number ?? '?'
   return members
     .filter((palette) => palette[side].length > 0)
-    .map((palette) => `${show.all.palette.get(palette.palette)?.name ?? ''}: ${palette[side].map(numberOf).join(', ')}`)
+    .map((palette) => `${show.all.palette.get(palette.palette)?.name ?? ''}: ${numbersInWords(show, palette[side])}`)
     .join('; ')
 }
 
 /** "3 in cue 12; 11, 12 in cues 14, 15". */
 function heldInWords(show: Show, held: Effects['held']): string {
-  const byCue = new Map<string, Set<number>>()
-  for (const { cue, fixture } of held) {
-    const numbers = byCue.get(cue) ?? new Set<number>()
-    byCue.set(cue, numbers.add(show.all.fixture.get(fixture)?.number ?? 0))
-  }
+  const byCue = new Map<string, FixtureId[]>()
+  for (const { cue, fixture } of held) byCue.set(cue, [...(byCue.get(cue) ?? []), fixture])
   return [...byCue]
-    .map(
-      ([cue, numbers]) =>
-        `${[...numbers].sort((a, b) => a - b).join(', ')} in cue ${show.all.cue.get(cue)?.number ?? ''}`,
-    )
+    .map(([cue, fixtures]) => `${numbersInWords(show, fixtures)} in cue ${show.all.cue.get(cue)?.number ?? ''}`)
     .join('; ')
 }
 </script>

@@ -142,6 +142,7 @@ defineExpose({
         :lit="litTargets"
         :chosen="things.idOf('target')"
         :tool="stage.tool"
+        :hangs="hangs"
         :spots="spots"
         @grab="pointer.onTarget"
       />

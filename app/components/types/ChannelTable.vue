@@ -2,7 +2,7 @@
 /** The channels of one mode and what each does over its levels, with what is wrong at its row. */
 import { computed, shallowRef } from 'vue'
 import { roleName } from '#core/attributes/channelRole'
-import { channelAfter, functionAfter, laidOutChannels } from '#core/patch/channelLayout'
+import { channelAfter, functionAfter, laidOutChannels, repeatedForCells } from '#core/patch/channelLayout'
 import { footprint, placesOf } from '#core/patch/span'
 import { modeFaults } from '#core/patch/modeCheck'
 import type { Channel, FixtureType } from '#core/show/entities'
@@ -58,6 +58,15 @@ function ofFunction(key: 'from' | 'to', name: string): GridColumn<ChannelRow> {
     rank: ({ does }) => does[key],
   }
 }
+const ofCell: GridColumn<ChannelRow> = {
+  key: 'cell',
+  name: 'Cell',
+  width: 46,
+  isNumber: true,
+  edit: 'text',
+  text: ({ channel, part }) => (part > 0 ? '' : String(channel.cell ?? '')),
+  rank: ({ channel }) => channel.cell ?? 0,
+}
 const columns = computed<readonly GridColumn<ChannelRow>[]>(() => [
   {
     key: 'name',
@@ -74,6 +83,7 @@ const columns = computed<readonly GridColumn<ChannelRow>[]>(() => [
     edit: roles.value.map(roleName),
     text: ({ does }) => roleName(does.does),
   },
+  ...(props.type.cells ? [ofCell] : []),
   ofChannel('coarse', 'Channel', 58),
   {
     key: 'fine',
@@ -133,6 +143,10 @@ function addFunction() {
   const [row, next] = [only.value, nextFunction.value]
   if (row && next) void change(row.index, { ...row.channel, functions: [...row.channel.functions, next] })
 }
+/** What drives the first cell, once for each. */
+function repeat() {
+  void props.keep(repeatedForCells(props.channels, props.type.cells?.count ?? 0), null)
+}
 function layOut() {
   void props.keep(laidOutChannels(props.channels), null)
 }
@@ -177,6 +191,16 @@ function remove() {
         </button>
         <button type="button" class="chip" title="One after the other, in the order they stand" @click="layOut">
           Lay out in order
+        </button>
+        <button
+          v-if="type.cells"
+          type="button"
+          class="chip"
+          :disabled="!channels.some(({ cell }) => cell === 1)"
+          title="The channels of the first cell once for each cell, in place of what the others have"
+          @click="repeat"
+        >
+          Repeat cell 1
         </button>
         <button
           type="button"

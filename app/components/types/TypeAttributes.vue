@@ -31,7 +31,16 @@ const offered = (family: Family) => [
   { key: OWN, name: 'one of its own …' },
 ]
 
-const keepHas = (has: readonly Attribute[]) => props.keep({ has: [...has].sort(inCatalogueOrder) }, 'has')
+/** Cells keep what the type still has. */
+function keepHas(has: readonly Attribute[]) {
+  const { cells } = props.type
+  const own = cells?.has.filter((attribute) => has.includes(attribute)) ?? []
+  const change = {
+    has: [...has].sort(inCatalogueOrder),
+    cells: cells && own.length > 0 ? { ...cells, has: own } : null,
+  }
+  return props.keep(change, 'has')
+}
 const remove = (attribute: Attribute) => keepHas(props.type.has.filter((known) => known !== attribute))
 
 function add(family: Family, { target }: Event) {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** A fixture type in full. It is worked on as a draft and kept as a whole. */
 import { computed, ref } from 'vue'
+import { counted, plural } from '#core/show/counted'
 import type { Wheel } from '#core/show/entities'
 import type { FixtureTypeId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -14,7 +15,9 @@ import AxisFields from './AxisFields.vue'
 import ChannelTable from './ChannelTable.vue'
 import OpticsTable from './OpticsTable.vue'
 import ReachPicture from './ReachPicture.vue'
+import CellLights from './CellLights.vue'
 import TypeAttributes from './TypeAttributes.vue'
+import TypeCells from './TypeCells.vue'
 import TypeMixing from './TypeMixing.vue'
 import TypeRemoval from './TypeRemoval.vue'
 import TypeShutters from './TypeShutters.vue'
@@ -40,7 +43,7 @@ const test = useTypeTest(
   () => draft.value,
   () => mode.value?.channels ?? [],
 )
-const { light } = test
+const { light, cells } = test
 const cssOf = ({ red, green, blue }: (typeof light.value)['colour']) =>
   `rgb(${[red, green, blue].map((part) => Math.round(255 * part)).join(' ')})`
 const turns = computed(() => draft.value.has.includes('position'))
@@ -139,6 +142,7 @@ function removeMode() {
           <OpticsTable :optics="draft.optics" :keep="(optics, row) => set({ optics }, `optics.${row}`)" />
         </section>
         <TypeAttributes :type="draft" :keep="set" />
+        <TypeCells :type="draft" :keep="set" />
         <TypeMixing :type="draft" :keep="set" />
         <TypeShutters :type="draft" />
         <section aria-labelledby="type-wheels" class="flex flex-col gap-2">
@@ -203,15 +207,18 @@ function removeMode() {
           :look="light.beam"
           :style="{ color: cssOf(light.colour) }"
         />
-        <figcaption class="mt-1 text-sm text-mist">Its light: how wide, and its pool looking with it.</figcaption>
+        <figcaption class="mt-1 text-sm text-mist">
+          {{ cells.length ? 'The light of its first cell' : 'Its light' }}: how wide, and its pool looking with it.
+        </figcaption>
       </figure>
+      <CellLights v-if="page === 'Try it out' && cells.length" :cells="cells" />
       <p class="text-sm text-mist">
         {{
           type === null
             ? 'Not in the show yet.'
             : users === 0
               ? 'No fixture is of this type.'
-              : `${users} fixtures are of this type; they change with it.`
+              : `${counted(users, 'fixture is', 'fixtures are')} of this type and ${plural(users, 'changes', 'change')} with it.`
         }}
       </p>
       <p v-if="trouble" class="text-sm text-coral" role="alert">{{ trouble }}</p>

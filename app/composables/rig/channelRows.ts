@@ -50,6 +50,15 @@ function withFinerBytes(channel: Channel, text: string): Channel | string {
   return { ...channel, fine, finest }
 }
 
+/** Nothing for what drives the fixture as a whole. */
+function withCell(channel: Channel, text: string): Channel | string {
+  const whole = { ...channel }
+  delete whole.cell
+  if (text.trim() === '') return whole
+  const cell = numberTyped(text)
+  return cell === null || !Number.isInteger(cell) || cell < 1 ? 'A cell is a whole number from 1.' : { ...whole, cell }
+}
+
 /** A channel with what was typed in a column of one of its rows; else why not. `known` are roles beyond the catalogue. */
 export function typedInto(
   { channel, part }: ChannelRow,
@@ -68,6 +77,7 @@ export function typedInto(
     return withFunction(channel, part, { first: Number(first), last: Number(last) })
   }
   if (column === 'fine') return withFinerBytes(channel, text)
+  if (column === 'cell') return withCell(channel, text)
   const value = numberTyped(text)
   if (value === null) return NOT_A_NUMBER
   return column === 'from' || column === 'to'

@@ -1,6 +1,6 @@
 /** A mode tried out without a fixture: levels on its channels, and the light they would make. */
 import { computed, ref, watch } from 'vue'
-import { channelLight, highestLevel, levelInWords, levelsAtRest } from '#core/output/channelReading'
+import { cellLight, channelLight, highestLevel, levelInWords, levelsAtRest } from '#core/output/channelReading'
 import type { Channel, FixtureType } from '#core/show/entities'
 
 export type TypeTest = ReturnType<typeof useTypeTest>
@@ -25,7 +25,11 @@ export function useTypeTest(type: () => FixtureType, channels: () => readonly Ch
       return { channel, index, level, most: highestLevel(channel), means: levelInWords(type(), channel, level) }
     }),
   )
-  const light = computed(() => channelLight(type(), channels(), levels.value))
+  /** The light of each cell; none of a type without. */
+  const cells = computed(() =>
+    Array.from({ length: type().cells?.count ?? 0 }, (_, i) => cellLight(type(), channels(), levels.value, i + 1)),
+  )
+  const light = computed(() => cells.value[0] ?? channelLight(type(), channels(), levels.value))
 
-  return { rows, light, begin, rest, set }
+  return { rows, light, cells, begin, rest, set }
 }

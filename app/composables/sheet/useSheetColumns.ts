@@ -3,12 +3,14 @@ import { computed } from 'vue'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import { parseEntry } from '#core/selection/entry'
 import type { FixtureId } from '#core/show/ids'
-import { hangsOf } from '#core/show/rig'
+import { byNumber, fixtureNumber } from '#core/show/cells'
+import { hangsOf, rigOf, withCells } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 
 export interface SheetColumn {
   readonly id: FixtureId
-  readonly number: number
+  /** As it is written over the column: of a cell what comes after its bar's number. */
+  readonly number: string
   /** Pixels from the first column. */
   readonly x: number
 }
@@ -37,19 +39,20 @@ export function useSheetColumns(show: () => Show, cell: () => number, entry: () 
     const columns: SheetColumn[] = []
     const hangs: SheetHang[] = []
     let x = 0
-    const byNumber = (a: { fixture: { number: number } }, b: { fixture: { number: number } }) =>
-      a.fixture.number - b.fixture.number
     const all = hangsOf(show())
       .map(({ hang, fixtures }) => ({
         name: hang.name,
-        fixtures: fixtures.filter(({ id }) => wanted.value?.has(id) ?? true).sort(byNumber),
+        fixtures: fixtures
+          .flatMap(({ id }) => withCells(show(), id).flatMap((one) => rigOf(show()).get(one) ?? []))
+          .filter(({ id, cells }) => wanted.value?.has(id) ?? cells.length === 0)
+          .sort((a, b) => byNumber(a.fixture, b.fixture)),
       }))
       .filter(({ fixtures }) => fixtures.length > 0)
       .sort((a, b) => (a.fixtures[0]?.fixture.number ?? 0) - (b.fixtures[0]?.fixture.number ?? 0))
     for (const { name, fixtures } of all) {
       const start = x
       for (const { id, fixture } of fixtures) {
-        columns.push({ id, number: fixture.number, x })
+        columns.push({ id, number: fixtureNumber(fixture), x })
         x += cell()
       }
       x = Math.max(x, start + name.length * 6.4) + GAP

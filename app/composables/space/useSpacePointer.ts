@@ -1,5 +1,7 @@
 /** The pointer in Space: a click picks a fixture, resting on one tells its number; drags are left to orbiting. */
 import { ref, type Ref } from 'vue'
+import { numberOfFixture } from '#core/show/cells'
+import { withCells } from '#core/show/rig'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useSelection } from '../../stores/selection'
@@ -8,7 +10,7 @@ import { useSelection } from '../../stores/selection'
 const CLICK = 4
 
 interface Pointed {
-  readonly number: number
+  readonly number: string
   readonly x: number
   readonly y: number
 }
@@ -38,13 +40,13 @@ export function useSpacePointer(
     const id = under(event)
     if (id === null) {
       if (!event.shiftKey) selection.clear()
-    } else if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle([id])
-    else selection.set([id])
+    } else if (event.shiftKey || event.ctrlKey || event.metaKey) selection.toggle(withCells(show(), id))
+    else selection.set(withCells(show(), id))
   }
 
   function onMove(event: PointerEvent) {
     const id = event.buttons === 0 ? under(event) : null
-    const number = id && show().all.fixture.get(id)?.number
+    const number = id && numberOfFixture(show(), id)
     const bounds = canvas.value?.getBoundingClientRect()
     pointed.value = number && bounds ? { number, x: event.clientX - bounds.left, y: event.clientY - bounds.top } : null
   }

@@ -129,7 +129,7 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
     if (!space.value || !heads) return null
     raycaster.setFromCamera(new Vector2(across, up), space.value.camera)
     const [hit] = raycaster.intersectObjects([heads.heads, heads.bases])
-    return hit?.instanceId === undefined ? null : (heads.ids[hit.instanceId] ?? null)
+    return hit?.instanceId === undefined ? null : heads.fixtureOf(hit.object, hit.instanceId)
   }
 
   onMounted(() => {

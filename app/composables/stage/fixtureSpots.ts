@@ -68,7 +68,9 @@ export const drawnHangs = derived(HANG_KINDS, (show): readonly DrawnHang[] =>
       return { hang, from: add(origin, scale(half, -1)), to: add(origin, half), isUpright, fixtures }
     }
     const middle = (hang.fixtures.length - 1) / 2
-    const fixtures = hang.fixtures.map((rigged, i) => alone(show, rigged, add(origin, vec3(0, (i - middle) * APART, 0))))
+    const fixtures = hang.fixtures.map((rigged, i) =>
+      alone(show, rigged, add(origin, vec3(0, (i - middle) * APART, 0))),
+    )
     const reach = vec3(0, (middle + 0.35) * APART, 0)
     return { hang, from: add(origin, scale(reach, -1)), to: add(origin, reach), isUpright, fixtures }
   }),
@@ -100,7 +102,16 @@ function alone(show: ShowPart<HangKind>, rigged: RiggedFixture, at: Vec3): Drawn
 /** A fixture without a type, where it is mounted. */
 export function withoutType({ id, fixture, place, at }: UntypedFixture): DrawnFixture {
   const { number } = fixture
-  return { id, number, form: null, isStanding: isStanding(place.roll), at, members: [id], label: String(number), cells: NO_CELLS }
+  return {
+    id,
+    number,
+    form: null,
+    isStanding: isStanding(place.roll),
+    at,
+    members: [id],
+    label: String(number),
+    cells: NO_CELLS,
+  }
 }
 
 export function isStanding(roll: number): boolean {
@@ -112,6 +123,8 @@ export const drawnSpots = derived(
   HANG_KINDS,
   (show): ReadonlyMap<FixtureId, Vec3> =>
     new Map(
-      drawnHangs(show).flatMap(({ fixtures }) => fixtures.flatMap((one) => [one, ...one.cells]).map(({ id, at }) => [id, at])),
+      drawnHangs(show).flatMap(({ fixtures }) =>
+        fixtures.flatMap((one) => [one, ...one.cells]).map(({ id, at }) => [id, at]),
+      ),
     ),
 )

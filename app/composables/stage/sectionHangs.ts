@@ -6,7 +6,15 @@ import { hangDirection } from '#core/geometry/frame'
 import { add, scale } from '#core/geometry/vector'
 import { derived } from '#core/show/derived'
 import type { FixtureId } from '#core/show/ids'
-import { HANG_KINDS, hangsOf, untypedOf, withCells, type HangKind, type RiggedFixture, type RiggedHang } from '#core/show/rig'
+import {
+  HANG_KINDS,
+  hangsOf,
+  untypedOf,
+  withCells,
+  type HangKind,
+  type RiggedFixture,
+  type RiggedHang,
+} from '#core/show/rig'
 import type { ShowPart } from '#core/show/show'
 import { drawnCells, isStanding, NO_CELLS, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
 import { FRONT, SIDE, type Projection } from './projections'
@@ -66,6 +74,8 @@ function labelOf(members: readonly RiggedFixture[]): string {
 /** The drawn spot of every fixture in a section. */
 export function sectionSpots(hangs: readonly DrawnHang[]): ReadonlyMap<FixtureId, RiggedFixture['mount']['pivot']> {
   const heads = hangs.flatMap(({ hang }) => hang.fixtures.map(({ id, mount }) => [id, mount.pivot] as const))
-  const cells = hangs.flatMap(({ fixtures }) => fixtures.flatMap((one) => one.cells.map(({ id, at }) => [id, at] as const)))
+  const cells = hangs.flatMap(({ fixtures }) =>
+    fixtures.flatMap((one) => one.cells.map(({ id, at }) => [id, at] as const)),
+  )
   return new Map([...heads, ...cells])
 }

@@ -26,7 +26,11 @@ export const linkLoose = command({
       const rigged = rigOf(show).get(fixture)
       if (!stored || !rigged) continue
       if (paletteValueFor(show, palette, rigged, attribute) === null)
-        return refuse('lacks attribute', { name: known.name, attribute, fixture: fixtureNumber(rigged.fixture) }, 'links')
+        return refuse(
+          'lacks attribute',
+          { name: known.name, attribute, fixture: fixtureNumber(rigged.fixture) },
+          'links',
+        )
       putCueValue(draft, { ...stored, value: { kind: 'link', palette } })
     }
     const { length } = draft.changes()

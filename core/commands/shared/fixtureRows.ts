@@ -51,7 +51,16 @@ export function putFixtureRow(
   if (mode !== null && inMode === null)
     return refuse('unknown mode in a row', { fixture: number, type, name: mode }, 'fixtures')
   const own = { bar: null, cell: null }
-  draft.put('fixture', id, { number, name, type: fixtureTypeId.parse(ofType), mode: inMode, universe, address, note, ...own })
+  draft.put('fixture', id, {
+    number,
+    name,
+    type: fixtureTypeId.parse(ofType),
+    mode: inMode,
+    universe,
+    address,
+    note,
+    ...own,
+  })
   draft.put('fixturePlace', placeId(venue, id), { venue, fixture: id, hang: hangId.parse(onHang), ...place })
   return null
 }

@@ -40,8 +40,7 @@ export function lockedLayer(show: Show, layer: LayerId | null, name: string): Ou
 export function numbersInUse(show: Show, numbers: readonly number[], except: ReadonlySet<FixtureId> = new Set()) {
   const wanted = new Set(numbers)
   for (const [id, { number, name }] of wholeFixtures(show))
-    if (wanted.has(number) && !except.has(id))
-      return refuse('fixture number taken', { number, by: name }, 'numberFrom')
+    if (wanted.has(number) && !except.has(id)) return refuse('fixture number taken', { number, by: name }, 'numberFrom')
   return null
 }
 

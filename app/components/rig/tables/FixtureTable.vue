@@ -9,9 +9,10 @@ import {
   readFixturePaste,
 } from '#core/exchange/fixtureCells'
 import { patchFaultInWords, patchFaults, spansOf } from '#core/patch/span'
+import { wholeFixtures } from '#core/show/cells'
 import { asFixtureId, type FixtureId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
-import { hangsOf, rigOf } from '#core/show/rig'
+import { hangsOf, rigOf, withCells } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import type { GridColumn, GridPaste } from '../../../composables/table/gridColumn'
 import { useCommit } from '../../../composables/forms/useCommit'
@@ -33,7 +34,9 @@ const dialogs = useDialogs()
 const { offer } = useCommit()
 
 const rows = computed<Row[]>(() =>
-  [...props.show.all.fixture].sort(([, a], [, b]) => a.number - b.number).map(([id]) => ({ id: asFixtureId(id) })),
+  wholeFixtures(props.show)
+    .sort(([, a], [, b]) => a.number - b.number)
+    .map(([id]) => ({ id })),
 )
 const selected = computed(() => new Set<string>(selection.fixtures))
 const spans = computed(() => new Map(spansOf(props.show).map((span) => [span.fixture, span])))
@@ -115,7 +118,7 @@ async function paste({ cells, rows: ids, columns: keys }: GridPaste) {
 }
 
 function select(ids: readonly string[]) {
-  selection.set(ids.map(asFixtureId))
+  selection.set(ids.flatMap((id) => withCells(props.show, asFixtureId(id))))
 }
 </script>
 
