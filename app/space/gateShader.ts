@@ -1,5 +1,5 @@
 /** What stands in the light, for the shader of pools: the numbers of a light, and how they shade it. */
-import { bladeEdges, irisRadius, poolOffsets, type LightShape } from '#core/light/gate'
+import { bladeEdges, irisRadius, poolOffsets, PRISM_SPREAD, type LightShape } from '#core/light/gate'
 import { GOBO_PATTERNS } from '#core/light/goboOpenings'
 import { GOBO_COUNT } from './goboSheet'
 
@@ -66,7 +66,7 @@ export const GATE_SHADER = /* glsl */ `
   varying vec4 vPrism;
   varying vec4 vGate;
   const float ROUND = 6.28318530718;
-  const float SPREAD = 0.7;
+  const float SPREAD = ${PRISM_SPREAD.toFixed(3)};
 
   vec2 turned(vec2 at, float angle) {
     float c = cos(angle);

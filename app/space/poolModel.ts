@@ -4,6 +4,7 @@
  * distance, is worked out here as core/light/optics does.
  */
 import { AdditiveBlending, BufferGeometry, DoubleSide, Float32BufferAttribute, Mesh, ShaderMaterial } from 'three'
+import { MOST_POOLS } from '#core/light/gate'
 import type { LitFace } from '#core/venue/litFaces'
 import { LAYERS } from './exposure'
 import { GATE_ATTRIBUTES, GATE_PASSED_ON, GATE_SHADER, GATE_SIZES, gateNumbers } from './gateShader'
@@ -59,7 +60,7 @@ const FRAGMENT = /* glsl */ `
     vec2 at = vec2(dot(way, vRight), dot(way, cross(vRight, vAxis))) / (forward * slope);
     float part = 0.0;
     if (vPrism.x < 0.5) part = shone(at, slope);
-    for (int i = 0; i < 12; i++) {
+    for (int i = 0; i < ${MOST_POOLS}; i++) {
       if (float(i) + 0.5 > vPrism.x) break;
       vec2 offset = turned(vec2(0.0, SPREAD), ROUND * float(i) / vPrism.x) + vec2((vPrism.z - 0.5) * 2.0 * SPREAD, 0.0);
       part += shone(at - turned(offset, vPrism.y + ROUND * vGate.w * seconds), slope) / sqrt(vPrism.x);

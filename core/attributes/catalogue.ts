@@ -40,6 +40,8 @@ export interface AttributeKind {
   readonly name: string
   readonly unit: Unit
   readonly fade: Fade
+  /** What counts of several lists that ask for it where they may mix: the highest; left out for the latest. */
+  readonly mixes?: 'highest'
   /** The range where a type does not say its own, and what it is worth when nothing sets it. */
   readonly min: number
   readonly max: number
@@ -87,7 +89,15 @@ const BLADE_ANGLE = {
 } as const
 
 const DECLARED = {
-  intensity: { ...LEVEL, family: 'intensity', name: 'intensity', neutral: 1, highlight: 1, standard: 'Dimmer' },
+  intensity: {
+    ...LEVEL,
+    family: 'intensity',
+    name: 'intensity',
+    mixes: 'highest',
+    neutral: 1,
+    highlight: 1,
+    standard: 'Dimmer',
+  },
   strobe: {
     seenAs: 'strobe',
     serves: 'any',
@@ -375,6 +385,18 @@ const DECLARED = {
 } as const satisfies Readonly<Record<string, AttributeKind>>
 
 export type AttributeKey = keyof typeof DECLARED
+
+/**
+ * What every light has, however it is made, and pictures and mathematics are about: where it points,
+ * how bright and how wide it is, its colour, and the glass of its first colour wheel.
+ */
+export const LEADING = {
+  place: 'position',
+  light: 'intensity',
+  width: 'zoom',
+  colour: 'colour',
+  glass: 'colourWheel',
+} as const satisfies Readonly<Record<string, AttributeKey>>
 
 /** The kinds in their order, by the id of the first of each. */
 export const CATALOGUE: Readonly<Record<AttributeKey, AttributeKind>> = DECLARED

@@ -1,4 +1,5 @@
 /** A stage picture on its way to another. */
+import { LEADING } from '../attributes/catalogue'
 import { beamAt, type Beam } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
@@ -31,8 +32,8 @@ export function fadedTo(
   travel: Cue['travel'] = 'angle',
   colours: ColourFade = 'by look',
 ): StageFixture {
-  const position = positionOf(from, to, progress('position'), surfaces, travel)
-  const zoom = progress('zoom')
+  const position = positionOf(from, to, progress(LEADING.place), surfaces, travel)
+  const zoom = progress(LEADING.width)
   const angle = interpolate(from.zoom.angle, to.zoom.angle, zoom)
   const { throwMetres } = position.solved
   return {
@@ -40,10 +41,10 @@ export function fadedTo(
     beam: position.beam,
     position: position.solved,
     zoom: { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) },
-    intensity: interpolate(from.intensity, to.intensity, progress('intensity')),
-    seen: interpolate(from.seen, to.seen, progress('intensity')),
-    colour: colourBetween(to.rigged.type, from.colour, to.colour, progress('colour'), colours),
-    colourSlot: progress('colourWheel') > 0 ? to.colourSlot : from.colourSlot,
+    intensity: interpolate(from.intensity, to.intensity, progress(LEADING.light)),
+    seen: interpolate(from.seen, to.seen, progress(LEADING.light)),
+    colour: colourBetween(to.rigged.type, from.colour, to.colour, progress(LEADING.colour), colours),
+    colourSlot: progress(LEADING.glass) > 0 ? to.colourSlot : from.colourSlot,
     amounts: amountsBetween(to.rigged.type, from.amounts, to.amounts, progress),
   }
 }

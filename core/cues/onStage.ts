@@ -1,6 +1,7 @@
 /**
  * What is on stage once everything has arrived: the hand over the cues over the resting state.
  */
+import { LEADING } from '../attributes/catalogue'
 import { beamAt, type Beam } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
 import { poolDiameter } from '../light/zoom'
@@ -35,7 +36,7 @@ function highlightOf(show: Show, person: PersonId): ((fixture: FixtureId, intens
   if (how === 'others dimmed') return (fixture, intensity) => (isOut(fixture) ? intensity : intensity * DIMMED)
   const { highlight } = showRecordOf(show)
   const shown = highlight === null ? null : paletteLookup(show, highlight)
-  return (fixture, intensity) => (isOut(fixture) && !shown?.(fixture, 'intensity') ? 1 : intensity)
+  return (fixture, intensity) => (isOut(fixture) && !shown?.(fixture, LEADING.light) ? 1 : intensity)
 }
 
 /** What a person has in hand. */
@@ -95,7 +96,7 @@ export function onBar(show: ShowPart<StageKind>, cell: StageFixture, bar: StageF
   const { pose, state } = bar.position
   const { pan, tilt } = pose
   const landed = solvePosition(mount, stageOf(show), { kind: 'angles', pan, tilt }, pose)
-  const zoom = type.has.includes('zoom') ? cell.zoom : bar.zoom
+  const zoom = type.has.includes(LEADING.width) ? cell.zoom : bar.zoom
   const pool = landed.throwMetres === null ? null : poolDiameter(landed.throwMetres, zoom.angle)
   return {
     ...cell,
@@ -121,10 +122,10 @@ function ownPicture(
     const plain = resolve(attribute)?.value
     return plain?.kind === 'number' ? plain.number : rangeOf(rigged.type, attribute).home
   }
-  const resolved = resolve('position')
+  const resolved = resolve(LEADING.place)
   const positionValue = resolved?.value ?? null
-  const zoomValue = resolve('zoom')?.value ?? null
-  const intensity = level('intensity')
+  const zoomValue = resolve(LEADING.width)?.value ?? null
+  const intensity = level(LEADING.light)
   const position = solvePosition(rigged.mount, stageOf(show), positionValue, reference)
   return {
     rigged,
@@ -135,20 +136,17 @@ function ownPicture(
     zoomValue,
     intensity,
     seen: intensity,
-    colour: colourIn(resolve('colour')?.value ?? null) ?? restColour(rigged.type),
-    colourSlot: colourWheelOf(rigged.type) ? level('colourWheel') : 0,
+    colour: colourIn(resolve(LEADING.colour)?.value ?? null) ?? restColour(rigged.type),
+    colourSlot: colourWheelOf(rigged.type) ? level(LEADING.glass) : 0,
     amounts: amountsSeen(rigged.type, (attribute) => amountIn(resolve(attribute)?.value ?? null)),
     palette: resolved?.through[0] ?? null,
   }
 }
 
-/** What a picture shows of every type. */
-const SHOWN = ['position', 'zoom', 'intensity', 'colour', 'colourWheel'] as const satisfies readonly Attribute[]
-
 const shownBy = new WeakMap<FixtureType, readonly Attribute[]>()
 /** What a picture shows of a type. */
 function shownOf(type: FixtureType): readonly Attribute[] {
-  const shown = shownBy.get(type) ?? [...SHOWN, ...seenAttributes(type)]
+  const shown = shownBy.get(type) ?? [...Object.values(LEADING), ...seenAttributes(type)]
   shownBy.set(type, shown)
   return shown
 }
@@ -236,7 +234,7 @@ export function seenLookup(show: Show, person: PersonId, lookup: Lookup): Lookup
     return number === undefined ? null : { kind: 'number', number }
   }
   return (fixture, attribute) => {
-    const isOut = attribute !== 'position' && isBroughtOut(show, person, fixture)
+    const isOut = attribute !== LEADING.place && isBroughtOut(show, person, fixture)
     return (isOut ? (shown?.(fixture, attribute) ?? seen(attribute)) : null) ?? lookup(fixture, attribute)
   }
 }

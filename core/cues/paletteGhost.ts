@@ -1,4 +1,5 @@
 /** What recalling a palette would do to the stage picture, before it is recalled. */
+import { LEADING } from '../attributes/catalogue'
 import { attributesServed, paletteValueFor } from '../palettes/resolve'
 import type { FixtureId, PaletteId, PersonId } from '../show/ids'
 import { rigOf } from '../show/rig'
@@ -27,7 +28,7 @@ export function paletteGhost(
       const value = stands(id, attribute)
       return value?.kind === 'link' && value.palette === palette
     })
-    if (isShown || (!served.includes('position') && !isSeen(id))) return []
+    if (isShown || (!served.includes(LEADING.place) && !isSeen(id))) return []
     return pictureOf(
       show,
       rigged,

@@ -1,4 +1,5 @@
 /** Where the light of a palette falls, kept while nothing moves. */
+import { LEADING } from '../attributes/catalogue'
 import { HOME } from '../kinematics/head'
 import { paletteValueFor } from '../palettes/resolve'
 import { servedBy } from '../palettes/use'
@@ -13,7 +14,7 @@ export const paletteLight = derivedEach(
   ['paletteValue', ...STAGE_KINDS, ...RIG_KINDS],
   (show, palette: PaletteId): readonly StageFixture[] =>
     servedBy(show, palette)
-      .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)
+      .filter((rigged) => paletteValueFor(show, palette, rigged, LEADING.place) !== null)
       .map((rigged) =>
         pictureNear(show, rigged, (_, attribute) => paletteValueFor(show, palette, rigged, attribute), HOME),
       ),

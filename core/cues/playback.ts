@@ -2,10 +2,11 @@
  * What the lists together put on stage. Intensity takes the highest over lists of one priority that
  * ask for it; everything else, and intensity of the other lists, the latest.
  */
+import { LEADING } from '../attributes/catalogue'
 import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { derived } from '../show/derived'
-import type { Attribute } from '../attributes/attribute'
+import { kindOf, type Attribute } from '../attributes/attribute'
 import type { FixtureId } from '../show/ids'
 import { rigOf, type RigKind } from '../show/rig'
 import type { ShowPart } from '../show/show'
@@ -46,7 +47,7 @@ export function levelOf(
   value: Value | null,
 ): number | null {
   const rigged = rigOf(show).get(fixture)
-  const plain = rigged && value ? resolveValue(show, rigged, 'intensity', value).value : null
+  const plain = rigged && value ? resolveValue(show, rigged, LEADING.light, value).value : null
   return plain?.kind === 'number' ? plain.number : null
 }
 
@@ -102,7 +103,7 @@ export function litBy(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly
 /** What a fixture rests at, 0 to 1. */
 function restingLevel(show: ShowPart<'paletteValue' | RigKind>, fixture: FixtureId): number {
   const rigged = rigOf(show).get(fixture)
-  return (rigged && levelOf(show, fixture, atRest(show, rigged, 'intensity'))) ?? 0
+  return (rigged && levelOf(show, fixture, atRest(show, rigged, LEADING.light))) ?? 0
 }
 
 /** The track that counts for anything but intensity, with what lies under it. */
@@ -133,7 +134,7 @@ export const playedBack = derived(PLAYING_KINDS, (show): ValueMap => {
     const [first] = tracks
     if (!first) continue
     const { fixture, attribute } = first
-    const value = attribute === 'intensity' ? endLevel(show, tracks) : endOf(trackOf(tracks)).value
+    const value = kindOf(attribute).mixes === 'highest' ? endLevel(show, tracks) : endOf(trackOf(tracks)).value
     if (value !== null) putValue(values, fixture, attribute, value)
   }
   return values
@@ -147,7 +148,7 @@ export function endOf(track: Track): Track {
 
 /** The pose a head comes to by the lists; home where none sets its position. */
 export function playedPose(show: ShowPart<PlayingKind>, fixture: FixtureId): Pose {
-  const tracks = playing(show).get(valueKey(fixture, 'position'))
+  const tracks = playing(show).get(valueKey(fixture, LEADING.place))
   return tracks ? poseInCue(show, fixture, endOf(trackOf(tracks)).cue) : HOME
 }
 

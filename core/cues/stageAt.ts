@@ -1,8 +1,9 @@
 /** What is on stage at an instant: fixtures on their way are somewhere between. */
+import { LEADING } from '../attributes/catalogue'
 import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
-import type { Attribute } from '../attributes/attribute'
+import { kindOf, type Attribute } from '../attributes/attribute'
 import { heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
 import { bringingOut, cueLookup, onBar, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
@@ -30,7 +31,7 @@ function tracksOf(
   const tracks = new Map<Attribute, TrackAt>()
   for (const attribute of type.has) {
     const held = end.held(id, attribute)
-    const listed = attribute === 'intensity' ? undefined : ofLists.get(attribute)
+    const listed = kindOf(attribute).mixes === 'highest' ? undefined : ofLists.get(attribute)
     if (held?.move) tracks.set(attribute, settledAt(held, now, now))
     else if (!held && listed) tracks.set(attribute, settledAt(trackOf(listed), now, now))
   }
@@ -87,13 +88,13 @@ function between(
     const part = move ? progressOf(move, instantOf(attribute)) : 1
     return part > 0 && snaps.has(attribute) ? 1 : part
   }
-  const travel = moves.get('position')?.travel ?? 'angle'
+  const travel = moves.get(LEADING.place)?.travel ?? 'angle'
   return fadedTo(from, to, progress, surfacesOf(show), travel, showRecordOf(show).colourFade)
 }
 
 /** A picture in which nothing moves. What a list has let go of and nothing else sets is at rest. */
 function pictureOfStanding(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup): StageFixture {
-  const place = tracks.get('position')?.track
+  const place = tracks.get(LEADING.place)?.track
   const reference = place?.cue ? poseInCue(show, rigged.id, place.cue) : playedPose(show, (rigged.bar ?? rigged).id)
   const lookup: Lookup = (fixture, attribute) => {
     const own = tracks.get(attribute)
@@ -116,8 +117,8 @@ export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now
   const own = pictureOnWay(show, rigged, moving, end, now)
   const bar = moving.bar && onItsWay(show, moving.bar, end, now)
   const picture = bar ? onBar(show, own, bar) : own
-  const lights = moving.tracks.get('intensity')
-  const lit = lights && !end.held(moving.id, 'intensity') ? litBy(show, lights, now) : null
+  const lights = moving.tracks.get(LEADING.light)
+  const lit = lights && !end.held(moving.id, LEADING.light) ? litBy(show, lights, now) : null
   return lit ? { ...picture, intensity: lit.level, seen: lit.level } : picture
 }
 

@@ -1,4 +1,5 @@
 /** How long the parts of a cue take: its own times, and those of families and fixtures where they differ. */
+import { LEADING } from '../attributes/catalogue'
 import { group } from 'd3-array'
 import { derived } from '../show/derived'
 import type { Cue, CueTime } from '../show/entities'
@@ -48,7 +49,7 @@ export function timingOf(
 }
 
 function ownTiming({ rise, fall, move, delay }: Cue, attribute: Attribute, way: 'up' | 'down'): Timing {
-  if (attribute !== 'intensity') return { delay, seconds: move ?? rise }
+  if (attribute !== LEADING.light) return { delay, seconds: move ?? rise }
   return { delay, seconds: way === 'up' ? rise : fall }
 }
 

@@ -5,6 +5,7 @@
  * A cue that is started while another still comes in goes from where things were at that moment:
  * `from` is looked at as it was then. No numbers are kept for it; it follows from when each began.
  */
+import { LEADING } from '../attributes/catalogue'
 import { group } from 'd3-array'
 import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
@@ -126,7 +127,7 @@ export function takesAnew(show: ShowPart<'cue' | 'cueList'>, to: string | null, 
 function isSameLight(show: ShowPart<PlayingKind>, was: CueValue | undefined, is: CueValue | undefined): boolean {
   const [then, now] = [givenBy(was), givenBy(is)]
   if (then !== now && !equal(then, now)) return false
-  if (!was || !is || is.attribute !== 'position') return true
+  if (!was || !is || is.attribute !== LEADING.place) return true
   const [before, after] = [poseInCue(show, was.fixture, was.cue), poseInCue(show, is.fixture, is.cue)]
   return before.pan === after.pan && before.tilt === after.tilt
 }

@@ -3,6 +3,7 @@
  * by cue, the pose nearest by motor time to the one it had in the cue before; the first one from
  * home. So it never depends on how one came to a cue, and no pose needs to be kept.
  */
+import { LEADING } from '../attributes/catalogue'
 import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { solvePose } from '../palettes/solve'
@@ -32,8 +33,8 @@ class Solving {
   ) {}
 
   plainOf({ stored }: TimelinePoint): PlainValue | null {
-    const value = givenBy(stored) ?? atRest(this.show, this.rigged, 'position')
-    return value && resolveValue(this.show, this.rigged, 'position', value).value
+    const value = givenBy(stored) ?? atRest(this.show, this.rigged, LEADING.place)
+    return value && resolveValue(this.show, this.rigged, LEADING.place, value).value
   }
 
   from(before: Pose, plain: PlainValue | null): Pose {

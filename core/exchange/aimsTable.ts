@@ -1,4 +1,5 @@
 /** The aims of a palette as a table: where it takes each fixture in the venue in play. */
+import { LEADING } from '../attributes/catalogue'
 import { fixturesServed } from '../refocus/effects'
 import { paletteValueFor, resolveValue } from '../palettes/resolve'
 import { solvePosition, solveZoom } from '../palettes/solve'
@@ -41,12 +42,12 @@ export function aimsOfPalette(show: Show, palette: PaletteId): AimLine[] {
   const lines: AimLine[] = []
   for (const id of fixturesServed(show, palette)) {
     const rigged = rigOf(show).get(id)
-    const stored = rigged && paletteValueFor(show, palette, rigged, 'position')
+    const stored = rigged && paletteValueFor(show, palette, rigged, LEADING.place)
     if (!rigged || !stored) continue
-    const { value } = resolveValue(show, rigged, 'position', stored)
+    const { value } = resolveValue(show, rigged, LEADING.place, stored)
     const solved = solvePosition(rigged.mount, stageOf(show), value, HOME)
-    const storedZoom = paletteValueFor(show, palette, rigged, 'zoom')
-    const zoomValue = storedZoom && resolveValue(show, rigged, 'zoom', storedZoom).value
+    const storedZoom = paletteValueFor(show, palette, rigged, LEADING.width)
+    const zoomValue = storedZoom && resolveValue(show, rigged, LEADING.width, storedZoom).value
     const zoom = zoomValue ? solveZoom(rigged, zoomValue, solved.throwMetres) : null
     lines.push({
       number: rigged.fixture.number,

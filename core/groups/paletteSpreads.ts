@@ -1,4 +1,5 @@
 /** Palettes that spread a group over a line or ring by rule, and what the rule comes to. */
+import { LEADING } from '../attributes/catalogue'
 import { fanPlaces } from '../hand/fan'
 import { laidOut, spreadOverTarget } from '../hand/spread'
 import { HOME } from '../kinematics/head'
@@ -32,7 +33,7 @@ export function spreadAims(
     const place = aimPoint(targetsOf(show), aim)
     if (!mount || !place) return []
     const { side, pan } = solveAim(mount, place, { reference: HOME })
-    return [{ fixture, attribute: 'position' as const, value: { ...aim, choice: { side, pan } } }]
+    return [{ fixture, attribute: LEADING.place, value: { ...aim, choice: { side, pan } } }]
   })
 }
 
@@ -51,7 +52,7 @@ export function putSpread(
   for (const [id, stored] of show.all.paletteValue)
     if (
       stored.palette === rule.palette &&
-      stored.attribute === 'position' &&
+      stored.attribute === LEADING.place &&
       !(stored.fixture && kept.has(stored.fixture))
     )
       draft.remove('paletteValue', id)

@@ -1,4 +1,5 @@
 /** What fixtures are brought to when they are put at rest or made neutral. */
+import { LEADING } from '../attributes/catalogue'
 import { nearestToHome } from '../palettes/solve'
 import type { Draft } from '../show/draft'
 import { isNumberAttribute, kindOf, familyOf, type Attribute } from '../attributes/attribute'
@@ -13,7 +14,7 @@ import { setInHand } from './setInHand'
 
 /** Home of an attribute: straight down or as near as the stops allow, dark, open, white. */
 export function homeValue(rigged: RiggedFixture, attribute: Attribute): Value {
-  if (attribute === 'position') return { kind: 'angles', ...nearestToHome(rigged.mount) }
+  if (attribute === LEADING.place) return { kind: 'angles', ...nearestToHome(rigged.mount) }
   if (!isNumberAttribute(attribute)) return restColour(rigged.type)
   return { kind: 'number', number: rangeOf(rigged.type, attribute).home }
 }

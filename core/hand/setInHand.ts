@@ -1,4 +1,5 @@
 /** Writing into a person's hand, and reading what a fixture shows. */
+import { LEADING } from '../attributes/catalogue'
 import { handValueId } from '../show/compositeIds'
 import { type Lookup } from '../cues/onStage'
 import { playedBack } from '../cues/playback'
@@ -65,7 +66,7 @@ export function amountShown(
 const turnsForColour = (attribute: NumberAttribute) => kindOf(attribute).wheel === 'colour' && nthOf(attribute) === 1
 
 function slotOfColour(show: Show, lookup: Lookup, rigged: RiggedFixture, slot: number): number {
-  const value = lookup(rigged.id, 'colour')
-  const colour = value && colourIn(resolveValue(show, rigged, 'colour', value).value)
+  const value = lookup(rigged.id, LEADING.colour)
+  const colour = value && colourIn(resolveValue(show, rigged, LEADING.colour, value).value)
   return colour ? slotShown(rigged.type, colour, slot) : slot
 }

@@ -1,4 +1,5 @@
 /** What fixtures show of their attributes at an instant, in the middle of a fade too. */
+import { LEADING } from '../attributes/catalogue'
 import { onTheMove } from '../cues/arrivals'
 import type { Lookup } from '../cues/onStage'
 import { progressOf, trackOf, unmoved, type MovingFixture } from '../cues/playback'
@@ -76,9 +77,9 @@ export function standingAt(show: Show, person: PersonId, now: number) {
     const fixture = moving.get(rigged.id) ?? unmoved(rigged.id)
     const picture = onItsWay(show, fixture, end, now)
     if (!picture) return null
-    if (attribute === 'position') return placeOf(picture.position)
-    if (attribute === 'zoom') return { kind: 'number', number: picture.zoom.angle }
-    if (attribute === 'intensity') return { kind: 'number', number: picture.intensity }
+    if (attribute === LEADING.place) return placeOf(picture.position)
+    if (attribute === LEADING.width) return { kind: 'number', number: picture.zoom.angle }
+    if (attribute === LEADING.light) return { kind: 'number', number: picture.intensity }
     if (!isNumberAttribute(attribute)) return picture.colour
     return (
       amountAt(show, fixture, attribute, end, now) ?? { kind: 'number', number: rangeOf(rigged.type, attribute).home }

@@ -123,18 +123,18 @@ export function cutBy(ring: GateRing, { normal, reach }: BladeEdge): GateRing {
 }
 
 /** How far from the axis a prism throws each of its pools, and how many of them are shown at most. */
-const SPREAD = 0.7
-const MOST_POOLS = 12
+export const PRISM_SPREAD = 0.7
+export const MOST_POOLS = 12
 
 /** Where the middles of the pools stand: one on the axis, or one for each facet of a prism round it. */
 export function poolOffsets({ prism }: LightShape, seconds = 0): GateRing {
   if (!prism) return [[0, 0]]
   const turn = turnedBy(prism.turn, seconds)
-  const aside = (prism.place - 0.5) * 2 * SPREAD
+  const aside = (prism.place - 0.5) * 2 * PRISM_SPREAD
   const count = Math.min(prism.facets, MOST_POOLS)
   return Array.from({ length: count }, (_, i) => {
     const angle = (i / count) * 360
-    const [x, y] = turnPoint([0, SPREAD], angle)
+    const [x, y] = turnPoint([0, PRISM_SPREAD], angle)
     return turnPoint([x + aside, y], turn)
   })
 }

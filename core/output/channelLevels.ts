@@ -1,6 +1,7 @@
 /**
  * What goes out: the level of every patched channel, as the stage is at an instant.
  */
+import { LEADING } from '../attributes/catalogue'
 import { rangeOf } from '../show/attributeRange'
 import { channelsFor, UNIVERSE_SIZE } from '../patch/span'
 import { amountAt, amountSet } from '../hand/standing'
@@ -77,7 +78,7 @@ export function channelLevels(show: Show, now: number): Universes {
 
 const AXES = ['pan', 'tilt'] as const
 /** What a colour drives: the parts that mix it, or the wheel. */
-const colourRoles = (type: FixtureType): readonly ChannelRole[] => (type.mixing ? partsOf(type) : ['colourWheel'])
+const colourRoles = (type: FixtureType): readonly ChannelRole[] => (type.mixing ? partsOf(type) : [LEADING.glass])
 
 /** What of a fixture is on its way: channels that say nothing of it stay at what they come to. */
 function rolesOnTheMove(rigged: RiggedFixture, moving: MovingFixture, view: AudienceView): ReadonlySet<ChannelRole> {
@@ -105,7 +106,7 @@ function rolesOf({ type }: RiggedFixture, { id, tracks }: MovingFixture, view: A
 /** Whether a channel says anything of what moves. */
 function saysAnyOf(roles: ReadonlySet<ChannelRole>, { functions, dims }: Channel): boolean {
   return (
-    (dims && roles.has('intensity')) ||
+    (dims && roles.has(LEADING.light)) ||
     functions.some(({ does, when }) => roles.has(does) || (when !== null && roles.has(when.attribute)))
   )
 }
@@ -140,7 +141,7 @@ function sourceOf(picture: StageFixture, amountOf: (attribute: Attribute) => Amo
 }
 
 /** A bar whose cells are dimmed each by itself leaves their light as it is. */
-const isMaster = ({ type, cells }: RiggedFixture) => cells.length > 0 && !type.has.includes('intensity')
+const isMaster = ({ type, cells }: RiggedFixture) => cells.length > 0 && !type.has.includes(LEADING.light)
 
 const partLevel = (type: FixtureType, colour: PlainColour, part: ColourPart) =>
   madeColour(type, colour).parts.get(part) ?? 0
@@ -151,11 +152,11 @@ function numberPictured(picture: StageFixture, role: ChannelRole): number | null
     case 'pan':
     case 'tilt':
       return picture.position.pose[role]
-    case 'intensity':
+    case LEADING.light:
       return isMaster(picture.rigged) ? 1 : picture.seen
-    case 'zoom':
+    case LEADING.width:
       return picture.zoom.angle
-    case 'colourWheel':
+    case LEADING.glass:
       return slotShown(picture.rigged.type, picture.colour, picture.colourSlot)
     default:
       return isColourPart(role) ? partLevel(picture.rigged.type, picture.colour, role) : null
@@ -170,7 +171,7 @@ function writeFixture(
   isOut: boolean,
   moves?: ReadonlySet<ChannelRole>,
 ) {
-  const dimmed = numberOf(source.amountOf('intensity'))
+  const dimmed = numberOf(source.amountOf(LEADING.light))
   for (const channel of channels) {
     const followed =
       channel.follows === null ? channel : (channels.find(({ name }) => name === channel.follows) ?? channel)

@@ -1,4 +1,5 @@
 /** What levels on the channels of a mode mean, and the light they make. */
+import { LEADING } from '../attributes/catalogue'
 import { isNumberAttribute, kindOf, type NumberAttribute } from '../attributes/attribute'
 import { isColourPart, type ColourPart } from '../attributes/colourPart'
 import { roleName, type ChannelRole } from '../attributes/channelRole'
@@ -20,7 +21,7 @@ export function levelsAtRest(type: FixtureType, channels: readonly Channel[], in
     restOf,
     amountOf: (role) => {
       if (role === 'pan' || role === 'tilt') return { kind: 'number', number: 0 }
-      return { kind: 'number', number: role === 'intensity' ? intensity : restOf(role) }
+      return { kind: 'number', number: role === LEADING.light ? intensity : restOf(role) }
     },
   }
   return channels.map((channel) => channelLevel(channel, source, channel.rest, intensity))
@@ -85,7 +86,7 @@ export function channelLight(type: FixtureType, channels: readonly Channel[], le
     return isWhole ? { kind: 'number', number: Math.round(amount.number) } : amount
   }
   const values = type.has.filter(isNumberAttribute).map((attribute) => ({ attribute, value: amountOf(attribute) }))
-  const slot = type.has.includes('colourWheel') ? numberOf(amountOf('colourWheel')) : 0
+  const slot = type.has.includes(LEADING.glass) ? numberOf(amountOf(LEADING.glass)) : 0
   return {
     pan: at('pan'),
     tilt: at('tilt'),

@@ -1,4 +1,5 @@
 /** What values make of a beam by themselves, wherever it points: for a small picture of it. */
+import { LEADING } from '../attributes/catalogue'
 import { isNumberAttribute, kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { LightShape } from '../light/gate'
 import { amountIn } from '../show/amounts'
@@ -32,8 +33,8 @@ export function beamLook(
   }
   const isShaped = [...amounts.keys()].some((attribute) => kindOf(attribute).seenAs !== undefined)
   const look = {
-    zoomDegrees: number('zoom'),
-    intensity: number('intensity'),
+    zoomDegrees: number(LEADING.width),
+    intensity: number(LEADING.light),
     shape: isShaped ? lightShape(type, amounts) : null,
   }
   return Object.values(look).every((said) => said === null) ? null : look

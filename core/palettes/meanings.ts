@@ -2,6 +2,7 @@
  * Values that mean the same on other types: a mixed colour as the nearest slot of a colour wheel and
  * the other way round, a gobo as the slot of the same pattern.
  */
+import { LEADING } from '../attributes/catalogue'
 import { wheelOf } from '../show/attributeRange'
 import type { FixtureType } from '../show/entities'
 import { asFixtureTypeId, type FixtureTypeId } from '../show/ids'
@@ -31,7 +32,7 @@ function colourSaid(show: Show, values: readonly ReachingValue[]): Colour | null
   const said = values.find(({ whom, value }) => whom === 'any' && value.kind === 'colour')?.value
   if (said?.kind === 'colour') return said
   for (const { whom, attribute, value } of values) {
-    if (attribute !== 'colourWheel' || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
+    if (attribute !== LEADING.glass || whom === 'any' || !('kind' in whom) || value.kind !== 'number') continue
     const type = show.all.fixtureType.get(whom.kind)
     const wheel = type && colourWheelOf(type)
     const colour = wheel && coloursOf(wheel)[value.number]
@@ -57,15 +58,15 @@ export function completed(show: Show, values: readonly ReachingValue[], room: Ro
   const isFree = (whom: FixtureTypeId | 'any', attribute: Attribute) =>
     room.takes(attribute) && !room.holds(whom, attribute) && !isSaid(values, attribute, whom)
   const colour = colourSaid(show, values)
-  if (colour && isFree('any', 'colour'))
+  if (colour && isFree('any', LEADING.colour))
     added.push({
       whom: 'any',
-      attribute: 'colour',
+      attribute: LEADING.colour,
       value: { kind: 'colour', x: colour.x, y: colour.y, level: colour.level },
     })
   for (const [key, type] of show.all.fixtureType) {
     const kind = asFixtureTypeId(key)
-    if (colour && isFree(kind, 'colourWheel')) addColour(type, kind, colour, added, chosen)
+    if (colour && isFree(kind, LEADING.glass)) addColour(type, kind, colour, added, chosen)
     for (const attribute of type.has.filter(isGobo)) {
       const pattern = patternSaid(show, values, attribute)
       const wheel = wheelOf(type, attribute)
@@ -92,10 +93,10 @@ function addColour(
   chosen: ChosenSlot[],
 ) {
   const wheel = colourWheelOf(type)
-  if (!wheel || type.has.includes('colour') || !type.has.includes('colourWheel')) return
+  if (!wheel || type.has.includes(LEADING.colour) || !type.has.includes(LEADING.glass)) return
   const nearest = nearestSlot(coloursOf(wheel), colour)
   if (!nearest) return
-  added.push({ whom: { kind }, attribute: 'colourWheel', value: { kind: 'number', number: nearest.slot } })
+  added.push({ whom: { kind }, attribute: LEADING.glass, value: { kind: 'number', number: nearest.slot } })
   chosen.push({ type: kind, slot: wheel.slots[nearest.slot]?.name ?? '', distance: nearest.difference })
 }
 

@@ -1,4 +1,5 @@
 /** What the types a palette serves make of its colour. */
+import { LEADING } from '../attributes/catalogue'
 import { madeColour, type MadeColour } from '../show/colours'
 import type { FixtureType } from '../show/entities'
 import type { PaletteId } from '../show/ids'
@@ -19,8 +20,8 @@ export interface ColourOfType {
 export function paletteColours(show: Show, palette: PaletteId): ColourOfType[] {
   const found = new Map<string, ColourOfType>()
   for (const rigged of servedBy(show, palette)) {
-    const stored = paletteValueFor(show, palette, rigged, 'colour')
-    const asked = stored && colourIn(resolveValue(show, rigged, 'colour', stored).value)
+    const stored = paletteValueFor(show, palette, rigged, LEADING.colour)
+    const asked = stored && colourIn(resolveValue(show, rigged, LEADING.colour, stored).value)
     if (!asked) continue
     const key = `${rigged.fixture.type ?? ''} ${JSON.stringify(asked)}`
     const known = found.get(key)

@@ -1,4 +1,5 @@
 /** From stored values to light: pose, throw, zoom and pool of a fixture. */
+import { LEADING } from '../attributes/catalogue'
 import type { Vec3 } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import type { Mount, Pose } from '../kinematics/head'
@@ -114,7 +115,7 @@ export interface SolvedZoom {
 
 /** Solves a zoom value: an angle, or the angle that makes a pool of a given diameter at the throw. */
 export function solveZoom(rigged: RiggedFixture, value: PlainValue | null, throwMetres: number | null): SolvedZoom {
-  const range = rangeOf(rigged.type, 'zoom')
+  const range = rangeOf(rigged.type, LEADING.width)
   const resting = range.home
   if (value?.kind === 'pool') {
     if (throwMetres === null) return { angle: resting, pool: null, fits: false }

@@ -1,4 +1,5 @@
 /** Whether a mode can drive its type: no two channels in one place, none that is needed left out. */
+import { LEADING } from '../attributes/catalogue'
 import { isNumberAttribute } from '../attributes/attribute'
 import { canSpin, roleName, type ChannelRole } from '../attributes/channelRole'
 import type { Channel, FixtureType } from '../show/entities'
@@ -118,15 +119,15 @@ function missing(type: FixtureType, channels: readonly Channel[]): ModeFault[] {
 function missingOf(type: FixtureType, channels: readonly Channel[], whose: string): ModeFault[] {
   const there = new Set(channels.flatMap(({ functions }) => functions.map(({ does }) => does)))
   const isDimmed = channels.some(({ dims }) => dims)
-  const parts = type.has.includes('colour') ? partsOf(type) : []
-  const axes: ChannelRole[] = type.has.includes('position') ? ['pan', 'tilt'] : []
+  const parts = type.has.includes(LEADING.colour) ? partsOf(type) : []
+  const axes: ChannelRole[] = type.has.includes(LEADING.place) ? ['pan', 'tilt'] : []
   const needed: ChannelRole[] = [...axes, ...type.has.filter(isNumberAttribute), ...parts]
   return needed
-    .filter((role) => !there.has(role) && !(role === 'intensity' && isDimmed))
+    .filter((role) => !there.has(role) && !(role === LEADING.light && isDimmed))
     .map((role) => ({
       row: null,
       part: null,
       message: `no channel for ${roleName(role)}${whose}`,
-      severity: role === 'pan' || role === 'tilt' || role === 'intensity' ? 'wrong' : 'look',
+      severity: role === 'pan' || role === 'tilt' || role === LEADING.light ? 'wrong' : 'look',
     }))
 }

@@ -3,6 +3,7 @@
  * other values, and the later ones that carry from them. What palettes and the stage do to cues
  * whose values stay as they are is told elsewhere.
  */
+import { LEADING } from '../attributes/catalogue'
 import equal from 'fast-deep-equal'
 import { HOME } from '../kinematics/head'
 import { timelineOf, latestAt, listsInOrder, placeOfCue, type TimelinePoint, type ListInOrder } from '../cues/tracking'
@@ -99,7 +100,7 @@ function note(
   const now = is ? plainOf(after, is) : null
   if (equal(then, now)) return
   const shift =
-    either.attribute === 'position' && then && now ? shiftOf(before, after, either.fixture, then, now) : null
+    either.attribute === LEADING.place && then && now ? shiftOf(before, after, either.fixture, then, now) : null
   if (shift === 0) return
   const look = found.get(cue) ?? { fixtures: new Set(), families: new Set(), shiftMetres: null }
   found.set(cue, look)

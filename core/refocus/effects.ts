@@ -4,6 +4,7 @@
  * was stored as raw angles. Works on the show before and the show as it would be, so it serves
  * every kind of change alike.
  */
+import { LEADING } from '../attributes/catalogue'
 import { cueValueId } from '../show/compositeIds'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
@@ -118,8 +119,8 @@ class Comparison {
     const before = rigOf(this.#beforeShow).get(fixture)
     const after = rigOf(this.#afterShow).get(fixture)
     if (!before || !after) return SAME
-    const plainBefore = resolveValue(this.#beforeShow, before, 'position', valueBefore).value
-    const plainAfter = resolveValue(this.#afterShow, after, 'position', valueAfter).value
+    const plainBefore = resolveValue(this.#beforeShow, before, LEADING.place, valueBefore).value
+    const plainAfter = resolveValue(this.#afterShow, after, LEADING.place, valueAfter).value
     if (plainBefore === null || plainAfter === null) return SAME
     if (plainBefore === plainAfter && this.isStill(fixture, plainBefore)) return SAME
     return this.#compare(before, after, plainBefore, plainAfter)
@@ -223,12 +224,12 @@ function judgePalette(
   fixture: FixtureId,
 ): Verdict {
   const served = rigOf(before).get(fixture)
-  const valueBefore = served && paletteValueFor(before, palette, served, 'position')
+  const valueBefore = served && paletteValueFor(before, palette, served, LEADING.place)
   if (!valueBefore) return SAME
   const isSameShelf = before.all.paletteValue === after.all.paletteValue
   if (isSameShelf && comparison.isStill(fixture, valueBefore)) return SAME
   const servedAfter = rigOf(after).get(fixture)
-  const valueAfter = servedAfter && paletteValueFor(after, palette, servedAfter, 'position')
+  const valueAfter = servedAfter && paletteValueFor(after, palette, servedAfter, LEADING.place)
   return valueAfter ? comparison.judge(fixture, valueBefore, valueAfter) : SAME
 }
 
@@ -238,7 +239,7 @@ function judgePalette(
  */
 function positionsIn(before: Show, after: Show, cue: CueId): CueValue[] {
   const then = valuesByCue(before).get(cue) ?? []
-  if (before.all.cueValue === after.all.cueValue) return then.filter(({ attribute }) => attribute === 'position')
+  if (before.all.cueValue === after.all.cueValue) return then.filter(({ attribute }) => attribute === LEADING.place)
   const kept = then.map((stored) => {
     const is = after.all.cueValue.get(cueValueId(cue, stored.fixture, stored.attribute))
     return is?.mark === 'held' ? is : stored
@@ -246,17 +247,17 @@ function positionsIn(before: Show, after: Show, cue: CueId): CueValue[] {
   const added = (valuesByCue(after).get(cue) ?? []).filter(
     ({ fixture, attribute }) => !before.all.cueValue.has(cueValueId(cue, fixture, attribute)),
   )
-  return [...kept, ...added].filter(({ attribute }) => attribute === 'position')
+  return [...kept, ...added].filter(({ attribute }) => attribute === LEADING.place)
 }
 
 /** The fixtures a palette gives a position: those it names, or all where it serves a type or any. */
 export function fixturesServed(show: Show, palette: PaletteId): FixtureId[] {
   const contents = contentsOf(show).get(palette)
   if (!contents) return []
-  const isWide = contents.any.has('position') || contents.kind.has('position')
-  if (!isWide) return [...(contents.own.get('position')?.values() ?? [])].flatMap((stored) => stored.fixture ?? [])
+  const isWide = contents.any.has(LEADING.place) || contents.kind.has(LEADING.place)
+  if (!isWide) return [...(contents.own.get(LEADING.place)?.values() ?? [])].flatMap((stored) => stored.fixture ?? [])
   return [...rigOf(show).values()]
-    .filter((rigged) => paletteValueFor(show, palette, rigged, 'position') !== null)
+    .filter((rigged) => paletteValueFor(show, palette, rigged, LEADING.place) !== null)
     .map((rigged) => rigged.id)
 }
 

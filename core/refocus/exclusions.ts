@@ -3,6 +3,7 @@
  * so, and remember the palette they would follow again. A held value that would carry on into cues
  * that are not kept out is given back there.
  */
+import { LEADING } from '../attributes/catalogue'
 import equal from 'fast-deep-equal'
 import { SAME_PLACE } from '../geometry/tolerance'
 import { distance, type Vec3 } from '../geometry/vector'
@@ -91,7 +92,7 @@ function heldValue(before: Show, after: Show, cue: CueId, stored: CueValue): Pla
   const plain = plainOf(before, fixture, attribute, value)
   const then = plainOf(after, fixture, attribute, value)
   if (!plain || !then) return null
-  if (attribute !== 'position') return equal(plain, then) ? null : plain
+  if (attribute !== LEADING.place) return equal(plain, then) ? null : plain
   return heldPlace(before, after, cue, fixture, plain, then)
 }
 

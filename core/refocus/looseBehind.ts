@@ -2,6 +2,7 @@
  * Loose values beside palettes that a change moves: they stay where they are, because they were
  * stored by hand and not as links.
  */
+import { LEADING } from '../attributes/catalogue'
 import { HOME } from '../kinematics/head'
 import { SAME_PLACE } from '../geometry/tolerance'
 import { distance } from '../geometry/vector'
@@ -31,7 +32,7 @@ export function looseLeftBehind(before: Show, after: Show, effects: Effects): Lo
 function stays(before: Show, after: Show, stored: CueValue): boolean {
   const { fixture, attribute } = stored
   const value = givenBy(stored)
-  if (attribute !== 'position' || value === null) return true
+  if (attribute !== LEADING.place || value === null) return true
   const [from, to] = [before, after].map((show) => {
     const rigged = rigOf(show).get(fixture)
     const plain = rigged && resolveValue(show, rigged, attribute, value).value

@@ -3,6 +3,7 @@
  * when the palette is corrected. The values of one family of a fixture in a cue are looked at
  * together; a palette is near when it holds all of them and none is further off than the limit.
  */
+import { LEADING } from '../attributes/catalogue'
 import { flatGroup } from 'd3-array'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
@@ -111,7 +112,7 @@ class NearFinder {
       const theirs = isHeld ? resolveValue(this.#show, rigged, attribute, link).value : null
       if (theirs === null || value.kind === 'link' || value.kind === 'rest') return null
       const near =
-        attribute === 'position'
+        attribute === LEADING.place
           ? this.#placeNear(rigged, palette, value, theirs)
           : isNumberAttribute(attribute)
             ? this.#numberNear(rigged, palette, attribute, value, theirs)

@@ -1,6 +1,6 @@
 /** What an attribute of a type can be: its range, its home and how it counts. */
 import { kindOf, nthOf, type NumberAttribute } from '../attributes/attribute'
-import type { Unit } from '../attributes/catalogue'
+import { LEADING, type Unit } from '../attributes/catalogue'
 import { zoomRange } from '../light/optics'
 import type { FixtureType, Wheel } from './entities'
 
@@ -44,7 +44,7 @@ function workedOut(type: FixtureType, attribute: NumberAttribute): AttributeRang
 
 /** The range that follows from how a type is built; null where it is free. */
 function built(type: FixtureType, attribute: NumberAttribute): { min: number; max: number } | null {
-  if (attribute === 'zoom') return zoomRange(type.optics) ?? fixedLens(type)
+  if (attribute === LEADING.width) return zoomRange(type.optics) ?? fixedLens(type)
   const wheel = wheelOf(type, attribute)
   if (wheel !== null) return { min: 0, max: wheel.slots.length - 1 }
   return kindOf(attribute).wheel ? { min: 0, max: 0 } : null
@@ -52,7 +52,7 @@ function built(type: FixtureType, attribute: NumberAttribute): { min: number; ma
 
 /** A zoom rests in its middle. */
 function restOf(attribute: NumberAttribute, { min, max }: { min: number; max: number }): number | null {
-  return attribute === 'zoom' ? (min + max) / 2 : null
+  return attribute === LEADING.width ? (min + max) / 2 : null
 }
 
 function fixedLens(type: FixtureType) {

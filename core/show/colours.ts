@@ -1,4 +1,5 @@
 /** What fixtures make of colours: which parts do what, what it looks like then, and how far that is off. */
+import { LEADING } from '../attributes/catalogue'
 import {
   colourBetween as blended,
   colourDifference,
@@ -155,7 +156,7 @@ function ofParts(type: FixtureType, asked: Extract<PlainColour, { kind: 'parts' 
 
 /** The slot a colour wheel stands at: the one it is set to; open, that of a colour where nothing else mixes it. */
 export function slotShown(type: FixtureType, colour: PlainColour, slot: number): number {
-  return slot !== 0 || type.mixing || !type.has.includes('colour') ? slot : (madeColour(type, colour).slot ?? 0)
+  return slot !== 0 || type.mixing || !type.has.includes(LEADING.colour) ? slot : (madeColour(type, colour).slot ?? 0)
 }
 
 /** The outline of what a type can make, CIE 1931: corners of its emitters, of what its flags mix, of its slots. */

@@ -1,4 +1,5 @@
 /** The modes of fixture types, in their order. */
+import { LEADING } from '../attributes/catalogue'
 import { group } from 'd3-array'
 import { isColourPart } from '../attributes/colourPart'
 import { wholeOf } from './cells'
@@ -30,7 +31,7 @@ const snapsByMode = derived(['fixtureMode'], (show): ReadonlyMap<string, Readonl
   const snapping = ({ channels }: FixtureMode) =>
     channels
       .filter(({ snaps }) => snaps)
-      .flatMap(({ functions }) => functions.map(({ does }) => (isColourPart(does) ? 'colour' : does)))
+      .flatMap(({ functions }) => functions.map(({ does }) => (isColourPart(does) ? LEADING.colour : does)))
   return new Map([...show.all.fixtureMode].map(([id, mode]) => [id, new Set(snapping(mode))]))
 })
 

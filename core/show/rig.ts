@@ -1,4 +1,5 @@
 /** The rig as it hangs in the venue the show plays: a mount for every placed fixture. */
+import { LEADING } from '../attributes/catalogue'
 import { group, rollup } from 'd3-array'
 import { byNumber, typeAsWhole, typeOfCell, wholeFixtures } from './cells'
 import { cellId, placeId } from './compositeIds'
@@ -27,7 +28,7 @@ export interface RiggedFixture {
 
 /** Whether a fixture turns; any other points where it was hung. */
 export function isHead({ type }: Pick<RiggedFixture, 'type'>): boolean {
-  return type.has.includes('position')
+  return type.has.includes(LEADING.place)
 }
 
 /** What the rig is worked out from. */

@@ -2,6 +2,7 @@
  * What a palette, a cue or the hand can hold for one attribute. An aim and angles are each one
  * value: pan without tilt means nothing on a stage.
  */
+import { LEADING } from '../attributes/catalogue'
 import { z } from 'zod'
 import { isNumberAttribute, kindOf, type Attribute } from '../attributes/attribute'
 import { isColourPart, type ColourPart } from '../attributes/colourPart'
@@ -82,7 +83,7 @@ export function fitsAttribute({
   readonly value: CueContent
 }): boolean {
   if (value.kind === 'link' || value.kind === 'rest') return true
-  if (value.kind === 'pool') return attribute === 'zoom'
+  if (value.kind === 'pool') return attribute === LEADING.width
   if (value.kind === 'spin') return kindOf(attribute).unit === 'turn'
   if (value.kind === 'number') return isNumberAttribute(attribute)
   const isColour = value.kind === 'colour' || value.kind === 'parts'

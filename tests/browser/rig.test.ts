@@ -65,11 +65,11 @@ test('rows go to a spreadsheet and come back: known ones change, new ones are ad
   expect(header.split('\t')[0]).toBe('Number')
   const cells = line.split('\t')
   const changed = [...cells.slice(0, NOTE), 'over the jetty'].join('\t')
-  const added = ['71', 'Spare', ...cells.slice(2, ALONG), '5.8', ...cells.slice(ALONG + 1, 11), '', '', ''].join('\t')
+  const added = ['81', 'Spare', ...cells.slice(2, ALONG), '5.8', ...cells.slice(ALONG + 1, 11), '', '', ''].join('\t')
 
   await showPage.evaluate(
     (text) => navigator.clipboard.writeText(text),
-    [header, changed, '72\tLost\tTern 700\tFull\tBar 9\t0'].join('\n'),
+    [header, changed, '82\tLost\tTern 700\tFull\tBar 9\t0'].join('\n'),
   )
   await showPage.keyboard.press('Control+v')
   await expect(showPage.getByRole('alert')).toHaveText(
@@ -162,7 +162,7 @@ test('edits a type as a draft with its reach in view, checks its channels and ke
   await showPage.keyboard.type('2')
   await showPage.keyboard.press('Enter')
   await expect(channels.getByRole('gridcell', { name: /channel 2 is taken by Pan already/ })).toBeVisible()
-  await showPage.getByRole('button', { name: 'Lay out in order' }).click()
+  await showPage.getByRole('button', { name: 'Lay out' }).click()
   await expect(channels.getByRole('gridcell', { name: /is taken by/ })).toBeHidden()
   await channels
     .getByRole('row', { name: /^Intensity/ })

@@ -108,7 +108,7 @@ test('keeps, changes and reorders groups, and extends what was made for them', a
 
   const groups = showPage.getByRole('region', { name: 'Groups' }).getByRole('listitem')
   await groups.filter({ hasText: 'Five' }).getByRole('button', { name: 'Five', exact: true }).press('Alt+ArrowUp')
-  await expect(groups.nth(8)).toContainText('Five')
+  await expect(groups.nth(9)).toContainText('Five')
   await expect(showPage.getByRole('button', { name: /^Undo: reorder groups/ })).toBeVisible()
 })
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The cells chosen in the carry sheet: what stands there and where it comes from, and what can be done with it. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed, ref } from 'vue'
 import { WHERE } from '#core/cues/editing'
 import { heldInCue } from '#core/cues/heldInCue'
@@ -66,7 +67,7 @@ const held = computed(() => {
     from: from && { id: from, number: numberOf(from) },
     goes: last === cue ? 'ends here' : `to cue ${numberOf(last)}`,
     mark,
-    isLoose: isLoose(value) && attribute !== 'intensity',
+    isLoose: isLoose(value) && attribute !== LEADING.light,
     isOfFamily: familyOf(attribute) === room.family,
   }))
 })
@@ -82,7 +83,7 @@ const lines = computed(() => {
   return [...found.values()].sort((a, b) => Number(b.isOfFamily) - Number(a.isOfFamily))
 })
 
-const attribute = ref<NumberAttribute>('intensity')
+const attribute = ref<NumberAttribute>(LEADING.light)
 const attributes = computed(() => attributesOf(room.family, attributesInUse(props.show)).filter(isNumberAttribute))
 const settable = computed(() => (attributes.value.includes(attribute.value) ? attribute.value : attributes.value[0]))
 const unit = computed(() => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A cue: its name and times to change, the light it leaves on stage, and the palettes it leans on. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed, ref, watch } from 'vue'
 import { stateAt, valuesByCue, type ListInOrder } from '#core/cues/tracking'
 import type { Fixture } from '#core/show/entities'
@@ -48,7 +49,7 @@ const sets = computed(() => {
     const known = props.show.all.fixture.get(fixture)
     if (value.kind === 'link')
       palettes.set(value.palette, (palettes.get(value.palette) ?? new Set<FixtureId>()).add(fixture))
-    else if (known && attribute !== 'intensity')
+    else if (known && attribute !== LEADING.light)
       loose.push({
         fixture: known,
         what: `${value.kind === 'aim' ? 'aimed by hand' : `${attribute}, ${value.kind}`}${mark === 'held' ? ', held' : ''}`,
@@ -60,7 +61,7 @@ const sets = computed(() => {
 const carried = computed(() => {
   const found = new Map<string, { palette: string; cue: string; fixtures: number }>()
   for (const stored of stateAt(props.show, props.list, props.cue).values()) {
-    if (stored.cue === props.cue || stored.attribute !== 'position' || stored.value.kind !== 'link') continue
+    if (stored.cue === props.cue || stored.attribute !== LEADING.place || stored.value.kind !== 'link') continue
     const key = `${stored.value.palette} ${stored.cue}`
     const known = found.get(key)
     found.set(key, { palette: stored.value.palette, cue: stored.cue, fixtures: (known?.fixtures ?? 0) + 1 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Right of the stage: what is in hand, family by family, and what recording it would take. */
+import { LEADING } from '#core/attributes/catalogue'
 import { EyeOff, Import, Waves } from '@lucide/vue'
 import { computed, ref, useTemplateRef } from 'vue'
 import { kindOf } from '#core/attributes/attribute'
@@ -104,12 +105,12 @@ function readPool(text: string) {
 function setPool(change: NumberChange) {
   const diameter = changedNumber(zoom.value.pool ?? 0, change, POOL_RANGE)
   const fixtures = [...selection.fixtures]
-  if (diameter) void store.send('setValue', { fixtures, attribute: 'zoom', value: { kind: 'pool', diameter } })
+  if (diameter) void store.send('setValue', { fixtures, attribute: LEADING.width, value: { kind: 'pool', diameter } })
 }
 const setLevel = (number: number) =>
   store.send('setValue', {
     fixtures: [...selection.fixtures],
-    attribute: 'intensity',
+    attribute: LEADING.light,
     value: { kind: 'number', number },
   })
 </script>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Choosing a lens: what the light of the selected fixtures is at a place, and who else can light it as asked. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed, reactive } from 'vue'
 import { whoCanLight, lightAt, type Candidate, type LightAt } from '#core/rig/throwTo'
 import { fixtureNumber } from '#core/show/cells'
@@ -71,7 +72,7 @@ async function choose({ rigged, beam }: Candidate) {
   selection.set([rigged.id])
   await store.send('setValue', {
     fixtures: [rigged.id],
-    attribute: 'zoom',
+    attribute: LEADING.width,
     value: { kind: 'number', number: Math.round(beam * 10) / 10 },
   })
 }

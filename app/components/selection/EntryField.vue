@@ -4,6 +4,7 @@
  * would select, and says what it does not understand; earlier entries come back with the up key.
  * Not Headless UI's combobox: Enter there takes the option, and Home, End and the up key are the list's.
  */
+import { LEADING } from '#core/attributes/catalogue'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watchEffect } from 'vue'
 import { completionsOf, type Completion } from '#core/selection/entry'
@@ -80,7 +81,7 @@ function select() {
   const fixtures = [...reading.value.fixtures]
   selection.set(fixtures)
   if (level !== null && fixtures.length > 0)
-    void store.send('setValue', { fixtures, attribute: 'intensity', value: { kind: 'number', number: level } })
+    void store.send('setValue', { fixtures, attribute: LEADING.light, value: { kind: 'number', number: level } })
   leave()
   field.value?.blur()
 }

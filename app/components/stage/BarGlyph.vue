@@ -1,12 +1,13 @@
 <script setup lang="ts">
-/** A fixture with several light sources in a row: each is pressed by itself, the frame around them means all. */
+/** The light sources of a fixture in a row: each is pressed by itself, the frame around them means all. */
 import { computed } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import { SIGN_CLASS } from '../../composables/stage/useFixtureLook'
-import type { SeenCell } from './PlanFixtures.vue'
+import type { SeenCell } from '../../composables/stage/useSeenCells'
 
 const props = defineProps<{ cells: readonly SeenCell[]; number: string }>()
-const emit = defineEmits<{ pick: [event: PointerEvent, cell: FixtureId] }>()
+/** Null for all of them. */
+const emit = defineEmits<{ pick: [event: PointerEvent, cell: FixtureId | null] }>()
 
 /** How far the frame stands off the cells, pixels. */
 const FRAME = 4
@@ -21,8 +22,9 @@ const frame = computed(() => {
     v-if="frame"
     :d="frame.d"
     :stroke-width="frame.size + 2 * FRAME"
-    class="fill-none stroke-rule-2"
+    class="cursor-pointer fill-none stroke-rule-2"
     stroke-linecap="square"
+    @pointerdown="emit('pick', $event, null)"
   />
   <rect
     v-for="(cell, i) in cells"
@@ -32,10 +34,11 @@ const frame = computed(() => {
     :width="cell.size"
     :height="cell.size"
     rx="1.5"
+    class="cursor-pointer"
     stroke-width="1.2"
     :class="SIGN_CLASS[cell.look]"
     role="img"
     :aria-label="`Cell ${number}.${i + 1}${cell.order ? `, selected ${cell.order}` : ''}`"
-    @pointerdown.stop="emit('pick', $event, cell.id)"
+    @pointerdown="emit('pick', $event, cell.id)"
   />
 </template>

@@ -1,28 +1,13 @@
-<script lang="ts">
-import type { FixtureId } from '#core/show/ids'
-import type { FixtureLook } from '../../composables/stage/useFixtureLook'
-import type { ScreenPoint } from '../../composables/stage/usePlanView'
-
-/** One of several light sources of a fixture, on the screen. */
-export interface SeenCell {
-  readonly id: FixtureId
-  readonly at: ScreenPoint
-  /** Of its square, pixels. */
-  readonly size: number
-  readonly look: FixtureLook
-  readonly order: number | undefined
-}
-/** Always the same one: what is drawn of fixtures without stays as it is. */
-export const NO_SEEN_CELLS: readonly SeenCell[] = []
-</script>
-
 <script setup lang="ts">
 /**
  * The fixtures of a hang, with their numbers and the order of selection. Only those that change are
  * drawn anew, and each where it stands: a browser lays hundreds of moved groups on each other one by one.
  */
+import type { FixtureId } from '#core/show/ids'
 import type { DrawnFixture } from '../../composables/stage/fixtureSpots'
-import { NUMBER_CLASS, SIGN_CLASS } from '../../composables/stage/useFixtureLook'
+import { NUMBER_CLASS, SIGN_CLASS, type FixtureLook } from '../../composables/stage/useFixtureLook'
+import type { ScreenPoint } from '../../composables/stage/usePlanView'
+import type { SeenCell } from '../../composables/stage/useSeenCells'
 import BarGlyph from './BarGlyph.vue'
 import FixtureGlyph from './FixtureGlyph.vue'
 
@@ -80,14 +65,8 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       :height="32 * fixture.size"
       fill="transparent"
     />
-    <BarGlyph
-      v-if="fixture.cells.length"
-      :cells="fixture.cells"
-      :number="fixture.label"
-      @pick="(event, cell) => emit('pick', event, [cell])"
-    />
     <FixtureGlyph
-      v-else
+      v-if="fixture.cells.length === 0"
       v-bind="fixture.at"
       :form="fixture.form"
       :is-standing="fixture.isStanding"
@@ -133,4 +112,11 @@ const emit = defineEmits<{ pick: [event: PointerEvent, fixtures: readonly Fixtur
       </text>
     </template>
   </g>
+  <BarGlyph
+    v-for="bar in fixtures.filter(({ cells }) => cells.length > 0)"
+    :key="`cells of ${bar.id}`"
+    :cells="bar.cells"
+    :number="bar.label"
+    @pick="(event, cell) => emit('pick', event, cell === null ? bar.members : [cell])"
+  />
 </template>

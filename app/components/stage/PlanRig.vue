@@ -2,14 +2,15 @@
 /** Hangs and their fixtures in plan, with numbers and the order of selection. */
 import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
-import type { DrawnFixture, DrawnHang } from '../../composables/stage/fixtureSpots'
+import type { DrawnHang } from '../../composables/stage/fixtureSpots'
 import { useFixtureLook } from '../../composables/stage/useFixtureLook'
 import { useHangNames } from '../../composables/stage/useHangNames'
+import { useSeenCells } from '../../composables/stage/useSeenCells'
 import { usePlan } from '../../composables/stage/planKey'
 import { signSize } from '../../drawing/signSize'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
-import PlanFixtures, { NO_SEEN_CELLS, type SeenCell, type SeenFixture } from './PlanFixtures.vue'
+import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
 
 const props = defineProps<{
   hangs: readonly DrawnHang[]
@@ -32,10 +33,8 @@ const { toScreen, scale } = usePlan()
 /** Pixels: a digit with a gap; a line of text. */
 const DIGIT = 7.5
 const LINE = 13
-/** Pixels a cell takes at least to be drawn by itself, and at most. */
-const SMALLEST_CELL = 5
-const LARGEST_CELL = 11
 
+const seenCells = useSeenCells()
 const { names } = useHangNames(() => props.hangs)
 const drawn = computed(() =>
   props.hangs.map((hang) => ({
@@ -69,17 +68,6 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
       isMeant: fixture.members.some((member) => entryPreview.value.has(member)),
     }
   })
-}
-
-/** Cells on the screen; none where they would be too small to be told apart. */
-function seenCells({ cells }: DrawnFixture): readonly SeenCell[] {
-  const [first, second] = cells
-  if (!first || !second) return NO_SEEN_CELLS
-  const [one, other] = [toScreen(first.at), toScreen(second.at)]
-  const apart = Math.hypot(other.x - one.x, other.y - one.y)
-  if (apart < SMALLEST_CELL) return NO_SEEN_CELLS
-  const size = Math.min(apart * 0.8, LARGEST_CELL)
-  return cells.map(({ id, at }) => ({ id, at: toScreen(at), size, look: lookOf([id]), order: selection.order.get(id) }))
 }
 </script>
 

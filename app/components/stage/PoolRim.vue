@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The rim of the selection's pool, taken and drawn out or in to make it larger or smaller. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { isHead } from '#core/show/rig'
@@ -12,7 +13,7 @@ const emit = defineEmits<{ grab: [event: PointerEvent, rim: RimGrab] }>()
 const plan = usePlan()
 
 const rim = computed(() => {
-  const first = props.chosen.find(({ rigged }) => isHead(rigged) && rigged.type.has.includes('zoom'))
+  const first = props.chosen.find(({ rigged }) => isHead(rigged) && rigged.type.has.includes(LEADING.width))
   const diameter = first?.zoom.pool
   if (!first || diameter === null || diameter === undefined) return null
   const pool = wholePool(first, plan.sight.value, props.atFloor)

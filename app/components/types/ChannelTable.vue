@@ -179,23 +179,28 @@ function remove() {
       @remove="remove"
     >
       <template #bar>
-        <button type="button" class="chip" @click="add">Add a channel</button>
+        <button type="button" class="chip whitespace-nowrap" @click="add">Add a channel</button>
         <button
           type="button"
-          class="chip"
+          class="chip whitespace-nowrap"
           :disabled="!nextFunction"
           title="Another thing the selected channel does, over the levels that are left"
           @click="addFunction"
         >
           Add levels
         </button>
-        <button type="button" class="chip" title="One after the other, in the order they stand" @click="layOut">
-          Lay out in order
+        <button
+          type="button"
+          class="chip whitespace-nowrap"
+          title="One after the other, in the order they stand"
+          @click="layOut"
+        >
+          Lay out
         </button>
         <button
           v-if="type.cells"
           type="button"
-          class="chip"
+          class="chip whitespace-nowrap"
           :disabled="!channels.some(({ cell }) => cell === 1)"
           title="The channels of the first cell once for each cell, in place of what the others have"
           @click="repeat"
@@ -204,7 +209,7 @@ function remove() {
         </button>
         <button
           type="button"
-          class="chip"
+          class="chip whitespace-nowrap"
           :disabled="selected.size === 0 || chosen.size === channels.length"
           @click="remove"
         >

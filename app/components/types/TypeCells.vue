@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** The cells of a type: how many, how far apart, and what each does by itself. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed } from 'vue'
 import { attributeName, kindOf, type Attribute } from '#core/attributes/attribute'
 import type { FixtureType } from '#core/show/entities'
@@ -13,7 +14,9 @@ type Cells = NonNullable<FixtureType['cells']>
 /** A fixture has one position. */
 const able = computed(() => props.type.has.filter((attribute) => kindOf(attribute).unit !== 'place'))
 /** What bars of cells have mostly. */
-const usual = computed(() => able.value.filter((attribute) => attribute === 'intensity' || attribute === 'colour'))
+const usual = computed(() =>
+  able.value.filter((attribute) => attribute === LEADING.light || attribute === LEADING.colour),
+)
 const set = (cells: Cells | null) => props.keep({ cells }, 'cells')
 const change = (part: Partial<Cells>) => {
   const { cells } = props.type

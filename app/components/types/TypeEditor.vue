@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** A fixture type in full. It is worked on as a draft and kept as a whole. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed, ref } from 'vue'
 import { counted, plural } from '#core/show/counted'
 import type { Wheel } from '#core/show/entities'
@@ -46,7 +47,7 @@ const test = useTypeTest(
 const { light, cells } = test
 const cssOf = ({ red, green, blue }: (typeof light.value)['colour']) =>
   `rgb(${[red, green, blue].map((part) => Math.round(255 * part)).join(' ')})`
-const turns = computed(() => draft.value.has.includes('position'))
+const turns = computed(() => draft.value.has.includes(LEADING.place))
 const users = computed(() => [...props.show.all.fixture.values()].filter((f) => f.type === props.type).length)
 
 const FORMS = [

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 /** Between which ends a type does what is measured in degrees, hertz and the like, and what it rests at. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed, shallowRef } from 'vue'
 import { attributeName, isNumberAttribute, kindOf, type NumberAttribute } from '#core/attributes/attribute'
 import { rangeOf, type AttributeRange } from '#core/show/attributeRange'
@@ -25,7 +26,7 @@ const MEASURED = ['degrees', 'turn', 'rpm', 'hertz', 'kelvin']
 const rows = computed<Row[]>(() =>
   props.type.has
     .filter(isNumberAttribute)
-    .filter((attribute) => attribute !== 'zoom' && MEASURED.includes(kindOf(attribute).unit))
+    .filter((attribute) => attribute !== LEADING.width && MEASURED.includes(kindOf(attribute).unit))
     .map((attribute) => ({ id: attribute, range: rangeOf(props.type, attribute) })),
 )
 

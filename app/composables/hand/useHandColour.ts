@@ -1,4 +1,5 @@
 /** What the selected fixtures show of colour, and ways to change it. */
+import { LEADING } from '#core/attributes/catalogue'
 import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { colourPartName, type ColourPart } from '#core/attributes/colourPart'
@@ -45,7 +46,7 @@ export function useHandColour() {
     const { seenInPanels } = stage
     return selection.fixtures.flatMap((id) => {
       const seen = seenInPanels(id)
-      return seen?.rigged.type.has.includes('colour') ? [seen] : []
+      return seen?.rigged.type.has.includes(LEADING.colour) ? [seen] : []
     })
   })
 
@@ -119,10 +120,10 @@ export function useHandColour() {
     const hand = person && view ? handOf(view, person) : null
     const mask = (person && view?.all.person.get(person)) ?? TAKE_ALL
     return {
-      isHeld: able.value.some(({ rigged }) => hand?.get(rigged.id)?.has('colour')),
-      isTaken: lets(mask, 'colour'),
+      isHeld: able.value.some(({ rigged }) => hand?.get(rigged.id)?.has(LEADING.colour)),
+      isTaken: lets(mask, LEADING.colour),
       /** It stays although its family is taken. */
-      isHeldBack: mask.take.includes('colour') && !lets(mask, 'colour'),
+      isHeldBack: mask.take.includes('colour') && !lets(mask, LEADING.colour),
     }
   })
 
@@ -138,7 +139,7 @@ export function useHandColour() {
     void store.send('setColour', input(wanted))
     if (wanted.kind === 'colour') note(wanted)
   }
-  const take = (wish: boolean) => store.send('setTake', { attribute: 'colour', take: wish })
+  const take = (wish: boolean) => store.send('setTake', { attribute: LEADING.colour, take: wish })
   function note({ x, y, level }: Colour) {
     const hex = hexOf({ x, y, level })
     recent.value = [{ x, y, level }, ...recent.value.filter((one) => hexOf(one) !== hex)].slice(0, MOST_RECENT)

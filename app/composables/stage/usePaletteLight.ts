@@ -1,4 +1,5 @@
 /** What a palette's light looks like: where it falls, its colour, or its values in words. */
+import { LEADING } from '#core/attributes/catalogue'
 import { computed, onUnmounted, ref } from 'vue'
 import { paletteLight } from '#core/cues/paletteLight'
 import { beamLook } from '#core/palettes/beamLook'
@@ -57,11 +58,11 @@ export function usePaletteLight(show: () => Show, palette: () => PaletteId) {
       const value = values.value.find(({ attribute }) => attribute === name)?.value
       return value?.kind === 'number' ? value.number : undefined
     }
-    const slot = level('colourWheel')
+    const slot = level(LEADING.glass)
     const [first] = served.value
     const colour = values.value.flatMap(({ value }) => colourIn(value) ?? [])[0]
     if (colour && first && !slot) return hexOf(madeColour(first.type, colour).look)
-    return (slot !== undefined && first && wheelOf(first.type, 'colourWheel')?.slots[slot]?.colour) ?? null
+    return (slot !== undefined && first && wheelOf(first.type, LEADING.glass)?.slots[slot]?.colour) ?? null
   })
   const words = computed(() =>
     values.value

@@ -1,4 +1,5 @@
 /** The rim of a pool: drawn out or in, it makes the pool of every selected fixture as wide. */
+import { LEADING } from '#core/attributes/catalogue'
 import { POOL_RANGE } from '#core/show/attributeRange'
 import { useSelection } from '../../stores/selection'
 import { useStage } from '../../stores/stage'
@@ -27,7 +28,7 @@ export function usePoolRim(dragging: PlanDrag) {
       const wide = Math.round(((diameter * farFrom(point)) / began) * 100) / 100
       stage.tryOut(fixtures, 'setValue', {
         fixtures,
-        attribute: 'zoom',
+        attribute: LEADING.width,
         value: { kind: 'pool', diameter: Math.min(POOL_RANGE.max, Math.max(NARROWEST, wide)) },
       })
     }

@@ -1,4 +1,5 @@
 /** Puts an aim in the hand for chosen fixtures; each keeps the way round nearest to where it is. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
 import { setInHand } from '../../hand/setInHand'
@@ -46,7 +47,7 @@ export const aimAtTarget = command({
       const { pose } = pictureOf(show, rigged, lookup).position
       const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
       const value: AimValue = { ...aim, choice: { side, pan } }
-      setInHand(draft, person, id, 'position', value)
+      setInHand(draft, person, id, LEADING.place, value)
     }
     const who = fixturesInWords(show, fixtures)
     if (!placed) return done(draft, `aim ${who} at the stage`)

@@ -1,4 +1,5 @@
 /** Spreads the places fixtures are aimed at: along a target, or along a line drawn on the stage. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
 import { fanPlaces, fanShape } from '../../hand/fan'
@@ -41,7 +42,7 @@ export const fanAims = command({
       if (!place) continue
       const { pose } = pictureOf(show, rigged, lookup).position
       const { side, pan } = solveAim(rigged.mount, place, { reference: pose })
-      setInHand(draft, person, fixture, 'position', { ...aim, choice: { side, pan } })
+      setInHand(draft, person, fixture, LEADING.place, { ...aim, choice: { side, pan } })
     }
     const who = fixturesInWords(
       show,

@@ -1,4 +1,5 @@
 /** Spreads one number, or pan or tilt, over fixtures in order. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { pictureOf, stageLookup, type Lookup } from '../../cues/onStage'
 import { rangeOf } from '../../show/attributeRange'
@@ -51,7 +52,7 @@ function nameOf(of: Fanned): string {
 }
 
 function canFan({ type }: RiggedFixture, of: Fanned): boolean {
-  return type.has.includes(of === 'pan' || of === 'tilt' ? 'position' : of)
+  return type.has.includes(of === 'pan' || of === 'tilt' ? LEADING.place : of)
 }
 
 /** A fan stops at the stops: the rest of it stays whole. */
@@ -67,7 +68,7 @@ function turn(
   const { pose } = pictureOf(show, rigged, lookup).position
   const { min, max } = rigged.type[axis]
   const angle = Math.min(max, Math.max(min, wanted(pose[axis])))
-  setInHand(draft, person, rigged.id, 'position', { kind: 'angles', pan: pose.pan, tilt: pose.tilt, [axis]: angle })
+  setInHand(draft, person, rigged.id, LEADING.place, { kind: 'angles', pan: pose.pan, tilt: pose.tilt, [axis]: angle })
 }
 
 function setNumber(

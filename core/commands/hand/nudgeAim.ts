@@ -1,4 +1,5 @@
 /** Moves the light of fixtures by a little, on the stage: the place of an aim, or where raw angles land. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { add } from '../../geometry/vector'
 import { solveAim } from '../../kinematics/inverse'
@@ -28,14 +29,14 @@ export const nudgeAim = command({
       const { positionValue: value, position } = pictureOf(show, rigged, lookup)
       if (value?.kind === 'angles' && position.point) {
         const { pan, tilt } = solveAim(rigged.mount, add(position.point, by), { reference: position.pose })
-        setInHand(draft, person, id, 'position', { kind: 'angles', pan, tilt })
+        setInHand(draft, person, id, LEADING.place, { kind: 'angles', pan, tilt })
       }
       if (value?.kind !== 'aim') continue
       const moved = { ...value, offset: add(value.offset, by) }
       const place = aimPoint(targetsOf(show), moved)
       if (!place) continue
       const { side, pan } = solveAim(rigged.mount, place, { reference: position.pose, side: position.side })
-      setInHand(draft, person, id, 'position', { ...moved, choice: { side, pan } })
+      setInHand(draft, person, id, LEADING.place, { ...moved, choice: { side, pan } })
     }
     if (draft.changes().length === 0) return refuse('no aim', {}, 'fixtures')
     return done(draft, `nudge ${fixturesInWords(show, fixtures)} ${offsetInWords(by)}`, 'nudge aim')

@@ -1,4 +1,5 @@
 /** Puts a colour in the hand: what light is to look like, or what some of the parts that mix it do. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { stageLookup, pictureOf } from '../../cues/onStage'
 import { setInHand } from '../../hand/setInHand'
@@ -22,8 +23,8 @@ export const setColour = command({
   run(show, { fixtures, colour }, { person }) {
     const able = fixtures
       .flatMap((id) => rigOf(show).get(id) ?? [])
-      .filter(({ type }) => type.has.includes('colour') && has(type, colour))
-    const what = colour.kind === 'parts' ? colourInWords(colour) : attributeName('colour')
+      .filter(({ type }) => type.has.includes(LEADING.colour) && has(type, colour))
+    const what = colour.kind === 'parts' ? colourInWords(colour) : attributeName(LEADING.colour)
     if (able.length === 0) return refuse('not able', { attribute: what }, 'fixtures')
     const lookup = stageLookup(show, person)
     const draft = new Draft(show)
@@ -35,7 +36,7 @@ export const setColour = command({
         parts: Object.fromEntries([...shown].map(([part, level]) => [part, colour.parts[part] ?? level])),
       }
     }
-    for (const rigged of able) setInHand(draft, person, rigged.id, 'colour', valueOf(rigged))
+    for (const rigged of able) setInHand(draft, person, rigged.id, LEADING.colour, valueOf(rigged))
     const who = fixturesInWords(
       show,
       able.map(({ id }) => id),

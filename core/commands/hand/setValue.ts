@@ -1,4 +1,5 @@
 /** Puts a plain value for one attribute in the hand: a number, or a pool diameter for zoom. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { rangeOf } from '../../show/attributeRange'
 import { setInHand } from '../../hand/setInHand'
@@ -18,7 +19,7 @@ export const setValue = command({
   }),
   undoable: true,
   run(show, { fixtures, attribute, value }, { person }) {
-    if (value.kind === 'pool' && attribute !== 'zoom') return refuse('not a pool', { attribute }, 'value')
+    if (value.kind === 'pool' && attribute !== LEADING.width) return refuse('not a pool', { attribute }, 'value')
     const able = fixtures.filter((id) => rigOf(show).get(id)?.type.has.includes(attribute))
     if (able.length === 0) return refuse('not able', { attribute: attributeName(attribute) }, 'fixtures')
     const draft = new Draft(show)

@@ -1,4 +1,5 @@
 /** Sets pan, tilt or both in degrees, or turns them by so many. What is not named stays as it is. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { pictureOf, stageLookup } from '../../cues/onStage'
 import { setInHand } from '../../hand/setInHand'
@@ -38,7 +39,7 @@ export const turnHeads = command({
       const newTilt = changed(pose.tilt, tilt, rigged.type.tilt)
       if (newPan === null) return refuse('beyond stop', beyond(number, 'pan', pan, rigged.type.pan), 'pan')
       if (newTilt === null) return refuse('beyond stop', beyond(number, 'tilt', tilt, rigged.type.tilt), 'tilt')
-      setInHand(draft, person, id, 'position', { kind: 'angles', pan: newPan, tilt: newTilt })
+      setInHand(draft, person, id, LEADING.place, { kind: 'angles', pan: newPan, tilt: newTilt })
     }
     const axes = pan && tilt ? 'pan and tilt' : pan ? 'pan' : 'tilt'
     const isRelative = pan?.how === 'by' || tilt?.how === 'by'

@@ -1,4 +1,5 @@
 /** Turns heads the other way round, at the same place; or each whichever way is quicker from the stage. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { pictureOf, stageLookup, type StageFixture } from '../../cues/onStage'
 import { sidesOf, type TimedWay } from '../../hand/otherSide'
@@ -24,7 +25,7 @@ export const turnOtherSide = command({
       if (!rigged) continue
       const picture = pictureOf(show, rigged, lookup)
       const way = how === 'other' ? sidesOf(show, picture).other : sidesOf(show, picture).quickest
-      if (way) setInHand(draft, person, id, 'position', turned(picture, way))
+      if (way) setInHand(draft, person, id, LEADING.place, turned(picture, way))
     }
     if (draft.changes().length === 0)
       return refuse(how === 'other' ? 'no other side' : 'quickest already', {}, 'fixtures')

@@ -1,4 +1,5 @@
 /** Palettes made from targets at once, for any fixture or for groups. */
+import { LEADING } from '../../attributes/catalogue'
 import { z } from 'zod'
 import { putSpread } from '../../groups/paletteSpreads'
 import { HOME } from '../../kinematics/head'
@@ -38,7 +39,7 @@ export const makePalettesFromTargets = command({
     const zoom: ReachingValue[] =
       pool === null || shelf === 'position'
         ? []
-        : [{ whom: 'any', attribute: 'zoom', value: { kind: 'pool', diameter: pool } }]
+        : [{ whom: 'any', attribute: LEADING.width, value: { kind: 'pool', diameter: pool } }]
     for (const [i, { target, group }] of wanted.entries()) {
       const id = paletteId.parse(newId())
       const groupName = group === null ? '' : `, ${show.all.group.get(group)?.name ?? ''}`
@@ -56,7 +57,7 @@ const NO_OFFSET = { x: 0, y: 0, z: 0 }
 
 const aimAt = (target: TargetId): AimValue => ({ kind: 'aim', target, at: null, offset: NO_OFFSET, choice: null })
 
-const anyAt = (target: TargetId): ReachingValue => ({ whom: 'any', attribute: 'position', value: aimAt(target) })
+const anyAt = (target: TargetId): ReachingValue => ({ whom: 'any', attribute: LEADING.place, value: aimAt(target) })
 
 /** A group is spread along a line or ring, by rule; at a point each member has its aim. */
 function putForGroup(
@@ -78,10 +79,10 @@ function putForGroup(
     const rigged = rigOf(show).get(fixture)
     if (!rigged) return []
     const whom = { own: fixture }
-    const pools = rigged.type.has.includes('zoom') ? zoom.map((value) => ({ ...value, whom })) : []
+    const pools = rigged.type.has.includes(LEADING.width) ? zoom.map((value) => ({ ...value, whom })) : []
     if (show.all.target.get(target)?.form.kind !== 'point' || !place) return pools
     const { side, pan } = solveAim(rigged.mount, place, { reference: HOME })
-    return [{ whom, attribute: 'position', value: { ...aimAt(target), choice: { side, pan } } }, ...pools]
+    return [{ whom, attribute: LEADING.place, value: { ...aimAt(target), choice: { side, pan } } }, ...pools]
   })
   putReaching(show, draft, palette, own, { merge: [] })
 }

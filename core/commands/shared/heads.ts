@@ -1,4 +1,5 @@
 /** Fixtures that can be turned. What hangs without pan and tilt points where it was hung. */
+import { LEADING } from '../../attributes/catalogue'
 import { isHead, rigOf } from '../../show/rig'
 import type { FixtureId } from '../../show/ids'
 import type { Show } from '../../show/show'
@@ -13,4 +14,4 @@ export function headsAmong(show: Show, fixtures: readonly FixtureId[]): FixtureI
 }
 
 /** What is said where nothing of a selection turns. */
-export const refuseToTurn = (): Outcome => refuse('not able', { attribute: 'position' }, 'fixtures')
+export const refuseToTurn = (): Outcome => refuse('not able', { attribute: LEADING.place }, 'fixtures')
