@@ -1,16 +1,22 @@
 /** A small picture of where light falls: the stage seen from the front and a little above. */
 import type { StageFixture } from '#core/cues/onStage'
+import { shownColour, type ScreenColour } from '#core/cues/shownColour'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import type { Venue } from '#core/show/entities'
 import type { ScreenPoint } from '../composables/stage/usePlanView'
 import { strokeAll, traceLine, traceRing, type Brush } from './brush'
-import type { Inks } from './inks'
+import { ownInk, type Inks } from './inks'
 import { lightFormOn, rimOf } from './lightForm'
 
 /** The picture is thought of this large, and scaled to what there is. */
 const SIZE = { width: 130, height: 70 }
 /** Corners of a pool's outline. */
 const CORNERS = 20
+/** How strongly a pool is filled, and the openings of a gobo in it. */
+const FILLED = 0.18
+const PATTERNED = 0.5
+/** Light whose bands differ less than this is white, as far as can be told. */
+const COLOURED = 0.12
 /** More lights than this cannot be told apart so small: some of them stand for all. */
 const MOST = 36
 
@@ -64,12 +70,21 @@ function drawLight(
   const { round, cut } = lightFormOn(fixture, point.z)
   const rims = cut?.outlines ?? (round?.kind === 'closed' ? [rimOf(round, CORNERS)] : [])
   if (rims.length === 0) return
-  const outlines = rims.map((rim) => rim.map(project))
-  const trace = () => outlines.forEach((outline) => traceRing(brush, outline))
+  const trace = (rings: readonly (readonly Vec3[])[]) => {
+    for (const ring of rings) traceRing(brush, ring.map(project))
+  }
+  const own = inkOf(shownColour(fixture), inks)
+  const isPatterned = cut !== null && cut.lit.length !== cut.outlines.length
   brush.beginPath()
-  trace()
-  brush.fillStyle = inks.brass
-  brush.globalAlpha = 0.18 * strength
+  trace(cut?.lit ?? rims)
+  brush.fillStyle = own
+  brush.globalAlpha = (isPatterned ? PATTERNED : FILLED) * strength
   brush.fill()
-  strokeAll(brush, { ink: inks.brass, opacity: strength, width: 0.9 }, trace)
+  strokeAll(brush, { ink: own, opacity: strength, width: 0.9 }, () => trace(rims))
+}
+
+/** White light in brass, as light is drawn; coloured light in its own. */
+function inkOf(colour: ScreenColour, { brass, isPaper }: Inks): string {
+  const bands = [colour.red, colour.green, colour.blue]
+  return Math.max(...bands) - Math.min(...bands) < COLOURED ? brass : ownInk(colour, isPaper)
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
+import { mixedColour } from '#core/cues/shownColour'
 import { DEGREE } from '#core/geometry/rotation'
 import { vec3 } from '#core/geometry/vector'
 import type { NumberAttribute } from '#core/attributes/attribute'
@@ -12,9 +13,9 @@ import { drawFrontPicture } from './frontPicture'
 import { outermost } from './outermost'
 import { turns } from './lightForm'
 import { drawOwnLight, drawPlanLight, planLightMark, wholePool } from './planLight'
-import { drawSectionLight, sectionLightMark } from './sectionLight'
+import { drawOwnSectionLight, drawSectionLight, sectionLightMark } from './sectionLight'
 
-const INKS = { brass: 'brass', coral: 'coral', shoal: 'shoal', rule: 'rule' }
+const INKS = { brass: 'brass', coral: 'coral', shoal: 'shoal', rule: 'rule', isPaper: false }
 /** Forty pixels a metre, stage left to the right, upstage up. */
 const plan = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * p.y }), scale: 40 }
 const section = { toScreen: (p: StagePoint) => ({ x: 40 * p.x, y: -40 * (p.z ?? 0) }) }
@@ -251,6 +252,39 @@ describe('light in section', () => {
   })
 })
 
+describe('light in section that is shaped and coloured', () => {
+  const markOf = (seconds = 0) => sectionLightMark(desk.seen(11), section, seconds)
+  const gobo = (attribute: 'gobo' | 'gobo2' | 'tint', number: number) =>
+    desk.do('setValue', { fixtures: desk.fixtures('11'), attribute, value: { kind: 'number', number } })
+
+  beforeEach(() => {
+    desk.aim('11', 'Mark')
+    desk.level('11', 'intensity', 1)
+  })
+
+  it('is rays through the openings of its gobo, and in its own colour where that is asked for', () => {
+    expect(markOf().lit).toHaveLength(1)
+    gobo('gobo', 1)
+    expect([markOf().pools.length, markOf().lit.length]).toEqual([1, 7])
+    desk.look('11', '#ff0000')
+    const brush = new RecordedBrush()
+    drawOwnSectionLight(brush, [markOf()], false)
+    const [cone] = brush.drawn.filter(({ how }) => how === 'fill')
+    expect(cone?.ink).toMatch(/^rgb\(2\d\d \d{1,2} \d{1,2}\)$/)
+  })
+
+  it('lets through a second gobo only what the first does', () => {
+    gobo('gobo', 1)
+    expect(planLightMark(desk.seen(11), undefined, plan, true).through).toEqual([])
+    gobo('gobo2', 2)
+    const mark = planLightMark(desk.seen(11), undefined, plan, true)
+    expect([mark.lit.length, mark.through.length > 1]).toEqual([7, true])
+    const brush = new RecordedBrush()
+    drawPlanLight(brush, INKS, [mark], 'chosen', [])
+    expect(brush.drawn.some(({ how }) => how === 'clip')).toBe(true)
+  })
+})
+
 describe('the small picture of a palette', () => {
   const sheet = { width: 130, height: 70 }
   const picture = (fixtures: ReturnType<Desk['seen']>[], byIntensity: boolean) => {
@@ -270,6 +304,23 @@ describe('the small picture of a palette', () => {
     expect(far.foot).toBeLessThan(near.top)
     expect(far.top).toBeGreaterThan(0)
     expect(near.foot).toBeLessThan(sheet.height)
+  })
+
+  it('is in the colour of the light, white light in brass, and greener or more magenta by its tint', () => {
+    desk.aim('12, 41', 'Mark')
+    const inkOf = (number: number) => picture([desk.seen(number)], false).find(({ how }) => how === 'fill')?.ink ?? ''
+    expect(inkOf(12)).toBe('brass')
+    desk.look('41', '#3366ff')
+    expect(inkOf(41)).toMatch(/^rgb\(\d+ \d+ 2\d\d\)$/)
+    const { rigged } = desk.seen(12)
+    const tinted = (tint: number) =>
+      mixedColour(rigged.type, {
+        colour: desk.seen(12).colour,
+        slot: 0,
+        amounts: new Map([['tint', { kind: 'number', number: tint }]]),
+      })
+    expect(tinted(-1).green).toBeLessThan(tinted(-1).red)
+    expect(tinted(1).green).toBeGreaterThan(tinted(1).red)
   })
 
   it('lets some of very many stand for all, and draws dim light dim where that is asked for', () => {

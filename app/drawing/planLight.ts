@@ -19,7 +19,7 @@ import {
   type Ellipse,
   type LightLook,
 } from './brush'
-import type { Inks } from './inks'
+import { cssOf, ownInk, type Inks } from './inks'
 import { lightFormOn } from './lightForm'
 
 /** The light of one fixture on the screen. */
@@ -33,6 +33,8 @@ export interface PlanLightMark {
   /** Of light that is cut: the outlines of its pools, and what in them is lit. */
   readonly outlines: readonly Ring[]
   readonly lit: readonly Ring[]
+  /** What a second gobo lets through of it; empty without one. */
+  readonly through: readonly Ring[]
   /** How soft its rim is, from 0, hard, to 1. */
   readonly softness: number
   readonly isStrobing: boolean
@@ -87,6 +89,7 @@ export function planLightMark(
     open: pool?.kind === 'open' ? pool.outline.map(toScreen) : null,
     outlines: cut?.outlines.map((ring) => ring.map(toScreen)) ?? [],
     lit: cut?.lit.map((ring) => ring.map(toScreen)) ?? [],
+    through: cut?.through.map((ring) => ring.map(toScreen)) ?? [],
     softness: shape.softness,
     isStrobing: shape.strobe > 0,
     intensity: seen,
@@ -155,13 +158,14 @@ function fillPools(brush: Brush, inks: Inks, marks: readonly PlanLightMark[], lo
 
 /** A colour that can still be told where it is laid on faintly, as CSS. */
 const faintInk = ({ red, green, blue }: ScreenColour) => cssOf([red, green, blue].map((part) => 110 + 145 * part))
-const cssOf = (parts: readonly number[]) => `rgb(${parts.map(Math.round).join(' ')})`
 
 /** Fills a pool, a soft one in rings that grow fainter outwards. */
-function fillPool(brush: Brush, { pool, outlines, lit, softness }: PlanLightMark, strength: number) {
+function fillPool(brush: Brush, { pool, outlines, lit, through, softness }: PlanLightMark, strength: number) {
   const rings = softness > 0 ? SOFT_RINGS : [1]
   const isPatterned = lit.length !== outlines.length
   const inside = strength * (isPatterned ? PATTERN : 1)
+  brush.save()
+  if (through.length > 0) clipTo(brush, through)
   for (const ring of rings) {
     const size = 1 + SOFT_REACH * softness * (2 * ring - 1)
     brush.globalAlpha = inside / rings.length
@@ -170,12 +174,19 @@ function fillPool(brush: Brush, { pool, outlines, lit, softness }: PlanLightMark
     for (const outline of lit) traceRing(brush, grown(outline, size))
     brush.fill()
   }
+  brush.restore()
   // Patterns are told by what is left dark: faint light is laid over all of it, as it strays.
   if (!isPatterned) return
   brush.globalAlpha = strength * STRAY
   brush.beginPath()
   for (const outline of outlines) traceRing(brush, outline)
   brush.fill()
+}
+
+function clipTo(brush: Brush, rings: readonly Ring[]) {
+  brush.beginPath()
+  for (const ring of rings) traceRing(brush, ring)
+  brush.clip()
 }
 
 /** A ring made larger or smaller round its middle. */
@@ -189,9 +200,7 @@ function grown(ring: Ring, size: number): Ring {
 export function drawOwnLight(brush: Brush, marks: readonly PlanLightMark[], isPaper: boolean) {
   const isOneOf = Math.min(1, Math.sqrt(MANY.some / Math.max(1, marks.length)))
   for (const mark of marks) {
-    const { red, green, blue } = mark.colour
-    // On paper white light would not be seen: ink takes the place of what is bright.
-    const ink = cssOf([red, green, blue].map((part) => 255 * part * (isPaper ? 0.72 : 1)))
+    const ink = ownInk(mark.colour, isPaper)
     brush.fillStyle = ink
     fillPool(brush, mark, OWN.faintest + OWN.more * mark.intensity * Math.max(OWN.least, isOneOf))
     strokeAll(brush, { ink, opacity: 0.3 + 0.5 * mark.intensity }, () => traceRims(brush, [mark], () => true))
@@ -220,9 +229,7 @@ function drawOpenPools(
   const outlines = marks.flatMap(({ open }) => (open ? [open] : []))
   if (outlines.length === 0) return
   brush.save()
-  brush.beginPath()
-  traceRing(brush, venue)
-  brush.clip()
+  clipTo(brush, [venue])
   strokeAll(brush, { ink, opacity: OPACITY[look].open, dash: OPEN_DASH }, () => {
     for (const outline of outlines) traceRing(brush, outline)
   })

@@ -8,6 +8,7 @@ import { patternGroupsOf } from '#core/groups/groups'
 import { alike, inverted, ordered, type Order } from '#core/selection/order'
 import { subsetsOf } from '#core/selection/patterns'
 import type { Pattern } from '#core/show/patterns'
+import { countedAs } from '#core/show/cells'
 import type { Show } from '#core/show/show'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
@@ -48,6 +49,8 @@ export const useSelection = defineStore('selection', () => {
   const whole = computed<readonly FixtureId[]>((before) =>
     kept(before, touchable(chosen.value, show.view, workingSet.members)),
   )
+  /** How many are selected: a bar with its cells is one. */
+  const count = computed(() => (show.view ? new Set(countedAs(show.view, whole.value).values()).size : 0))
   const subsets = computed(() =>
     show.view && pattern.value ? subsetsOf(pattern.value, whole.value, patternGroupsOf(show.view)) : [],
   )
@@ -149,6 +152,7 @@ export const useSelection = defineStore('selection', () => {
 
   return {
     whole,
+    count,
     fixtures,
     order,
     waiting,

@@ -30,6 +30,7 @@ export type SeenAs =
   | 'frame turn'
   | 'strobe'
   | 'temperature'
+  | 'tint'
 export const BLADE_SIDES = ['top', 'right', 'bottom', 'left'] as const
 /** Where a blade comes in, looking with the light while the head is upright. */
 export type BladeSide = (typeof BLADE_SIDES)[number]
@@ -219,7 +220,7 @@ const DECLARED = {
     rest: 6500,
     standard: 'CTC',
   },
-  tint: { serves: 'any', ...LEVEL, family: 'colour', name: 'tint', min: -1, standard: 'Tint' },
+  tint: { seenAs: 'tint', serves: 'any', ...LEVEL, family: 'colour', name: 'tint', min: -1, standard: 'Tint' },
   colourWheel: {
     serves: 'kind',
     ...SLOT,

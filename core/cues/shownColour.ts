@@ -40,17 +40,27 @@ function mixed(type: FixtureType, colour: PlainColour, colourSlot: number): Scre
   return type.mixing ? through(screenOf(glass), screenOf(look)) : screenOf(glass)
 }
 
-/** Light warmed or cooled from the white it rests at, as glass of the difference would. */
+/** Light tinted, and warmed or cooled from the white it rests at, as glass of the difference would. */
 function warmed(type: FixtureType, amounts: Amounts, light: ScreenColour): ScreenColour {
   let shown = light
   for (const [attribute, amount] of amounts) {
-    if (kindOf(attribute).seenAs !== 'temperature') continue
+    const { seenAs } = kindOf(attribute)
+    if (seenAs === 'tint') shown = through(tintGlass(numberOf(amount)), shown)
+    if (seenAs !== 'temperature') continue
     const whiteAt = (kelvin: number) => screenOf({ ...whiteOf(kelvin), level: 1 })
     const [now, atRest] = [whiteAt(numberOf(amount)), whiteAt(rangeOf(type, attribute).home)]
     const part = (band: keyof ScreenColour) => Math.min(1, now[band] / Math.max(0.05, atRest[band]))
     shown = through({ red: part('red'), green: part('green'), blue: part('blue') }, shown)
   }
   return shown
+}
+
+/** How much of the other bands is gone at the end of a tint's way. */
+const TINTED = 0.35
+/** The glass that a tint is as: towards magenta below 0, towards green above. */
+function tintGlass(tint: number): ScreenColour {
+  const [green, others] = tint < 0 ? [1 + TINTED * tint, 1] : [1, 1 - TINTED * tint]
+  return { red: others, green, blue: others }
 }
 
 /** Light through glass: band by band, as the parts of a screen have them. */

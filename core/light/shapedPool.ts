@@ -11,6 +11,8 @@ export interface ShapedPool {
   readonly outlines: readonly (readonly Vec3[])[]
   /** What is lit in all of them: the openings of gobos, or the outlines where none is in. */
   readonly lit: readonly (readonly Vec3[])[]
+  /** Where a second gobo lets light through, of which only what is lit is: empty without one. */
+  readonly through: readonly (readonly Vec3[])[]
 }
 
 /** Light in which some way is shaped, on its way to a plane. */
@@ -25,8 +27,7 @@ export interface ShapedLight {
 /**
  * The pools of shaped light on the level plane at `height` metres, `seconds` after it began to turn,
  * where it does. Light that never lands is cut off `reach` metres from the lens. Null when none of it
- * goes towards the plane, or nothing is let through. A gobo seen through another shows the openings of
- * the first only.
+ * goes towards the plane, or nothing is let through.
  */
 export function shapedPool(light: ShapedLight, height: number, reach: number, seconds = 0): ShapedPool | null {
   const { shape } = light
@@ -38,7 +39,8 @@ export function shapedPool(light: ShapedLight, height: number, reach: number, se
     return thrown.flatMap((landed) => (landed ? [landed] : []))
   }
   const outlines = opening.length < 3 ? [] : cast(opening)
-  return outlines.length === 0 ? null : { outlines, lit: openings.flatMap(cast) }
+  const through = throughRings(shape, seconds)
+  return outlines.length === 0 ? null : { outlines, lit: openings.flatMap(cast), through: through.flatMap(cast) }
 }
 
 /** What of an opening is lit: the openings of its first gobo, cut by iris and blades. */
@@ -56,6 +58,13 @@ export function litRings(shape: LightShape, opening: GateRing, seconds = 0): rea
       ),
     )
     .filter((ring) => ring.length > 2)
+}
+
+/** The openings of a second gobo, as it stands: what is lit is seen through them. Empty without one. */
+export function throughRings({ gobos: [, gobo] }: LightShape, seconds = 0): readonly GateRing[] {
+  if (!gobo) return []
+  const turn = turnedBy(gobo.turn, seconds)
+  return openingsOf(gobo.pattern).map((ring) => ring.map((point) => turnPoint(point, turn)))
 }
 
 /** A point drawn in to a radius. */

@@ -49,6 +49,20 @@ export function wholesAmong(show: ShowPart<'fixture'>, fixtures: readonly Fixtur
   return [...new Set(fixtures.map((id) => wholeOf(show, id)))]
 }
 
+/** For each of some fixtures what it is counted as: its bar where that is among them, else itself. */
+export function countedAs(
+  show: ShowPart<'fixture'>,
+  fixtures: readonly FixtureId[],
+): ReadonlyMap<FixtureId, FixtureId> {
+  const among = new Set(fixtures)
+  return new Map(
+    fixtures.map((id) => {
+      const whole = wholeOf(show, id)
+      return [id, among.has(whole) ? whole : id]
+    }),
+  )
+}
+
 /** The fixtures of a show that are no cells. */
 export function wholeFixtures(show: ShowPart<'fixture'>): [FixtureId, Fixture][] {
   return [...show.all.fixture].flatMap(([id, fixture]) => (fixture.bar === null ? [[asFixtureId(id), fixture]] : []))

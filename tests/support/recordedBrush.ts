@@ -9,7 +9,7 @@ export interface Piece {
 
 /** Something that was put on the canvas. */
 export interface Drawn {
-  readonly how: 'fill' | 'stroke' | 'words'
+  readonly how: 'fill' | 'stroke' | 'words' | 'clip'
   readonly ink: string
   readonly alpha: number
   readonly dash: readonly number[]
@@ -92,7 +92,9 @@ export class RecordedBrush implements Brush {
   }
   save() {}
   restore() {}
-  clip() {}
+  clip() {
+    this.#put('clip', '', undefined)
+  }
 
   #put(how: Drawn['how'], ink: unknown, path: unknown) {
     const pieces = path instanceof RecordedPath ? path.pieces : this.#path

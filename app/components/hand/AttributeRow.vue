@@ -128,8 +128,8 @@ function read(text: string): AmountChange | null {
         :class="[attribute.isHeld ? '' : 'text-mist', attribute.isHeldBack ? 'line-through decoration-haze' : '']"
         >{{ attribute.name }}</span
       >
-      <span v-if="!attribute.isOfAll" class="shrink-0 text-xs text-haze"
-        >{{ attribute.fixtures }} of {{ selection.fixtures.length }}</span
+      <span v-if="attribute.fixtures < attribute.among" class="shrink-0 text-xs text-haze"
+        >{{ attribute.fixtures }} of {{ attribute.among }}</span
       >
     </span>
     <DragTrack

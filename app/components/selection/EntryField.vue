@@ -133,7 +133,7 @@ defineExpose({ startWith })
         :class="trouble ? 'text-coral' : selection.whole.length && !outcome ? 'font-semibold text-coral' : 'text-mist'"
         role="status"
       >
-        {{ trouble ? '' : outcome || `${selection.whole.length} selected` }}
+        {{ trouble ? '' : outcome || `${selection.count} selected` }}
       </span>
     </div>
     <input

@@ -2,7 +2,7 @@
 /** A beam by itself: from the side as wide as its angle, and its pool from the front, as it is shaped. */
 import { computed, useId } from 'vue'
 import { isTurning, openingOf, PLAIN_LIGHT, poolOffsets, widestOf } from '#core/light/gate'
-import { litRings } from '#core/light/shapedPool'
+import { litRings, throughRings } from '#core/light/shapedPool'
 import type { BeamLook } from '#core/palettes/beamLook'
 import { gatePath } from '../../drawing/gatePath'
 
@@ -31,6 +31,8 @@ const fadeFrom = computed(() => 1 - 0.75 * shape.value.softness)
 const rimOpacity = computed(() => (shape.value.softness > 0 ? 0 : 1))
 const brightness = computed(() => props.look.intensity ?? 1)
 const lit = computed(() => gatePath(litRings(shape.value, openingOf(shape.value)), rim.value))
+/** A second gobo, which the light of the first is seen through. */
+const through = computed(() => gatePath(throughRings(shape.value), rim.value))
 const pools = computed(() => poolOffsets(shape.value).map(([x, y]) => ({ x: x * rim.value, y: -y * rim.value })))
 </script>
 
@@ -41,6 +43,7 @@ const pools = computed(() => poolOffsets(shape.value).map(([x, y]) => ({ x: x * 
         <stop offset="0" stop-color="currentColor" stop-opacity="0.75" />
         <stop offset="1" stop-color="currentColor" stop-opacity="0.12" />
       </linearGradient>
+      <clipPath v-if="through" :id="`${id}-through`"><path :d="through" /></clipPath>
       <radialGradient :id="`${id}-pool`" gradientUnits="userSpaceOnUse" cx="0" cy="0" :r="rim">
         <stop :offset="fadeFrom" stop-color="currentColor" />
         <stop offset="1" stop-color="currentColor" :stop-opacity="rimOpacity" />
@@ -58,6 +61,7 @@ const pools = computed(() => poolOffsets(shape.value).map(([x, y]) => ({ x: x * 
         :key="i"
         :d="lit"
         :transform="`translate(${x} ${y})`"
+        :clip-path="through ? `url(#${id}-through)` : undefined"
         :fill="`url(#${id}-pool)`"
         :opacity="brightness / Math.sqrt(pools.length)"
       />

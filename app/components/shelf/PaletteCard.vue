@@ -74,6 +74,8 @@ const marks = computed(() => {
     ...time,
   ]
 })
+/** Of what does not serve the selection, or what is shut out. */
+const isFaint = computed(() => reach.value === 0 || isShutOut.value)
 const name = computed(
   () =>
     `Palette ${props.palette.number} ${props.palette.name}${standing.value ? `, ${standing.value}` : ''}${isShutOut.value ? ', outside the working set' : ''}`,
@@ -124,7 +126,7 @@ const whom = computed(() => {
     >
       <span class="h-4 w-1 shrink-0 rounded-full" :class="COLOUR_GROUND[palette.colour]" />
       <span class="w-7 shrink-0 text-right font-mono text-xs text-mist">{{ palette.number }}</span>
-      <span class="min-w-0 flex-1 truncate" :class="reach === 0 || isShutOut ? 'text-haze' : 'font-semibold'">
+      <span class="min-w-0 flex-1 truncate" :class="isFaint ? 'text-haze' : 'font-semibold'">
         {{ palette.symbol }} {{ palette.name }}
       </span>
       <span class="shrink-0 text-xs" :class="outOfReach ? 'text-coral' : 'text-haze'">{{
@@ -146,19 +148,31 @@ const whom = computed(() => {
       @focus="emit('look', true)"
       @blur="emit('look', false)"
     >
-      <div
-        class="relative min-h-0 w-full flex-1 overflow-hidden bg-night"
-        :class="reach === 0 || isShutOut ? 'opacity-35' : ''"
-      >
-        <StagePicture v-if="isPlaced" class="!aspect-auto h-full" :fixtures="lights" :venue="venue" />
-        <div v-else-if="swatch" class="grid h-full place-items-center">
+      <div class="relative min-h-0 w-full flex-1 overflow-hidden bg-night">
+        <StagePicture
+          v-if="isPlaced"
+          class="!aspect-auto h-full"
+          :class="isFaint ? 'opacity-35' : ''"
+          :fixtures="lights"
+          :venue="venue"
+        />
+        <div v-else-if="swatch" class="grid h-full place-items-center" :class="isFaint ? 'opacity-35' : ''">
           <span class="h-9 w-16 rounded-full" :style="{ background: swatch }" aria-hidden="true" />
         </div>
         <template v-else-if="beam">
-          <BeamPicture :look="beam" class="h-full w-full px-2 pt-3 pb-1.5" />
-          <p class="absolute inset-x-1.5 top-0.5 truncate text-right text-[10px] text-mist">{{ words.join(', ') }}</p>
+          <BeamPicture :look="beam" class="h-full w-full px-2 pt-3 pb-1.5" :class="isFaint ? 'opacity-35' : ''" />
+          <p
+            class="absolute inset-x-1.5 top-0.5 truncate text-right text-[10px]"
+            :class="isFaint ? 'text-haze' : 'text-mist'"
+          >
+            {{ words.join(', ') }}
+          </p>
         </template>
-        <p v-else class="grid h-full place-content-center px-2 text-center text-sm text-mist">
+        <p
+          v-else
+          class="grid h-full place-content-center px-2 text-center text-sm"
+          :class="isFaint ? 'text-haze' : 'text-mist'"
+        >
           <span v-for="word in words" :key="word">{{ word }}</span>
         </p>
         <p class="absolute bottom-0.5 left-1.5 flex gap-1 text-[10px] text-mist">

@@ -15,7 +15,7 @@ const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const { width, height } = useElementSize(sheet)
 const { pixelRatio } = useDevicePixelRatio()
 const { isPaper } = useTheme()
-const inks = computed(() => ({ isPaper: isPaper.value, ...readInks() }))
+const inks = computed(() => readInks(isPaper.value))
 
 watchPostEffect(() => {
   const brush = canvas.value?.getContext('2d')

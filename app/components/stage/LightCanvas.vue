@@ -15,7 +15,7 @@ const { width, height } = usePlan()
 const { isPaper } = useTheme()
 const { pixelRatio } = useDevicePixelRatio()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
-const inks = computed(() => ({ isPaper: isPaper.value, ...readInks() }))
+const inks = computed(() => readInks(isPaper.value))
 const size = computed(() => ({
   width: Math.round(width.value * pixelRatio.value),
   height: Math.round(height.value * pixelRatio.value),

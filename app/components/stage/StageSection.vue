@@ -3,6 +3,7 @@
 import { computed, useTemplateRef } from 'vue'
 import { FRONT, SIDE } from '../../composables/stage/projections'
 import { SECTION_HANGS, sectionSpots } from '../../composables/stage/sectionHangs'
+import { useOwnColour } from '../../composables/stage/useOwnColour'
 import { useStageLayers, type Picture } from '../../composables/stage/useStageLayers'
 import { useChosen } from '../../stores/chosen'
 import { useStage } from '../../stores/stage'
@@ -21,6 +22,7 @@ const props = defineProps<{ show: Show; picture?: Picture | undefined }>()
 const store = useShow()
 const stage = useStage()
 const things = useChosen()
+const isInOwnColour = useOwnColour()
 const drawing = useTemplateRef<InstanceType<typeof StageDrawing>>('drawing')
 const { venue, pieces, targets, targetsBefore, chosen, lit, handled, litTargets, ghost, marked } = useStageLayers(
   () => props.show,
@@ -81,7 +83,7 @@ defineExpose({
         @grab="pointer.onSetPiece"
       />
     </template>
-    <template #light><SectionLight :lit="lit" :ghost="ghost" :chosen="chosen" /></template>
+    <template #light><SectionLight :lit="lit" :ghost="ghost" :chosen="chosen" :own-colour="isInOwnColour" /></template>
     <template #rig="{ pointer }">
       <PlanRig
         :hangs="hangs"

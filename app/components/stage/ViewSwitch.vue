@@ -34,7 +34,7 @@ const SIDES = [
       </button>
     </div>
     <IconButton
-      v-if="stage.view === 'plan'"
+      v-if="stage.view !== 'space'"
       :icon="Droplets"
       :size="15"
       class="pill grid place-items-center bg-deck px-2"

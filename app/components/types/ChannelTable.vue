@@ -25,6 +25,13 @@ const faults = computed(() => modeFaults(props.type, props.channels))
 const faultsOf = ({ index, part }: ChannelRow) =>
   faults.value.filter((fault) => fault.row === index && (fault.part ?? 0) === part)
 const whole = computed(() => faults.value.filter(({ row }) => row === null))
+/** What is wrong with the whole, then the first of what is wrong in its rows: they may be out of view. */
+const said = computed(() => {
+  const first = faults.value.find(({ row, severity }) => row !== null && severity === 'wrong')
+  const name = props.channels[first?.row ?? -1]?.name
+  const inRows = first && name !== undefined ? [`${name} ${first.message}`] : []
+  return [...whole.value.map(({ message }) => message), ...inRows]
+})
 const wrong = computed(() => faults.value.filter(({ severity }) => severity === 'wrong').length)
 const roles = computed(() => rolesFor(props.type))
 /** The channels something of which is selected. */
@@ -228,11 +235,7 @@ function remove() {
     />
     <p class="mt-1.5 text-sm" role="status" :class="wrong ? 'text-coral' : whole.length ? 'text-mist' : 'text-kelp'">
       {{ footprint({ channels: [...channels] }) }} channels.
-      {{
-        faults.length === 0
-          ? 'Nothing overlaps and nothing needed is left out.'
-          : whole.map(({ message }) => message).join('; ')
-      }}
+      {{ faults.length === 0 ? 'Nothing overlaps and nothing needed is left out.' : said.join('; ') }}
     </p>
   </div>
 </template>

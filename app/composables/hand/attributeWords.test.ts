@@ -16,7 +16,7 @@ function row(name: string, range: AttributeRange, low: number, high = low, more:
     wheel: null,
     isHeld: false,
     fixtures: 1,
-    isOfAll: true,
+    among: 1,
     isTaken: true,
     isHeldBack: false,
   } as const

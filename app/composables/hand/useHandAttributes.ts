@@ -12,9 +12,10 @@ import {
   type NumberAttribute,
 } from '#core/attributes/attribute'
 import { type Family } from '#core/attributes/families'
+import { countedAs } from '#core/show/cells'
 import type { Wheel } from '#core/show/entities'
 import { lets, TAKE_ALL } from '#core/show/masks'
-import { rigOf } from '#core/show/rig'
+import { rigOf, type RiggedFixture } from '#core/show/rig'
 import { numberOf } from '#core/show/values'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
@@ -35,9 +36,9 @@ export interface HandAttribute {
   readonly doesDiffer: boolean
   /** The wheel it turns, where all selected fixtures have the same one. */
   readonly wheel: Wheel | null
-  /** How many of the selected fixtures have it, and whether that is all of them. */
+  /** How many of the selected fixtures have it, and of how many; a bar with its cells is one. */
   readonly fixtures: number
-  readonly isOfAll: boolean
+  readonly among: number
   readonly isHeld: boolean
   readonly isTaken: boolean
   /** It stays although its family is taken. */
@@ -81,6 +82,11 @@ export function useHandAttributes() {
     const lookup = stageLookup(show, person)
     const hand = handOf(show, person)
     const mask = show.all.person.get(person) ?? TAKE_ALL
+    const unitOf = countedAs(
+      show,
+      rigged.map(({ id }) => id),
+    )
+    const unitsOf = (some: readonly RiggedFixture[]) => new Set(some.map(({ id }) => unitOf.get(id))).size
     const had = new Set(rigged.flatMap(({ type }) => type.has.filter(isNumberAttribute)))
     return [...had].sort(inCatalogueOrder).flatMap((attribute) => {
       const able = rigged.filter(({ type }) => type.has.includes(attribute))
@@ -103,8 +109,8 @@ export function useHandAttributes() {
           range: shown.every(({ kind }) => kind === 'spin') ? spinning(ranges) : widest(ranges),
           doesDiffer: new Set(shown.map(({ kind }) => kind)).size > 1,
           wheel: isOneType ? wheelOf(first.type, attribute) : null,
-          fixtures: able.length,
-          isOfAll: able.length === rigged.length,
+          fixtures: unitsOf(able),
+          among: unitsOf(rigged),
           isHeld: able.some(({ id }) => hand.get(id)?.has(attribute)),
           isTaken: lets(mask, attribute),
           isHeldBack: mask.take.includes(familyOf(attribute)) && !lets(mask, attribute),

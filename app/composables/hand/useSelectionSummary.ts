@@ -56,7 +56,8 @@ export function useSelectionSummary() {
     const short = heads.value.filter(({ position }) => position.state === 'out of reach').length
     if (short > 0) return `${short} of ${count} out of reach`
     if (shared(({ positionValue }) => positionValue?.kind, heads.value) === 'aim') return `${count} solved, all reach`
-    return count > 0 && count < chosen.value.length ? `${count} of ${chosen.value.length} turn` : ''
+    const among = selection.step === null ? selection.count : chosen.value.length
+    return count > 0 && count < among ? `${count} of ${among} turn` : ''
   })
 
   const zoom = computed(() => {
