@@ -18,7 +18,11 @@ export const PERSON = personId.parse('bench')
 const TARGETS = 40
 const ON_A_BAR = 20
 
-export function generateShow(fixtures: number, palettes: number): Show {
+/** Those that turn. */
+const HEADS = OSTREL_TYPES.filter(({ has }) => has.includes('position'))
+
+/** Of each of some types as many as of the others. */
+export function generateShow(fixtures: number, palettes: number, types = HEADS): Show {
   const random = seededRandom(3)
   const builder = new ShowBuilder('bench', PERSON)
   builder.run('beginShow', { name: 'Bench', venue: harbourHall, types: [...OSTREL_TYPES] })
@@ -35,7 +39,7 @@ export function generateShow(fixtures: number, palettes: number): Show {
     fixtures: Array.from({ length: fixtures }, (_, i) => ({
       number: i + 1,
       name: '',
-      type: OSTREL_TYPES[i % OSTREL_TYPES.length]?.name ?? '',
+      type: types[i % types.length]?.name ?? '',
       mode: null,
       hang: `Bar ${Math.floor(i / ON_A_BAR) + 1}`,
       along: (i % ON_A_BAR) * 0.75 - 7.2,
