@@ -15,6 +15,7 @@ import { fixtureType } from './entities'
 import { asFixtureTypeId, type FixtureId } from './ids'
 import { modesOf } from './modes'
 import { rigOf, typedFixtures } from './rig'
+import type { Show } from './show'
 
 const CELL = [level('Intensity', 'intensity', 8), ...mixing(strand.mixing?.parts ?? [], 8)]
 /** A bar of three cells that turns as one. */
@@ -91,6 +92,26 @@ describe('cells of a fixture', () => {
     at.redo('anna')
     expect(at.show.all.fixture).toEqual(after.all.fixture)
     expect([...rigOf(after).values()].filter(({ fixture }) => fixture.number === 75)).toHaveLength(4)
+  })
+
+  it('are given by the next step to whom the undoing of another left without', () => {
+    const bars = (show: Show) => [...rigOf(show).values()].filter(({ bar }) => bar !== null).length
+    const at = new JournaledShow(desk.show)
+    const [mode] = modesOf(desk.show, typeId('Swift'))
+    const changed = [{ id: mode?.id ?? null, name: 'Full', channels: repeatedForCells(CHANNELS, 2) }]
+    at.attempt('anna', 'changeType', {
+      ...swift,
+      type: typeId('Swift'),
+      cells: { ...swift.cells, count: 2 },
+      modes: changed,
+    })
+    const place = { ...hung, hang: desk.choose.hang('Bar'), type: typeId('Swift'), mode: null, middle: 1 }
+    at.attempt('ben', 'placeFixtures', { ...place, count: 1, numberFrom: 75 })
+    expect(bars(at.show)).toBe(6)
+    at.undo('anna')
+    expect(bars(at.show)).toBe(8)
+    at.attempt('anna', 'setTake', { family: 'gobo', take: false })
+    expect(bars(at.show)).toBe(9)
   })
 
   it('are not changed by themselves where they go with their bar', () => {

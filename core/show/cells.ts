@@ -5,6 +5,7 @@
 import { cellId } from './compositeIds'
 import { touchedBy } from './changes'
 import type { Draft } from './draft'
+import { derived } from './derived'
 import type { Fixture, FixtureType } from './entities'
 import { asFixtureId, type FixtureId, type FixtureTypeId } from './ids'
 import type { ShowPart } from './show'
@@ -68,28 +69,35 @@ export function wholeFixtures(show: ShowPart<'fixture'>): [FixtureId, Fixture][]
   return [...show.all.fixture].flatMap(([id, fixture]) => (fixture.bar === null ? [[asFixtureId(id), fixture]] : []))
 }
 
+/** The cells that fixtures lack by their types. */
+const missingCells = derived(['fixture', 'fixtureType'], ({ all }): readonly ReturnType<typeof cellOf>[] =>
+  [...all.fixture].flatMap(([id, { bar, number, type }]) => {
+    const count = bar === null ? (all.fixtureType.get(type ?? '')?.cells?.count ?? 0) : 0
+    return Array.from({ length: count }, (_, i) => cellOf(asFixtureId(id), number, i + 1)).filter(
+      ({ cell }) => !all.fixture.has(cellId(id, cell)),
+    )
+  }),
+)
+
 /**
- * Gives fixtures that a draft made or changed the cells of their type, under their numbers. Cells
- * that a type has no more stay with all they hold; they are not there until the type has them again.
+ * Gives fixtures that a draft made or changed the cells of their type, under their numbers, and any
+ * that lack some: undoing a change of a type can leave those behind that came in between. Cells that
+ * a type has no more stay with all they hold; they are not there until the type has them again.
  */
 export function keepCells(draft: Draft): void {
   const touched = touchedBy(draft.changes())
-  if (!touched.has('fixture') && !touched.has('fixtureType')) return
-  const { all } = draft.result()
-  for (const [id, { bar, number, type }] of all.fixture) {
-    if (bar !== null) continue
-    const count = all.fixtureType.get(type ?? '')?.cells?.count ?? 0
-    for (let cell = 1; cell <= count; cell++)
-      if (!all.fixture.has(cellId(id, cell)))
-        draft.put('fixture', cellId(id, cell), cellOf(asFixtureId(id), number, cell))
-  }
+  const isConcerned = touched.has('fixture') || touched.has('fixtureType')
+  if (!isConcerned && missingCells(draft.before).length === 0) return
+  const after = draft.result()
+  for (const cell of missingCells(after)) draft.put('fixture', cellId(cell.bar, cell.cell), cell)
+  const { all } = after
   for (const [id, { bar, number }] of all.fixture) {
     const whole = bar === null ? undefined : all.fixture.get(bar)
     if (whole && whole.number !== number) draft.set('fixture', id, 'number', whole.number)
   }
 }
 
-function cellOf(bar: FixtureId, number: number, cell: number): Fixture {
+function cellOf(bar: FixtureId, number: number, cell: number) {
   return { number, name: '', type: null, mode: null, universe: null, address: null, note: '', bar, cell }
 }
 
