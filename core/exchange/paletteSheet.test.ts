@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { beforeEach, expect, it } from 'vitest'
+import { richDesk } from '../../tests/support/richShow'
 import { Desk } from '../../tests/support/smallShow'
 import { paletteDocument, knownPalettes, portablePalettes, type PortablePalette } from './paletteSheet'
 import { PALETTE_COLUMNS, paletteRows, readPaletteCells } from './paletteCells'
@@ -32,6 +33,19 @@ it('comes back the same from a table and from a document', () => {
   expect(asTable()).toEqual({ palettes, faults: [], trouble: null })
   const document = { format: 'rhopander palettes', version: 1, palettes }
   expect(paletteDocument.parse(JSON.parse(JSON.stringify(document))).palettes).toEqual(palettes)
+})
+
+it('says of cells which they are, and finds them again', () => {
+  const { show } = richDesk()
+  const all = portablePalettes(show)
+  expect(all.flatMap(({ values }) => values).filter(({ serves }) => serves !== 'any' && 'cell' in serves)).not.toEqual(
+    [],
+  )
+  const text = Papa.unparse([[...PALETTE_COLUMNS], ...paletteRows(all)])
+  const read = readPaletteCells(Papa.parse<string[]>(text).data)
+  expect(read).toEqual({ palettes: all, faults: [], trouble: null })
+  expect(knownPalettes(show, all).faults).toEqual([])
+  expect(text).toMatch(/fixture 71 cell 3/)
 })
 
 it('is brought into another show, links and all; a second time in the way that was chosen', () => {
