@@ -130,7 +130,7 @@ function recordCues(builder: ShowBuilder, list: number, cues: readonly DemoCue[]
       rise: cue.rise,
       fall: cue.fall ?? cue.rise,
       move: cue.move ?? null,
-      travel: cue.travel ?? 'angle',
+      travel: cue.travel ?? null,
       follow: cue.follow ?? 'wait',
     })
   }

@@ -200,6 +200,9 @@ const WORDS = {
   'heir serves none': ({ heir, name }: Named & { readonly heir: string }) =>
     `${heir} holds nothing for the fixtures that ${name} stands for there.`,
   'does not stand there': ({ name }: Named) => `${name} does not stand in these cues.`,
+  'travel of whom': always(
+    'Say of which fixtures: how light travels is said for them, in position or in all families.',
+  ),
   'of whom': always('Choose a family or fixtures: the times of all are the cue’s own.'),
   'no times': always('None of these palettes holds a time.'),
 }

@@ -9,11 +9,11 @@ import { add, scale, subtract, type Vec3 } from '../geometry/vector'
 import type { Attribute } from '../attributes/attribute'
 import { interpolate } from '../attributes/between'
 import { colourBetween, type ColourFade } from '../show/colours'
-import type { Cue } from '../show/entities'
 import { amountsBetween } from '../show/lightShape'
 import { landingOn } from '../venue/landing'
 import type { Surfaces } from '../venue/surfaces'
 import type { StageFixture } from './onStage'
+import type { Travel } from './travel'
 
 /** How far each attribute has come, 0 to 1. */
 export type Progress = (attribute: Attribute) => number
@@ -29,7 +29,7 @@ export function fadedTo(
   to: StageFixture,
   progress: Progress,
   surfaces: Surfaces,
-  travel: Cue['travel'] = 'angle',
+  travel: Travel = 'angle',
   colours: ColourFade = 'by look',
 ): StageFixture {
   const position = positionOf(from, to, progress(LEADING.place), surfaces, travel)
@@ -59,7 +59,7 @@ function positionOf(
   to: StageFixture,
   t: number,
   surfaces: Surfaces,
-  travel: Cue['travel'],
+  travel: Travel,
 ): PositionOnTheWay {
   if (t >= 1 || from.position === to.position) return { solved: to.position, beam: to.beam }
   const byAngle = {

@@ -17,6 +17,7 @@ import type { ShowPart } from '../show/show'
 import { givenBy, type Value } from '../show/values'
 import { timelineOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
+import { travelOf, type Travel } from './travel'
 import { poseInCue, WAY_KINDS } from './ways'
 
 /** What the tracks of the lists are worked out from. */
@@ -34,7 +35,7 @@ export interface Move {
   readonly falls: number
   /** When its list was paused; null while it runs. */
   readonly stoppedAt: number | null
-  readonly travel: 'straight' | 'angle'
+  readonly travel: Travel
 }
 
 /** Where a value ends, and how it gets there. */
@@ -153,7 +154,7 @@ function stateOf(show: ShowPart<PlayingKind>, list: ListInOrder, cue: string | n
 }
 
 function moveOf(
-  show: ShowPart<'cueTime' | 'cue'>,
+  show: ShowPart<'cueTime' | 'cue' | 'cueList' | 'show'>,
   list: ListInOrder,
   run: Run,
   { fixture, attribute }: CueValue,
@@ -172,7 +173,7 @@ function moveOf(
     lasts: seconds * 1000,
     falls: timing('down').seconds * 1000,
     stoppedAt: list.list.pausedAt,
-    travel: cue?.travel ?? 'angle',
+    travel: run.cue === null ? 'angle' : travelOf(show, run.cue, fixture).travel,
   }
 }
 

@@ -37,6 +37,8 @@ const FIELDS_SINCE: readonly (readonly [migration: number, kind: Kind, fields: R
   [8, 'person', { usual: null, usualNeutral: null }],
   [14, 'fixtureType', { ranges: [] }],
   [15, 'fixtureType', { mixing: null }],
+  [19, 'cueList', { travel: null }],
+  [19, 'cueTime', { travel: null }],
   [18, 'fixtureType', { cells: null }],
   [18, 'fixture', { bar: null, cell: null }],
   [15, 'show', { colourFade: 'by look', travel: 'angle' }],
@@ -49,7 +51,7 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [15, ['swatch']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [
@@ -118,6 +120,7 @@ const KEPT_BEFORE: Readonly<Record<string, (value: unknown) => unknown>> = {
     }),
 }
 function keptThen(after: number, field: string, value: unknown): unknown {
+  if (after < 19 && field === 'travel' && value === null) return 'angle'
   if (after < 16 && field === 'form' && value === 'lamp') return 'wash'
   const separate = after < 15 && KEPT_SEPARATE[field] ? KEPT_SEPARATE[field](value) : value
   return after < 14 && KEPT_BEFORE[field] ? KEPT_BEFORE[field](separate) : separate
@@ -173,6 +176,7 @@ function expected(show: Show, after: number): Things {
     ['fixtureType', 'wheels'],
     ['fixtureType', 'form'],
     ['fixtureMode', 'channels'],
+    ['cue', 'travel'],
   ] as const)
     for (const thing of things.get(kind)?.values() ?? [])
       thing[field] = keptSince(field, keptThen(after, field, thing[field]))
@@ -292,7 +296,7 @@ async function copy(
     .filter(isIn)
     .flatMap((row) => (after < 15 ? separated(String(row.id), row).map(([id, one]) => ({ ...one, id })) : [row]))
   for (const row of rows)
-    for (const field of [...Object.keys(KEPT_BEFORE), 'form'])
+    for (const field of [...Object.keys(KEPT_BEFORE), 'form', 'travel'])
       if (field in row) row[field] = keptThen(after, field, row[field])
   await old.raw(
     `insert into "${table}" (${columns}) select ${columns} from jsonb_populate_recordset(null::"${table}", ?::jsonb)`,

@@ -119,6 +119,10 @@ function addCues(desk: Desk): void {
   desk.aim('13', 'Mark', vec3(0.1, 0, 0))
   desk.level('13', 'intensity', 0.3)
   desk.cue(3)
+  desk.do('changeCues', { cues: [desk.choose.cue(1, 3)], travel: null })
+  desk.do('changeCueList', { list: desk.choose.list(1), travel: 'straight' })
+  const times = { family: 'position', seconds: 3, delay: null, travel: 'straight' } as const
+  desk.do('setCueTimes', { cues: [desk.choose.cue(1, 2)], fixtures: desk.fixtures('11'), ...times })
   desk.do('blockInCues', { cues: [desk.choose.cue(1, 3)], fixtures: desk.fixtures('12'), families: ['position'] })
   desk.level('11,13,71.2,71.4', 'intensity', 1)
   desk.do('recordCue', { list: desk.choose.list(2), number: 1, name: 'Up', ...PLAIN_TIMES })

@@ -5,7 +5,9 @@ import { computed, ref, watch } from 'vue'
 import { stateAt, valuesByCue, type ListInOrder } from '#core/cues/tracking'
 import type { Fixture } from '#core/show/entities'
 import { byNumber, fixtureNumber } from '#core/show/cells'
-import { FOLLOWS, TRAVELS } from '#core/show/entities'
+import { FOLLOWS } from '#core/show/entities'
+import { travelOfList } from '#core/cues/travel'
+import { TRAVEL_OPTIONS, travelInWords } from '../../composables/cues/travelWords'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { cuePicture } from '#core/cues/comparedCue'
@@ -25,10 +27,12 @@ const FOLLOW_OPTIONS = FOLLOWS.map((key) => ({
   key,
   name: { wait: 'when called', after: 'after the one before', with: 'with the one before' }[key],
 }))
-const TRAVEL_OPTIONS = TRAVELS.map((key) => ({
-  key,
-  name: { straight: 'straight', angle: 'by angle' }[key],
-}))
+const AS_LIST = 'list'
+/** Without a word of its own a cue goes as its list says, or the show: which it is stands in the choice. */
+const travelOptions = computed(() => {
+  const { travel, said } = travelOfList(props.show, props.list.id)
+  return [{ key: AS_LIST, name: `as the ${said}, ${travelInWords(travel)}` } as const, ...TRAVEL_OPTIONS]
+})
 
 const open = ref<'insertion' | 'move' | 'copy' | 'removal' | null>(null)
 watch(
@@ -134,9 +138,9 @@ const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props
       <ChoiceField
         class="col-span-2"
         label="Light travels"
-        :value="record.travel"
-        :options="TRAVEL_OPTIONS"
-        :keep="(travel) => keep('changeCues', { cues, travel })"
+        :value="record.travel ?? AS_LIST"
+        :options="travelOptions"
+        :keep="(travel) => keep('changeCues', { cues, travel: travel === AS_LIST ? null : travel })"
       />
       <TextField
         class="col-span-4"

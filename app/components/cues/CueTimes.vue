@@ -1,8 +1,9 @@
 <script setup lang="ts">
-/** Times of a family or of fixtures where they differ from the cue's own. */
+/** Times of a family or of fixtures where they differ from the cue's own, and how their light travels. */
 import { X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { timesOf } from '#core/cues/times'
+import type { Travel } from '#core/cues/travel'
 import { entryWorldOf } from '#core/groups/entryWorld'
 import { parseEntry } from '#core/selection/entry'
 import { numbersInWords } from '#core/selection/written'
@@ -11,6 +12,7 @@ import { FAMILIES, type Family } from '#core/attributes/families'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '../../composables/forms/numbers'
+import { TRAVEL_OPTIONS, travelInWords } from '../../composables/cues/travelWords'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show; cue: CueId }>()
@@ -20,13 +22,15 @@ const family = ref<Family | ''>('colour')
 const whose = ref('')
 const seconds = ref('')
 const delay = ref('')
+const AS_CUE = ''
+const travel = ref<Travel | typeof AS_CUE>(AS_CUE)
 const trouble = ref('')
 
 /** Fixtures with the same times share a line. */
 const lines = computed(() => {
   const found = new Map<string, { time: CueTime; fixtures: FixtureId[] }>()
   for (const time of timesOf(props.show, props.cue)) {
-    const key = `${time.family} ${time.seconds} ${time.delay} ${time.fixture === null}`
+    const key = `${time.family} ${time.seconds} ${time.delay} ${time.travel} ${time.fixture === null}`
     const line = found.get(key) ?? { time, fixtures: [] }
     found.set(key, line)
     if (time.fixture !== null) line.fixtures.push(time.fixture)
@@ -35,7 +39,11 @@ const lines = computed(() => {
     time,
     fixtures: fixtures.length ? fixtures : null,
     whom: [time.family, numbersInWords(props.show, fixtures)].filter(Boolean).join(' of '),
-    words: [time.seconds !== null && `${time.seconds} s`, time.delay !== null && `${time.delay} s late`]
+    words: [
+      time.seconds !== null && `${time.seconds} s`,
+      time.delay !== null && `${time.delay} s late`,
+      time.travel && travelInWords(time.travel),
+    ]
       .filter(Boolean)
       .join(', '),
   }))
@@ -55,8 +63,8 @@ async function add() {
       ? asked.message
       : lasts === undefined || waits === undefined
         ? 'Type seconds.'
-        : lasts === null && waits === null
-          ? 'Say how long, or how late.'
+        : lasts === null && waits === null && travel.value === AS_CUE
+          ? 'Say how long, how late, or how its light travels.'
           : ''
   if (trouble.value || lasts === undefined || waits === undefined) return
   const refusal = await store.ask('setCueTimes', {
@@ -65,13 +73,17 @@ async function add() {
     family: family.value || null,
     seconds: lasts,
     delay: waits,
+    travel: travel.value === AS_CUE ? null : travel.value,
   })
   trouble.value = refusal?.message ?? ''
   if (!refusal) isAdding.value = false
 }
 
 function takeAway({ time, fixtures }: { time: CueTime; fixtures: FixtureId[] | null }) {
-  void store.send('setCueTimes', { cues: [props.cue], fixtures, family: time.family, seconds: null, delay: null })
+  void store.send('setCueTimes', {
+    ...{ cues: [props.cue], fixtures, family: time.family },
+    ...{ seconds: null, delay: null, travel: null },
+  })
 }
 </script>
 
@@ -94,7 +106,7 @@ function takeAway({ time, fixtures }: { time: CueTime; fixtures: FixtureId[] | n
       class="text-sm text-mist underline decoration-rule-2 hover:text-sail"
       @click="isAdding = true"
     >
-      Own times for a family or fixtures
+      Own times or ways for a family or fixtures
     </button>
     <form
       v-else
@@ -124,6 +136,15 @@ function takeAway({ time, fixtures }: { time: CueTime; fixtures: FixtureId[] | n
         <label class="w-16"
           ><span class="block text-xs text-haze">late, s</span><input v-model="delay" class="field" inputmode="decimal"
         /></label>
+        <label class="min-w-0 flex-1"
+          ><span class="block text-xs text-haze">travels</span>
+          <select v-model="travel" class="field font-sans">
+            <option :value="AS_CUE">as the cue</option>
+            <option v-for="{ key, name } in TRAVEL_OPTIONS" :key="key" :value="key">{{ name }}</option>
+          </select>
+        </label>
+      </div>
+      <div class="flex gap-1.5">
         <button type="submit" class="main-button ml-auto py-1">Set</button>
         <button type="button" class="quiet-button py-1" @click="isAdding = false">Cancel</button>
       </div>

@@ -4,7 +4,10 @@ import { computed, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
 import { INTENSITY_RULES } from '#core/show/entities'
 import { maskInWords, type Mask } from '#core/show/masks'
+import { showRecordOf } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
+import { TRAVEL_OPTIONS, travelInWords } from '../../composables/cues/travelWords'
+import { useShow } from '../../stores/show'
 import { useProposal } from '../../stores/proposal'
 import TakeMask from '../fields/TakeMask.vue'
 import { counted } from '#core/show/counted'
@@ -19,6 +22,15 @@ const RULES = INTENSITY_RULES.map((key) => ({
   key,
   name: { highest: 'the highest wins', latest: 'the latest wins' }[key],
 }))
+const AS_SHOW = 'show'
+const store = useShow()
+const travels = computed(() => [
+  {
+    key: AS_SHOW,
+    name: `as the show, ${travelInWords(store.view ? showRecordOf(store.view).travel : 'angle')}`,
+  } as const,
+  ...TRAVEL_OPTIONS,
+])
 const id = computed(() => props.list.id)
 const record = computed(() => props.list.list)
 const setMask = ({ take, heldBack }: Mask) =>
@@ -57,6 +69,12 @@ function remove() {
         :keep="(priority) => offer('changeCueList', { list: id, priority })"
       />
     </div>
+    <ChoiceField
+      label="Light travels, where a cue does not say"
+      :value="record.travel ?? AS_SHOW"
+      :options="travels"
+      :keep="(travel) => offer('changeCueList', { list: id, travel: travel === AS_SHOW ? null : travel })"
+    />
     <p class="text-sm text-mist">
       Takes {{ maskInWords(record) }}.
       <button type="button" class="underline hover:text-sail" :aria-expanded="isTaking" @click="isTaking = !isTaking">

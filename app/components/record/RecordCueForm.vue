@@ -8,7 +8,7 @@ import type { CommandInput } from '#core/commands/registry'
 import { changedLooks } from '#core/refocus/cueLooks'
 import { listsInOrder } from '#core/cues/tracking'
 import { asCueId, asCueListId } from '#core/show/ids'
-import { showRecordOf, type Show } from '#core/show/show'
+import type { Show } from '#core/show/show'
 import { useShow } from '../../stores/show'
 import { useWorkingSet } from '../../stores/workingSet'
 import RadioChips from '../fields/RadioChips.vue'
@@ -77,7 +77,7 @@ const asNew = (): CommandInput<'recordCue'> => ({
   rise: typed(rise.value),
   fall: typed(rise.value),
   move: null,
-  travel: showRecordOf(props.show).travel,
+  travel: null,
 })
 const asStored = (): CommandInput<'storeInCue'> => ({
   ...common(),

@@ -55,7 +55,7 @@ const choices = computed(() => [
     ],
   },
   {
-    name: 'New cues travel',
+    name: 'Light travels',
     chosen: record.value.travel === 'angle' ? 'by angle' : 'straight',
     options: [
       { name: 'by angle', change: { travel: 'angle' as const } },

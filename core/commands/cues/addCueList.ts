@@ -14,6 +14,7 @@ export const PLAIN_LIST: Omit<CueList, 'number' | 'name'> = {
   heldBack: [],
   onStage: null,
   pausedAt: null,
+  travel: null,
 }
 
 export const addCueList = command({

@@ -8,7 +8,7 @@ import { definedFields } from '../shared/definedFields'
 
 export const changeCueList = command({
   input: cueList
-    .pick({ number: true, name: true, intensityRule: true, priority: true, take: true, heldBack: true })
+    .pick({ number: true, name: true, intensityRule: true, priority: true, take: true, heldBack: true, travel: true })
     .partial()
     .extend({ list: cueListId }),
   undoable: true,

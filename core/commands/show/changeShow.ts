@@ -7,8 +7,8 @@ import { command, done } from '../command'
 const WORDS = {
   'by look': 'colours fade as they look',
   'by parts': 'colours fade part by part',
-  angle: 'new cues travel by angle',
-  straight: 'new cues travel straight',
+  angle: 'light travels by angle',
+  straight: 'light travels straight',
 } as const
 
 export const changeShow = command({

@@ -27,6 +27,8 @@ export const cueList = z.strictObject({
   heldBack: attributes,
   onStage: ids.cueId.nullable(),
   pausedAt: instant.nullable(),
+  /** How its cues move heads; null for as the show does. */
+  travel: z.enum(TRAVELS).nullable().default(null),
 })
 /**
  * Seconds: intensity rises and falls in its own times, all else takes `move`, or `rise` where that
@@ -43,9 +45,13 @@ export const cue = z.strictObject({
   move: seconds.nullable(),
   delay: seconds,
   follow: z.enum(FOLLOWS),
-  travel: z.enum(TRAVELS),
+  /** Null for as its list does. */
+  travel: z.enum(TRAVELS).nullable(),
 })
-/** Times of a family, a fixture or both, where they differ from the cue's own; null leaves those. */
+/**
+ * Times of a family, a fixture or both, where they differ from the cue's own, and how the light of a
+ * fixture travels; null leaves what the cue says.
+ */
 export const cueTime = z
   .strictObject({
     cue: ids.cueId,
@@ -53,9 +59,17 @@ export const cueTime = z
     family: z.enum(FAMILIES).nullable(),
     seconds: seconds.nullable(),
     delay: seconds.nullable(),
+    travel: z.enum(TRAVELS).nullable().default(null),
   })
   .refine((t) => t.fixture !== null || t.family !== null, 'a time of its own is for a family or a fixture')
-  .refine((t) => t.seconds !== null || t.delay !== null, 'a time of its own says how long or how late')
+  .refine(
+    (t) => t.seconds !== null || t.delay !== null || t.travel !== null,
+    'a time of its own says how long, how late or how its light travels',
+  )
+  .refine(
+    (t) => t.travel === null || (t.fixture !== null && (t.family === null || t.family === 'position')),
+    'the light of fixtures travels as they turn: in position, or in all families',
+  )
 /**
  * `blocked` values stand although they only repeat what is carried; `held` ones were kept as they
  * were when what they linked to changed, and `source` is the palette they would follow again.

@@ -18,6 +18,7 @@ import * as colour from './015_colour'
 import * as lamps from './016_lamps'
 import * as corners from './017_corners'
 import * as cells from './018_cells'
+import * as travel from './019_travel'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -38,6 +39,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '016_lamps': lamps,
   '017_corners': corners,
   '018_cells': cells,
+  '019_travel': travel,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
