@@ -4,7 +4,7 @@ import { beamAt, type Beam } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import { poolDiameter } from '../light/zoom'
-import type { SolvedPosition } from '../palettes/solve'
+import { solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { add, scale, subtract, type Vec3 } from '../geometry/vector'
 import type { Attribute } from '../attributes/attribute'
 import { interpolate } from '../attributes/between'
@@ -33,20 +33,30 @@ export function fadedTo(
   colours: ColourFade = 'by look',
 ): StageFixture {
   const position = positionOf(from, to, progress(LEADING.place), surfaces, travel)
-  const zoom = progress(LEADING.width)
-  const angle = interpolate(from.zoom.angle, to.zoom.angle, zoom)
-  const { throwMetres } = position.solved
   return {
     ...to,
     beam: position.beam,
     position: position.solved,
-    zoom: { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) },
+    zoom: zoomOf(from, to, progress(LEADING.width), position.solved),
     intensity: interpolate(from.intensity, to.intensity, progress(LEADING.light)),
     seen: interpolate(from.seen, to.seen, progress(LEADING.light)),
     colour: colourBetween(to.rigged.type, from.colour, to.colour, progress(LEADING.colour), colours),
     colourSlot: progress(LEADING.glass) > 0 ? to.colourSlot : from.colourSlot,
     amounts: amountsBetween(to.rigged.type, from.amounts, to.amounts, progress),
   }
+}
+
+/** A pool asked for is as large as asked all the way, however far the light goes meanwhile; else the angle runs. */
+function zoomOf(from: StageFixture, to: StageFixture, t: number, position: SolvedPosition): SolvedZoom {
+  if (t >= 1 && position === to.position) return to.zoom
+  const { throwMetres } = position
+  const areAsked = from.zoomValue?.kind === 'pool' && to.zoomValue?.kind === 'pool'
+  if (areAsked && from.zoom.pool !== null && to.zoom.pool !== null && throwMetres !== null) {
+    const diameter = interpolate(from.zoom.pool, to.zoom.pool, t)
+    return solveZoom(to.rigged, { kind: 'pool', diameter }, throwMetres)
+  }
+  const angle = interpolate(from.zoom.angle, to.zoom.angle, t)
+  return { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) }
 }
 
 interface PositionOnTheWay {

@@ -170,6 +170,27 @@ function levelsAnew(show: Show, now: number): Map<number, number[]> {
   return universes
 }
 
+it('keeps a pool as large on the way as it is at both ends, also where nothing but the head moves', () => {
+  const [list] = listsInOrder(desk.show)
+  const fixtures = desk.fixtures('12')
+  desk.aim('12', 'Mark')
+  desk.do('setValue', { fixtures, attribute: 'zoom', value: { kind: 'pool', diameter: 1.2 } })
+  desk.cue(1)
+  desk.aim('12', 'Bow')
+  desk.cue(2)
+  desk.do('changeFixtures', { changes: fixtures.map((fixture) => ({ fixture, universe: 2, address: 1 })) })
+  desk.go(1)
+  desk.do('goToCue', { list: list?.id ?? asCueListId('none'), cue: desk.choose.cue(1, 2), seconds: 6 })
+  for (const after of [0, 1500, 3000, 6000]) {
+    const now = desk.now + after
+    const written = [...(channelLevels(desk.show, now).get(2) ?? [])]
+    expect(written).toEqual(levelsAnew(desk.show, now).get(2))
+    const moving = onTheMove(desk.show, [], now).find(({ id }) => id === fixtures[0])
+    const picture = moving && onItsWay(desk.show, moving, audienceView(desk.show), now)
+    expect(picture?.zoom.pool).toBeCloseTo(1.2, 9)
+  }
+})
+
 it('writes in the middle of a move just what it would if it wrote everything anew', () => {
   const rich = richDesk()
   const modes = [...rich.show.all.fixture].flatMap(([key, { type }], i) => {

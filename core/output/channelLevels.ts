@@ -76,7 +76,8 @@ export function channelLevels(show: Show, now: number): Universes {
   return universes
 }
 
-const AXES = ['pan', 'tilt'] as const
+/** What a head drives as it turns: its axes, and its zoom where a pool stays as large as it is. */
+const TURNING = ['pan', 'tilt', LEADING.width] as const
 /** What a colour drives: the parts that mix it, or the wheel. */
 const colourRoles = (type: FixtureType): readonly ChannelRole[] => (type.mixing ? partsOf(type) : [LEADING.glass])
 
@@ -98,7 +99,7 @@ function rolesOf({ type }: RiggedFixture, { id, tracks }: MovingFixture, view: A
     const listed = tracks.get(attribute) ?? []
     if (held ? !isMoving(held) : !listed.some(isMoving)) continue
     if (isNumberAttribute(attribute)) roles.add(attribute)
-    else for (const role of kindOf(attribute).unit === 'place' ? AXES : colourRoles(type)) roles.add(role)
+    else for (const role of kindOf(attribute).unit === 'place' ? TURNING : colourRoles(type)) roles.add(role)
   }
   return roles
 }
