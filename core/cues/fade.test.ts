@@ -1,5 +1,8 @@
+import fc from 'fast-check'
 import { expect, it } from 'vitest'
+import { rounds } from '../../tests/support/rounds'
 import { Desk } from '../../tests/support/smallShow'
+import { add, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
 import { missDistance } from '../kinematics/forward'
 import { surfacesOf } from '../venue/surfaces'
 import { fadedTo } from './fade'
@@ -52,4 +55,43 @@ it('goes straight from near level as if the light ended as far away as it is to 
     expect(on.position.throwMetres).toBeLessThan(10)
     expect(on.position.point && missDistance(on.beam, on.position.point)).toBeCloseTo(0, 6)
   }
+})
+
+it('straight, lights that set out and arrive together lie on each other all the way, and no head jumps', () => {
+  const desk = new Desk()
+  const numbers = [11, 12, 13, 14, 41]
+  const within = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+  const place = fc.record({ x: within(-5, 5), y: within(-1, 8), z: within(0, 2.5) })
+  const mark = vec3(0, 2, 0)
+  const aimed = (at: Vec3) => {
+    desk.aim(numbers.join(), 'Mark', subtract(at, mark))
+    return numbers.map((number) => desk.seen(number))
+  }
+  let together = 0
+  fc.assert(
+    fc.property(place, place, (a, b) => {
+      const [starts, ends] = [aimed(a), aimed(b)]
+      const ways = starts.flatMap((from, i) => {
+        const to = ends[i]
+        const stays = to?.position.side === from.position.side
+        const reach = [from, to].every((one) => one?.position.state === 'reached')
+        return to && stays && reach ? [{ from, to }] : []
+      })
+      together += ways.length
+      const steps = 200
+      for (const { from, to } of ways) {
+        let before = from.position.pose
+        for (let i = 1; i <= steps; i++) {
+          const on = fadedTo(from, to, () => i / steps, surfaces(desk), 'straight')
+          const there = add(a, scale(subtract(b, a), i / steps))
+          expect(missDistance(on.beam, there)).toBeLessThan(0.01)
+          // Half a turn in a two hundredth of the way would be a jump to the other way round.
+          expect(Math.abs(on.position.pose.pan - before.pan)).toBeLessThan(170)
+          before = on.position.pose
+        }
+      }
+    }),
+    rounds(12),
+  )
+  expect(together).toBeGreaterThan(20)
 })
