@@ -260,6 +260,26 @@ test('a family and fixtures move in their own time', async ({ showPage }) => {
   await expect(detail.getByRole('button', { name: /^No own time for .*13/ })).toBeVisible()
 })
 
+test('tells which moves are too fast for the motors, and gives them the time or another way', async ({ showPage }) => {
+  await openCues(showPage)
+  await showPage.getByRole('button', { name: /^Cue 16.5 Quick/ }).click()
+  const motors = panel(showPage, 'Cue 16.5').getByRole('region', { name: 'Too fast for the motors' })
+  await expect(motors).toContainText(/13needs 1\.\d+ s, has 0\.6/)
+  await expect(motors).toContainText(/m behind/)
+  await expectAccessible(showPage)
+  await motors.getByRole('button', { name: 'Move in 1.1 s' }).click()
+  await expect(motors).toBeHidden()
+  await showPage.keyboard.press('Control+z')
+  await expect(motors).toBeVisible()
+
+  await showPage.getByRole('button', { name: /^Cue 8 Down/ }).click()
+  const others = panel(showPage, 'Cue 8').getByRole('region', { name: 'Too fast for the motors' })
+  await expect(others).toContainText('straight past its pan axis')
+  await others.getByRole('button', { name: '17, 18, 41, 43, 44 by angle' }).click()
+  await expect(panel(showPage, 'Cue 8')).toContainText(/position of 17, 18, 41, 43, 44.*by angle/)
+  await expect(others).not.toContainText('straight past its pan axis')
+})
+
 test('records what the stage shows, for this cue only', async ({ showPage }) => {
   const hand = panel(showPage, 'In hand')
   await select(showPage, '31-34')

@@ -9,7 +9,7 @@ const LAYERS = [
   ['show', 'journal'],
   ['venue'],
   ['selection', 'palettes', 'cues'],
-  ['hand'],
+  ['hand', 'travel'],
   ['groups'],
   ['patch'],
   ['refocus', 'rig', 'output', 'history', 'find'],

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+/** Moves of a cue that the motors of its heads cannot make in its time; one press gives it the time. */
+import { computed } from 'vue'
+import { tooFastIn, type TooFast } from '#core/travel/motors'
+import { numbersInWords } from '#core/selection/written'
+import { fixtureNumber } from '#core/show/cells'
+import type { CueId } from '#core/show/ids'
+import { timesOf } from '#core/cues/times'
+import { entity, type Show } from '#core/show/show'
+import { shortNumber } from '../../composables/forms/numbers'
+import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
+
+const props = defineProps<{ show: Show; cue: CueId }>()
+const store = useShow()
+const selection = useSelection()
+
+const found = computed(() => tooFastIn(props.show, props.cue))
+/** More than these stand in a list of their own when asked for. */
+const FEW = 4
+const shown = computed(() => found.value.slice(0, FEW))
+const more = computed(() => found.value.length - shown.value.length)
+
+/** To a tenth of a second, upwards: what is rounded down would be too fast again. */
+const roundedUp = (seconds: number) => Math.ceil(seconds * 10 - 1e-9) / 10
+/** The time in which all of them could; null where times of their own decide for some. */
+const wanted = computed(() => {
+  const hasOwn = timesOf(props.show, props.cue).some(({ seconds }) => seconds !== null)
+  const longest = Math.max(0, ...found.value.map(({ shortestSeconds }) => shortestSeconds ?? 0))
+  return hasOwn || longest === 0 ? null : roundedUp(longest)
+})
+/** Those that could not go straight in any time, and have no times of their own here. */
+const notStraight = computed(() => {
+  const own = new Set(timesOf(props.show, props.cue).map(({ fixture }) => fixture))
+  return found.value
+    .filter(({ shortestSeconds }) => shortestSeconds === null)
+    .map(({ fixture }) => fixture.rigged.id)
+    .filter((id) => !own.has(id))
+})
+const byAngle = () =>
+  store.send('setCueTimes', {
+    ...{ cues: [props.cue], fixtures: notStraight.value, family: 'position' },
+    ...{ seconds: null, delay: null, travel: 'angle' },
+  })
+const isShared = computed(() => entity(props.show, 'cue', props.cue).move === null)
+
+const UNITS = { speed: '°/s', acceleration: '°/s²', time: 's' } as const
+function demandInWords({ axis, what, needed, possible, shortestSeconds }: TooFast): string {
+  if (shortestSeconds === null) return 'straight past its pan axis'
+  if (what === 'time') return `needs ${needed.toFixed(2)} s, has ${shortNumber(possible)}`
+  return `${axis} ${Math.ceil(needed)} of ${Math.round(possible)} ${UNITS[what]}`
+}
+const remedyInWords = ({ shortestSeconds, byAngleSeconds }: TooFast) =>
+  shortestSeconds === null
+    ? `Straight it passes its own pan axis, which no motor could follow; by angle it needs ${byAngleSeconds.toFixed(1)} s`
+    : `Its motors could make it in ${shortestSeconds.toFixed(2)} s`
+const lagInWords = ({ lagMetres, isLit }: TooFast) =>
+  isLit ? (lagMetres === null ? 'lit' : `${lagMetres.toFixed(2)} m behind`) : 'in the dark'
+</script>
+
+<template>
+  <section v-if="found.length" class="border-b border-rule px-4 py-3" aria-labelledby="motors-title">
+    <div class="mb-1 flex items-baseline justify-between">
+      <h3 id="motors-title" class="font-semibold text-coral">Too fast for the motors</h3>
+      <button
+        type="button"
+        class="text-sm text-mist underline decoration-rule-2 hover:text-sail"
+        @click="selection.set(found.map(({ fixture }) => fixture.rigged.id))"
+      >
+        Select {{ found.length }}
+      </button>
+    </div>
+    <p
+      v-for="fault in shown"
+      :key="fault.fixture.rigged.id"
+      class="grid grid-cols-[34px_1fr_auto] gap-2 py-0.5 text-sm"
+      :title="remedyInWords(fault)"
+    >
+      <span class="font-mono">{{ fixtureNumber(fault.fixture.rigged.fixture) }}</span>
+      <span class="truncate text-mist">{{ demandInWords(fault) }}</span>
+      <span :class="fault.isLit ? 'text-coral' : 'text-haze'">{{ lagInWords(fault) }}</span>
+    </p>
+    <p v-if="more > 0" class="text-sm text-mist">and {{ more }} more</p>
+    <div class="mt-1.5 flex flex-wrap gap-1.5">
+      <button
+        v-if="wanted !== null"
+        type="button"
+        class="chip"
+        :title="isShared ? 'So far everything moves as intensity rises' : undefined"
+        @click="store.send('changeCues', { cues: [cue], move: wanted })"
+      >
+        Move in {{ wanted.toFixed(1) }} s
+      </button>
+      <button
+        v-if="notStraight.length > 0"
+        type="button"
+        class="chip"
+        title="Straight they pass their own pan axis, which no motor could follow"
+        @click="byAngle"
+      >
+        {{ numbersInWords(show, notStraight) }} by angle
+      </button>
+    </div>
+  </section>
+</template>

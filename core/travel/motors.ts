@@ -1,0 +1,153 @@
+/** Moves of a cue that the motors of its heads cannot make in their time, and what would help. */
+import { LEADING } from '../attributes/catalogue'
+import { cuePicture } from '../cues/comparedCue'
+import { fadedTo } from '../cues/fade'
+import type { StageFixture } from '../cues/onStage'
+import { timingOf } from '../cues/times'
+import { placeOfCue, valuesByCue } from '../cues/tracking'
+import { travelOf, type Travel } from '../cues/travel'
+import { add, distance, scale } from '../geometry/vector'
+import { beamAt } from '../kinematics/forward'
+import type { Pose } from '../kinematics/head'
+import { axisTime, moveTime } from '../kinematics/motorTime'
+import type { CueId } from '../show/ids'
+import type { Show } from '../show/show'
+import { surfacesOf, type Surfaces } from '../venue/surfaces'
+import { chased, type AxisMotion } from './lag'
+import { demandOn, pathOf, type PathPoint } from './path'
+
+/** What a move asks of an axis that it cannot do. */
+export interface TooFast {
+  readonly fixture: StageFixture
+  readonly axis: 'pan' | 'tilt'
+  /** °/s, °/s², or seconds for the whole move where neither is too much but there is no time to set out and stop. */
+  readonly what: 'speed' | 'acceleration' | 'time'
+  readonly needed: number
+  readonly possible: number
+  /** How far the light is behind at the worst instant, metres; null where it lands nowhere. */
+  readonly lagMetres: number | null
+  /** The shortest time in which the head could make the move so; null where no time within reason would do. */
+  readonly shortestSeconds: number | null
+  /** How long it needs by angle. */
+  readonly byAngleSeconds: number
+  /** Whether any of it is seen. */
+  readonly isLit: boolean
+}
+
+/** Below this a fixture counts as dark. */
+const DARK = 0.01
+/** Beyond what is possible by less than this part, nothing is said. */
+const SLACK = 1e-6
+const AXES = ['pan', 'tilt'] as const
+/** Straight past its own pan axis a head would have to turn in no time, however long the move: beyond so many seconds it is of no use. */
+const WITHIN_REASON = 60
+
+interface HeadMove {
+  readonly from: StageFixture
+  readonly to: StageFixture
+  readonly seconds: number
+  readonly travel: Travel
+}
+
+/** Every move of a cue that is too fast, the furthest behind first; none in the first cue of a list, to which all comes from anywhere. */
+export function tooFastIn(show: Show, cue: CueId): TooFast[] {
+  const surfaces = surfacesOf(show)
+  return movesOf(show, cue)
+    .flatMap((move) => judged(move, surfaces) ?? [])
+    .sort((a, b) => (b.lagMetres ?? 0) - (a.lagMetres ?? 0))
+}
+
+/** The heads a cue turns, from where the cue before has them. */
+function movesOf(show: Show, cue: CueId): HeadMove[] {
+  const place = placeOfCue(show, cue)
+  const before = place?.list.cues[place.at - 1]
+  const record = show.all.cue.get(cue)
+  if (!before || !record) return []
+  const moved = (valuesByCue(show).get(cue) ?? []).filter(({ attribute }) => attribute === LEADING.place)
+  if (moved.length === 0) return []
+  const [then, now] = [cuePicture(show, before.id), cuePicture(show, cue)]
+  return moved.flatMap(({ fixture, attribute }): HeadMove[] => {
+    const [from, to] = [then.get(fixture), now.get(fixture)]
+    if (!from || !to) return []
+    const { seconds } = timingOf(show, cue, record, fixture, attribute, 'up')
+    return [{ from, to, seconds, travel: travelOf(show, cue, fixture).travel }]
+  })
+}
+
+/** The path of a move: by angle it is even, so that its ends say all. */
+function pathOfMove({ from, to, travel }: HeadMove, surfaces: Surfaces): readonly PathPoint[] {
+  const ends = [from, to].map(({ position: { pose } }, t) => ({ t, pan: pose.pan, tilt: pose.tilt }))
+  if (travel === 'angle') return ends
+  return pathOf((t) => fadedTo(from, to, () => t, surfaces, travel).position.pose)
+}
+
+function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
+  const { from, to, seconds } = move
+  const { head } = to.rigged.mount
+  const needed = moveTime(head, from.position.pose, to.position.pose)
+  if (needed === 0) return null
+  const path = pathOfMove(move, surfaces)
+  const faults = seconds > 0 ? AXES.flatMap((axis) => faultsOf(move, axis, path)) : []
+  const [worst] = faults.sort((a, b) => b.needed / b.possible - a.needed / a.possible)
+  const isLate = needed > seconds * (1 + SLACK)
+  if (!worst && !isLate) return null
+  const said = worst ?? { axis: slowerAxis(move), what: 'time' as const, needed, possible: seconds }
+  return {
+    ...said,
+    fixture: to,
+    lagMetres: lagOf(move, surfaces),
+    shortestSeconds: withinReason(Math.max(needed, ...faults.map(({ shortest }) => shortest))),
+    byAngleSeconds: needed,
+    isLit: Math.max(from.intensity, to.intensity) > DARK,
+  }
+}
+
+const withinReason = (seconds: number) => (seconds > WITHIN_REASON ? null : seconds)
+
+/** What is too much for an axis, with the time in which it would not be: speeds fall with it, changes of speed with its square. */
+function faultsOf({ to, seconds }: HeadMove, axis: 'pan' | 'tilt', path: readonly PathPoint[]) {
+  const limits = to.rigged.mount.head[axis]
+  const demand = demandOn(axis, path, seconds)
+  return (['speed', 'acceleration'] as const).flatMap((what) => {
+    const [needed, possible] = [demand[what], limits[what] ?? Infinity]
+    if (needed <= possible * (1 + SLACK)) return []
+    const times = what === 'speed' ? needed / possible : Math.sqrt(needed / possible)
+    return [{ axis, what, needed, possible, shortest: seconds * times }]
+  })
+}
+
+function slowerAxis({ from, to }: HeadMove): 'pan' | 'tilt' {
+  const { head } = to.rigged.mount
+  const time = (axis: 'pan' | 'tilt') => axisTime(head[axis], to.position.pose[axis] - from.position.pose[axis])
+  return time('pan') > time('tilt') ? 'pan' : 'tilt'
+}
+
+/** Instants a move is followed at. */
+const INSTANTS = 400
+
+/** How far the light is behind where it should be at the worst instant, metres; null where it lands nowhere. */
+function lagOf({ from, to, seconds, travel }: HeadMove, surfaces: Surfaces): number | null {
+  const { mount } = to.rigged
+  const behind = (on: StageFixture, pose: Pose) => {
+    const { point, throwMetres } = on.position
+    if (!point || throwMetres === null) return null
+    const { lens, direction } = beamAt(mount, pose)
+    return distance(point, add(lens, scale(direction, throwMetres)))
+  }
+  if (seconds <= 0) return behind(to, from.position.pose)
+  const dt = seconds / INSTANTS
+  let most: number | null = null
+  let pan: AxisMotion = { at: from.position.pose.pan, speed: 0 }
+  let tilt: AxisMotion = { at: from.position.pose.tilt, speed: 0 }
+  let last: Pose = from.position.pose
+  for (let i = 1; i <= INSTANTS; i++) {
+    const on = fadedTo(from, to, () => i / INSTANTS, surfaces, travel)
+    const { pose } = on.position
+    pan = chased(pan, { at: pose.pan, speed: (pose.pan - last.pan) / dt }, mount.head.pan, dt)
+    tilt = chased(tilt, { at: pose.tilt, speed: (pose.tilt - last.tilt) / dt }, mount.head.tilt, dt)
+    last = pose
+    const now = behind(on, { pan: pan.at, tilt: tilt.at })
+    if (now !== null) most = Math.max(most ?? 0, now)
+  }
+  return most
+}
