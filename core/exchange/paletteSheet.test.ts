@@ -31,8 +31,10 @@ const asTable = () => {
 
 it('comes back the same from a table and from a document', () => {
   expect(asTable()).toEqual({ palettes, faults: [], trouble: null })
-  const document = { format: 'rhopander palettes', version: 1, palettes }
-  expect(paletteDocument.parse(JSON.parse(JSON.stringify(document))).palettes).toEqual(palettes)
+  for (const version of [1, 3, 4]) {
+    const document = { format: 'rhopander palettes', version, palettes }
+    expect(paletteDocument.parse(JSON.parse(JSON.stringify(document))).palettes).toEqual(palettes)
+  }
 })
 
 it('says of cells which they are, and finds them again', () => {

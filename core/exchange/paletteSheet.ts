@@ -46,13 +46,16 @@ export const portablePalette = paletteSchema.extend({
 export type PortablePalette = z.infer<typeof portablePalette>
 type PortableLine = PortablePalette['values'][number]
 
-export const PALETTES_VERSION = 3
+export const PALETTES_VERSION = 4
+const beforeCells = z.looseObject({ version: z.literal(3) })
 const oldPalettes = z.looseObject({
   version: z.union([z.literal(1), z.literal(2)]),
   palettes: z.array(z.looseObject({ heldBack: z.array(z.unknown()), values: z.array(z.unknown()) })),
 })
-/** Documents of before colour was one attribute, as they are written now. */
+/** Documents of before as they are written now: of before there were cells, and before colour was one attribute. */
 function asNow(document: unknown): unknown {
+  // Nothing has changed since but that values can serve cells.
+  if (beforeCells.safeParse(document).success) return { ...Object(document), version: PALETTES_VERSION }
   const old = oldPalettes.safeParse(document).data
   if (!old) return document
   const palettes = old.palettes.map((one) => ({
