@@ -67,10 +67,12 @@ test('a type says how many cells it has and what each does; its channels are rep
   await expect(showPage.getByRole('list', { name: 'Light of each cell' }).getByRole('listitem')).toHaveCount(6)
   await expectAccessible(showPage)
   await showPage.getByRole('button', { name: 'Keep changes' }).click()
+  await expect(showPage.getByRole('button', { name: /^Undo: change the type Strand/ })).toBeEnabled()
   await showPage.getByRole('link', { name: 'Focus' }).click()
   await select(showPage, '71.1-8')
   await expect(showPage.getByText('6 selected')).toBeVisible()
   await showPage.keyboard.press('Control+z')
+  await expect(showPage.getByRole('button', { name: 'Redo', exact: true })).toBeEnabled()
   await select(showPage, '71.1-8')
   await expect(showPage.getByText('8 selected')).toBeVisible()
 
