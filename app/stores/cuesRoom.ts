@@ -22,7 +22,7 @@ export interface ChosenCells {
   readonly fixtures: readonly FixtureId[]
 }
 
-export type CuePanel = 'detail' | 'loose' | 'replace'
+export type CuePanel = 'detail' | 'loose' | 'replace' | 'motors'
 
 export const useCuesRoom = defineStore('cuesRoom', () => {
   const proposal = useProposal()

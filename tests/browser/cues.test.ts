@@ -262,13 +262,18 @@ test('a family and fixtures move in their own time', async ({ showPage }) => {
 
 test('tells which moves are too fast for the motors, and gives them the time or another way', async ({ showPage }) => {
   await openCues(showPage)
-  await showPage.getByRole('button', { name: /^Cue 16.5 Quick/ }).click()
+  await showPage.getByRole('button', { name: '2 cues too fast' }).click()
+  const list = showPage.getByRole('list', { name: 'Cues with moves too fast' })
+  await expect(list.getByRole('listitem')).toHaveCount(2)
+  await expectAccessible(showPage)
+  await list.getByRole('button', { name: /Quick, ready for 17.*4 fixtures/ }).click()
   const motors = panel(showPage, 'Cue 16.5').getByRole('region', { name: 'Too fast for the motors' })
   await expect(motors).toContainText(/13needs 1\.\d+ s, has 0\.6/)
   await expect(motors).toContainText(/m behind/)
   await expectAccessible(showPage)
   await motors.getByRole('button', { name: 'Move in 1.1 s' }).click()
   await expect(motors).toBeHidden()
+  await expect(showPage.getByRole('button', { name: '1 cue too fast' })).toBeVisible()
   await showPage.keyboard.press('Control+z')
   await expect(motors).toBeVisible()
 

@@ -2,14 +2,16 @@
 /** Over the carry sheet: which list, which family, what is shown of it and how near; what is loose. */
 import { onClickOutside } from '@vueuse/core'
 import { Minus, Plus, Replace, Settings2 } from '@lucide/vue'
-import { computed, ref, useTemplateRef } from 'vue'
+import { computed, onBeforeUnmount, ref, useTemplateRef } from 'vue'
 import { palettesInOrder } from '#core/palettes/resolve'
 import { cueCounts } from '#core/palettes/use'
 import { FAMILIES } from '#core/attributes/families'
 import { asPaletteId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useCuesRoom, SHEET_ZOOMS } from '../../stores/cuesRoom'
+import { counted } from '#core/show/counted'
 import { useLooseValues } from '../../stores/looseValues'
+import { useMotorCheck } from '../../stores/motorCheck'
 import { useShow } from '../../stores/show'
 import ListMenu from './ListMenu.vue'
 import { nextNumber } from '#core/show/freeNumbers'
@@ -18,6 +20,9 @@ const props = defineProps<{ show: Show; trouble: string | null }>()
 const room = useCuesRoom()
 const store = useShow()
 const loose = useLooseValues()
+const motors = useMotorCheck()
+const stopFollowing = motors.follow()
+onBeforeUnmount(stopFollowing)
 const isOpen = ref(false)
 const menu = useTemplateRef<HTMLElement>('menu')
 onClickOutside(menu, () => (isOpen.value = false))
@@ -111,6 +116,17 @@ async function addList() {
       </p>
     </div>
     <div class="ml-auto flex items-center gap-1.5">
+      <button
+        v-if="motors.found.length > 0 || room.panel === 'motors'"
+        type="button"
+        class="chip"
+        :class="room.panel === 'motors' ? 'chip-on' : 'border-coral/60 text-coral'"
+        :aria-pressed="room.panel === 'motors'"
+        title="Cues with moves that the motors cannot make in their time"
+        @click="room.panel = room.panel === 'motors' ? 'detail' : 'motors'"
+      >
+        {{ counted(motors.found.length, 'cue') }} too fast
+      </button>
       <button
         type="button"
         class="chip"

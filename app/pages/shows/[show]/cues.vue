@@ -14,6 +14,7 @@ import CarrySheet from '../../../components/cues/CarrySheet.vue'
 import CellPanel from '../../../components/cues/CellPanel.vue'
 import CueDetail from '../../../components/cues/CueDetail.vue'
 import LoosePanel from '../../../components/cues/LoosePanel.vue'
+import MotorsPanel from '../../../components/cues/MotorsPanel.vue'
 import ReplacePanel from '../../../components/cues/ReplacePanel.vue'
 import RunStrip from '../../../components/cues/RunStrip.vue'
 import SheetLegend from '../../../components/cues/SheetLegend.vue'
@@ -40,6 +41,7 @@ watch(
 const list = computed(() => room.list)
 const panelName = computed(() => {
   if (room.panel === 'loose') return 'Loose values'
+  if (room.panel === 'motors') return 'Too fast for the motors'
   if (room.panel === 'replace') return 'Find and replace'
   return room.cells ? 'Cells' : `Cue ${room.cue?.cue.number ?? ''}`
 })
@@ -103,6 +105,7 @@ function escape() {
     </section>
     <aside class="min-h-0 overflow-y-auto border-l border-rule bg-deck" :aria-label="panelName" tabindex="0">
       <LoosePanel v-if="room.panel === 'loose'" :show="room.show" />
+      <MotorsPanel v-else-if="room.panel === 'motors'" :show="room.show" />
       <ReplacePanel v-else-if="room.panel === 'replace'" :show="room.show" />
       <CellPanel v-else-if="room.cells" :show="room.show" :cells="room.cells" />
       <CueDetail v-else-if="list && room.cue" :show="room.show" :list="list" :cue="room.cue.id" />

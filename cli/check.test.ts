@@ -1,0 +1,26 @@
+import { spawnSync } from 'node:child_process'
+import { gzipSync } from 'node:zlib'
+import { expect, it } from 'vitest'
+import { z } from 'zod'
+import { buildSaltLantern } from '#demo/saltLantern'
+import { documentInColumns } from '../tests/support/showDocument'
+
+const check = (input: string | Buffer) =>
+  spawnSync(process.execPath, ['scripts/run.mjs', '../cli/check'], { input, encoding: 'utf8' })
+const findings = z.object({
+  tooFast: z.array(z.object({ cue: z.number(), fixture: z.string(), lagMetres: z.number().nullable() })),
+})
+
+it('tells what is too fast in a back-up, with the code for it, and in one line what is no back-up', () => {
+  const { status, stdout } = check(JSON.stringify(documentInColumns(buildSaltLantern('demo'))))
+  expect(status).toBe(1)
+  const { tooFast } = findings.parse(JSON.parse(stdout))
+  expect(new Set(tooFast.map(({ cue }) => cue))).toEqual(new Set([8, 16.5]))
+  expect(tooFast.find(({ cue, fixture }) => cue === 16.5 && fixture === '13')?.lagMetres).toBeGreaterThan(0.5)
+  const packed = check(gzipSync(JSON.stringify(documentInColumns(buildSaltLantern('demo')))))
+  expect([packed.status, packed.stdout]).toEqual([1, stdout])
+  for (const foreign of ['nothing', '{"format":"other"}', Buffer.from([0x1f, 0x8b, 0])]) {
+    const { status: code, stderr, stdout: said } = check(foreign)
+    expect([code, said, stderr.trim().split('\n').length]).toEqual([2, '', 1])
+  }
+})
