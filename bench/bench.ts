@@ -30,6 +30,7 @@ import { Draft } from '#core/show/draft'
 import type { Show } from '#core/show/show'
 import { listsInOrder, stateAt, type ListInOrder } from '#core/cues/tracking'
 import { poseInCue } from '#core/cues/ways'
+import { tooFastIn } from '#core/travel/motors'
 import { channelLevels } from '#core/output/channelLevels'
 import { looseValues, USUAL_LIMITS } from '#core/refocus/looseValues'
 import { distance, normalise, subtract } from '#core/geometry/vector'
@@ -273,6 +274,31 @@ function slowEffects(before: Show, after: Show, list: ListInOrder): number {
   return following
 }
 
+/** Moves that the motors cannot make, in 1,000 cues of 300 heads: by angle, and straight, where the whole path counts. */
+function benchMotors(): void {
+  const byAngle = withCues(generateShow(300, 200), 1000, 30)
+  const draft = new Draft(byAngle)
+  for (const id of byAngle.all.cue.keys()) draft.set('cue', id, 'travel', 'straight')
+  for (const [how, show] of [
+    ['by angle', byAngle],
+    ['straight', draft.result()],
+  ] as const) {
+    const cues = listsInOrder(show).flatMap((list) => list.cues.map(({ id }) => id))
+    const slowest = { milliseconds: 0 }
+    const whole = best(() => {
+      let found = 0
+      for (const cue of cues) {
+        const one = best(() => tooFastIn(show, cue).length, 1)
+        slowest.milliseconds = Math.max(slowest.milliseconds, one.milliseconds)
+        found += one.result
+      }
+      return found
+    }, 1)
+    const worst = `the slowest cue ${slowest.milliseconds.toFixed(0)} ms`
+    line(`too fast in 1,000 cues of 300 heads, ${how}`, `${whole.milliseconds.toFixed(0)} ms, ${worst}`)
+  }
+}
+
 /** A show all of which is patched, on four universes and more, on the way from its first cue to its second. */
 function onItsWay(cued: Show): { draft: Draft; cues: readonly CueId[] } {
   const draft = new Draft(cued)
@@ -344,5 +370,6 @@ benchShow()
 benchRecall()
 benchLight()
 benchCues()
+benchMotors()
 benchOutput()
 benchCells()

@@ -5,7 +5,7 @@ import type { Pose } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
 import { poolDiameter } from '../light/zoom'
 import { solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
-import { add, scale, subtract, type Vec3 } from '../geometry/vector'
+import { add, pointBetween, scale, type Vec3 } from '../geometry/vector'
 import type { Attribute } from '../attributes/attribute'
 import { interpolate } from '../attributes/between'
 import { colourBetween, type ColourFade } from '../show/colours'
@@ -32,7 +32,7 @@ export function fadedTo(
   travel: Travel = 'angle',
   colours: ColourFade = 'by look',
 ): StageFixture {
-  const position = positionOf(from, to, progress(LEADING.place), surfaces, travel)
+  const position = positionOnWay(from, to, progress(LEADING.place), surfaces, travel)
   return {
     ...to,
     beam: position.beam,
@@ -59,12 +59,13 @@ function zoomOf(from: StageFixture, to: StageFixture, t: number, position: Solve
   return { ...to.zoom, angle, pool: throwMetres === null ? null : poolDiameter(throwMetres, angle) }
 }
 
-interface PositionOnTheWay {
+export interface PositionOnTheWay {
   readonly solved: SolvedPosition
   readonly beam: Beam
 }
 
-function positionOf(
+/** Where a head points part of the way, 0 to 1, and its beam. */
+export function positionOnWay(
   from: StageFixture,
   to: StageFixture,
   t: number,
@@ -76,9 +77,8 @@ function positionOf(
     pan: interpolate(from.position.pose.pan, to.position.pose.pan, t),
     tilt: interpolate(from.position.pose.tilt, to.position.pose.tilt, t),
   }
-  const ends = [placeOn(from, to), placeOn(to, from)] as const
-  if (travel === 'straight' && ends[0] && ends[1] && from.position.side === to.position.side)
-    return straight(from, to, add(ends[0], scale(subtract(ends[1], ends[0]), t)), byAngle)
+  const line = travel === 'straight' ? lineBetween(from, to) : null
+  if (line) return straight(from, to, pointBetween(...line, t), byAngle)
   const beam = beamAt(to.rigged.mount, byAngle)
   const throws = [from.position.throwMetres, to.position.throwMetres] as const
   if (throws[0] === null || throws[1] === null) {
@@ -89,6 +89,12 @@ function positionOf(
   const throwMetres = interpolate(throws[0], throws[1], t)
   const point = add(beam.lens, scale(beam.direction, throwMetres))
   return { solved: { ...to.position, pose: byAngle, point, throwMetres }, beam }
+}
+
+/** The line that light runs straight, from end to end; null where it goes by angle all the same. */
+export function lineBetween(from: StageFixture, to: StageFixture): readonly [begin: Vec3, end: Vec3] | null {
+  const [begin, end] = [placeOn(from, to), placeOn(to, from)]
+  return begin && end && from.position.side === to.position.side ? [begin, end] : null
 }
 
 /** Metres. Light that lands further off, as that of a head near level does, is on no stage. */

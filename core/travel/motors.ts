@@ -1,15 +1,17 @@
 /** Moves of a cue that the motors of its heads cannot make in their time, and what would help. */
 import { LEADING } from '../attributes/catalogue'
 import { cuePicture } from '../cues/comparedCue'
-import { fadedTo } from '../cues/fade'
+import { lineBetween, positionOnWay } from '../cues/fade'
 import type { StageFixture } from '../cues/onStage'
 import { timingOf } from '../cues/times'
 import { placeOfCue, valuesByCue } from '../cues/tracking'
 import { travelOf, type Travel } from '../cues/travel'
-import { add, distance, scale } from '../geometry/vector'
+import { add, distance, pointBetween, scale } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
+import { allWays } from '../kinematics/inverse'
 import { axisTime, moveTime } from '../kinematics/motorTime'
+import type { SolvedPosition } from '../palettes/solve'
 import type { CueId } from '../show/ids'
 import type { Show } from '../show/show'
 import { surfacesOf, type Surfaces } from '../venue/surfaces'
@@ -70,15 +72,41 @@ function movesOf(show: Show, cue: CueId): HeadMove[] {
     const [from, to] = [then.get(fixture), now.get(fixture)]
     if (!from || !to) return []
     const { seconds } = timingOf(show, cue, record, fixture, attribute, 'up')
-    return [{ from, to, seconds, travel: travelOf(show, cue, fixture).travel }]
+    const { travel } = travelOf(show, cue, fixture)
+    return [{ from, to, seconds, travel }]
   })
 }
 
-/** The path of a move: by angle it is even, so that its ends say all. */
-function pathOfMove({ from, to, travel }: HeadMove, surfaces: Surfaces): readonly PathPoint[] {
-  const ends = [from, to].map(({ position: { pose } }, t) => ({ t, pan: pose.pan, tilt: pose.tilt }))
-  if (travel === 'angle') return ends
-  return pathOf((t) => fadedTo(from, to, () => t, surfaces, travel).position.pose)
+/** A path, and whether it is the straight one. */
+interface MovePath {
+  readonly points: readonly PathPoint[]
+  readonly travel: Travel
+}
+
+/**
+ * The path of a move. By angle it is even, so that its ends say all; and so does one straight to where
+ * the head cannot get, where it feels for the nearest pose all the way.
+ */
+function pathOfMove(move: HeadMove, surfaces: Surfaces): MovePath {
+  const points = move.travel === 'straight' ? straightPath(move, surfaces) : null
+  if (points) return { points, travel: 'straight' }
+  const ends = [move.from, move.to].map(({ position: { pose } }, t) => ({ t, pan: pose.pan, tilt: pose.tilt }))
+  return { points: ends, travel: 'angle' }
+}
+
+/** Null where the light cannot go straight, or the head does not get to all of the line. */
+function straightPath({ from, to }: HeadMove, surfaces: Surfaces): readonly PathPoint[] | null {
+  const line = lineBetween(from, to)
+  if (!line) return null
+  const { mount } = to.rigged
+  let last: Pose | null = from.position.pose
+  const poseAt = (t: number): Pose => {
+    if (last && allWays(mount, pointBetween(...line, t), last).length === 0) last = null
+    if (last) last = positionOnWay(from, to, t, surfaces, 'straight').solved.pose
+    return last ?? from.position.pose
+  }
+  const points = pathOf(poseAt)
+  return last ? points : null
 }
 
 function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
@@ -87,7 +115,7 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
   const needed = moveTime(head, from.position.pose, to.position.pose)
   if (needed === 0) return null
   const path = pathOfMove(move, surfaces)
-  const faults = seconds > 0 ? AXES.flatMap((axis) => faultsOf(move, axis, path)) : []
+  const faults = seconds > 0 ? AXES.flatMap((axis) => faultsOf(move, axis, path.points)) : []
   const [worst] = faults.sort((a, b) => b.needed / b.possible - a.needed / a.possible)
   const isLate = needed > seconds * (1 + SLACK)
   if (!worst && !isLate) return null
@@ -95,7 +123,7 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
   return {
     ...said,
     fixture: to,
-    lagMetres: lagOf(move, surfaces),
+    lagMetres: lagOf({ ...move, travel: path.travel }, surfaces),
     shortestSeconds: withinReason(Math.max(needed, ...faults.map(({ shortest }) => shortest))),
     byAngleSeconds: needed,
     isLit: Math.max(from.intensity, to.intensity) > DARK,
@@ -128,25 +156,24 @@ const INSTANTS = 400
 /** How far the light is behind where it should be at the worst instant, metres; null where it lands nowhere. */
 function lagOf({ from, to, seconds, travel }: HeadMove, surfaces: Surfaces): number | null {
   const { mount } = to.rigged
-  const behind = (on: StageFixture, pose: Pose) => {
-    const { point, throwMetres } = on.position
+  const behind = ({ point, throwMetres }: SolvedPosition, pose: Pose) => {
     if (!point || throwMetres === null) return null
     const { lens, direction } = beamAt(mount, pose)
     return distance(point, add(lens, scale(direction, throwMetres)))
   }
-  if (seconds <= 0) return behind(to, from.position.pose)
+  if (seconds <= 0) return behind(to.position, from.position.pose)
   const dt = seconds / INSTANTS
   let most: number | null = null
   let pan: AxisMotion = { at: from.position.pose.pan, speed: 0 }
   let tilt: AxisMotion = { at: from.position.pose.tilt, speed: 0 }
   let last: Pose = from.position.pose
   for (let i = 1; i <= INSTANTS; i++) {
-    const on = fadedTo(from, to, () => i / INSTANTS, surfaces, travel)
-    const { pose } = on.position
+    const { solved } = positionOnWay(from, to, i / INSTANTS, surfaces, travel)
+    const { pose } = solved
     pan = chased(pan, { at: pose.pan, speed: (pose.pan - last.pan) / dt }, mount.head.pan, dt)
     tilt = chased(tilt, { at: pose.tilt, speed: (pose.tilt - last.tilt) / dt }, mount.head.tilt, dt)
     last = pose
-    const now = behind(on, { pan: pan.at, tilt: tilt.at })
+    const now = behind(solved, { pan: pan.at, tilt: tilt.at })
     if (now !== null) most = Math.max(most ?? 0, now)
   }
   return most
