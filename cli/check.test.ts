@@ -7,8 +7,23 @@ import { documentInColumns } from '../tests/support/showDocument'
 
 const check = (input: string | Buffer) =>
   spawnSync(process.execPath, ['scripts/run.mjs', '../cli/check'], { input, encoding: 'utf8' })
-const findings = z.object({
-  tooFast: z.array(z.object({ cue: z.number(), fixture: z.string(), lagMetres: z.number().nullable() })),
+/** All that the document says there is, and nothing else. */
+const findings = z.strictObject({
+  tooFast: z.array(
+    z.strictObject({
+      list: z.string(),
+      cue: z.number(),
+      fixture: z.string(),
+      axis: z.enum(['pan', 'tilt']),
+      what: z.enum(['speed', 'acceleration', 'time']),
+      needed: z.number(),
+      possible: z.number(),
+      lagMetres: z.number().nullable(),
+      shortestSeconds: z.number().nullable(),
+      byAngleSeconds: z.number(),
+      isLit: z.boolean(),
+    }),
+  ),
 })
 
 it('tells what is too fast in a back-up, with the code for it, and in one line what is no back-up', () => {

@@ -121,7 +121,10 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
   if (!worst && !isLate) return null
   const said = worst ?? { axis: slowerAxis(move), what: 'time' as const, needed, possible: seconds }
   return {
-    ...said,
+    axis: said.axis,
+    what: said.what,
+    needed: said.needed,
+    possible: said.possible,
     fixture: to,
     lagMetres: lagOf({ ...move, travel: path.travel }, surfaces),
     shortestSeconds: withinReason(Math.max(needed, ...faults.map(({ shortest }) => shortest))),
