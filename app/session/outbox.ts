@@ -43,8 +43,8 @@ export interface Sending {
   ready(): Promise<void>
   /** The one as it is to be sent now that it is its turn; null where there is nothing to do. */
   prepare(next: Waiting): Waiting | null
-  /** Sends commands together, or one of the other kinds alone. */
-  send(together: readonly Waiting[]): Promise<Sent>
+  /** Sends commands together, or one of the other kinds alone; what has no answer by `giveUp` was not answered. */
+  send(together: readonly Waiting[], giveUp: AbortSignal): Promise<Sent>
   /** Called whenever what waits, or whether the server answers, is other than before. */
   changed(): void
   /** Tells why the server cannot work just now. */
@@ -60,6 +60,8 @@ export type TextStore = Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
 const TOGETHER = 50
 /** The pauses between tries, milliseconds: each twice the last, and no longer than the longest. */
 const PAUSE = { first: 250, longest: 4000 }
+/** How long an answer may take before it counts as none and is asked for again, milliseconds. */
+export const ANSWERED_WITHIN = { command: 10_000, toggle: 10_000, restore: 60_000 } as const
 /** How long work goes on while the server is away, milliseconds. */
 export const PATIENCE = 60_000
 
@@ -110,7 +112,7 @@ export class Outbox {
   /** Sends what comes next without waiting for what is under way, because the page is being left. */
   sendLast(): void {
     const together = firstTogether(this.#waiting)
-    if (together.length > 0) void this.#sending.send(together)
+    if (together.length > 0) void this.#sending.send(together, new AbortController().signal)
   }
 
   #set(waiting: readonly Waiting[]): void {
@@ -127,11 +129,20 @@ export class Outbox {
       await this.#sending.ready()
       const together = this.#next()
       if (together.length === 0) continue
-      const sent = await this.#sending.send(together)
+      const sent = await this.#sendInTime(together)
       if (sent.kind === 'away') await this.#waitForServer(sent.why)
       else this.#answered(together.slice(0, sent.refusals.length), sent.refusals)
     }
     this.#isSending = false
+  }
+
+  /** A line on which nothing arrives any more must not hold up everything behind it. */
+  async #sendInTime(together: readonly Waiting[]): Promise<Sent> {
+    const giveUp = new AbortController()
+    const limit = setTimeout(() => giveUp.abort(), ANSWERED_WITHIN[together[0]?.work.kind ?? 'command'])
+    const sent = await this.#sending.send(together, giveUp.signal)
+    clearTimeout(limit)
+    return sent
   }
 
   /** The first ones that can be sent together, as they are to be sent; empty where the first had nothing to do. */

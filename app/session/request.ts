@@ -28,12 +28,21 @@ const UNREADABLE: Refusal = {
  */
 const OUTLIVES_THE_PAGE = 4000
 
-/** Sends a request and reads its JSON answer by a schema. Never throws for what the network does. */
-export function request<T>(path: string, read: z.ZodType<T>, body?: object): Promise<Answered<T>> {
+/**
+ * Sends a request and reads its JSON answer by a schema. Never throws for what the network does; one
+ * that is given up was not answered.
+ */
+export function request<T>(
+  path: string,
+  read: z.ZodType<T>,
+  body?: object,
+  giveUp?: AbortSignal,
+): Promise<Answered<T>> {
   if (!body) return answerTo(path, read, {})
   const text = JSON.stringify(body)
   const headers = { 'content-type': 'application/json' }
-  return answerTo(path, read, { method: 'POST', body: text, headers, keepalive: text.length <= OUTLIVES_THE_PAGE })
+  const keepalive = text.length <= OUTLIVES_THE_PAGE
+  return answerTo(path, read, { method: 'POST', body: text, headers, keepalive, signal: giveUp ?? null })
 }
 
 /** Sends a file as it is. */

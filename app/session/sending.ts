@@ -14,17 +14,18 @@ export async function sendTogether(
   show: ShowId,
   window: WindowId,
   together: readonly Waiting[],
+  giveUp: AbortSignal,
   receive: ReceiveAnswer,
 ): Promise<Sent> {
   const [first] = together
   if (!first) return { kind: 'answered', refusals: [] }
   const path = `/api/shows/${show}`
   const { id, seenRevision, work } = first
-  if (work.kind === 'command') return sendCommands(path, window, together, receive)
+  if (work.kind === 'command') return sendCommands(path, window, together, giveUp, receive)
   const { direction, group, how } = work.kind === 'toggle' ? work : {}
   const route = work.kind === 'toggle' ? 'undo' : `versions/${work.version}/restore`
   const body = { id, window, seenRevision, direction, group, how }
-  return taken(await request(`${path}/${route}`, answer, body), ({ entry, note, undo }) => {
+  return taken(await request(`${path}/${route}`, answer, body, giveUp), ({ entry, note, undo }) => {
     receive([{ entry, note }], undo)
     return [null]
   })
@@ -34,15 +35,16 @@ async function sendCommands(
   path: string,
   window: WindowId,
   together: readonly Waiting[],
+  giveUp: AbortSignal,
   receive: ReceiveAnswer,
 ): Promise<Sent> {
   const commands = together.flatMap(({ id, seenRevision, work }) =>
     work.kind === 'command' ? [{ id, name: work.name, input: work.input, seenRevision }] : [],
   )
-  const answered = await request(`${path}/commands`, answers, { window, commands })
+  const answered = await request(`${path}/commands`, answers, { window, commands }, giveUp)
   // One that cannot even be read must not take the others with it: the first goes alone, the rest after it.
   if (!answered.ok && !answered.isAway && together.length > 1)
-    return sendCommands(path, window, together.slice(0, 1), receive)
+    return sendCommands(path, window, together.slice(0, 1), giveUp, receive)
   return taken(answered, (body) => {
     receive(
       body.answers.flatMap((one) => ('error' in one ? [] : [one])),

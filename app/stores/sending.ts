@@ -36,7 +36,8 @@ export const useSending = defineStore('sending', () => {
       ready: framePainted,
       prepare: (next) => withStep(next, isOpen()),
       // Where another show is open by now, what was done to this one is not its business.
-      send: (together) => sendTogether(id, thisWindow, together, (done, undo) => isOpen() && receiveDone(done, undo)),
+      send: (together, giveUp) =>
+        sendTogether(id, thisWindow, together, giveUp, (done, undo) => isOpen() && receiveDone(done, undo)),
       changed: () => triggerRef(outboxes),
       tellWhy: (why) => messages.say(why, 'trouble'),
       refused: ({ message }) => messages.say(message, 'trouble'),
