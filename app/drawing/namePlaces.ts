@@ -1,9 +1,13 @@
-/** Places for names on a drawing where they run into as little as possible. */
+/** Places for names on a drawing where they run into nothing, or into as little as possible. */
 import type { ScreenPoint } from '../composables/stage/usePlanView'
 
-/** Pixels: a line of text, a letter of it, and how far letters reach over and under their base line. */
-const LINE = 13
-const LETTER = 6.1
+/** Pixels: a line of text, letters of it, and how far they reach over and under their base line. */
+export const LINE = 13
+const LETTERS = [
+  { these: /[fijlrtI'’.,:;|() ]/, width: 3.6 },
+  { these: /[mwMW@%]/, width: 9 },
+  { these: /./, width: 6 },
+] as const
 const ASCENT = 9
 const DESCENT = 2
 /** Two names over each other are worse than a name over a mark. */
@@ -18,8 +22,19 @@ export interface Box {
   readonly bottom: number
 }
 
+/** Where a name goes: its left end on its base line, and whether it runs into nothing there. */
+export interface NamePlace {
+  readonly at: ScreenPoint
+  readonly isFree: boolean
+}
+
 interface Occupied extends Box {
   readonly cost: number
+}
+
+/** How wide a name is when it is written, pixels; near enough to keep clear of it. */
+export function widthOf(name: string): number {
+  return [...name].reduce((sum, letter) => sum + (LETTERS.find(({ these }) => these.test(letter))?.width ?? 0), 0)
 }
 
 /** The places occupied so far, by the line of text they begin on so that only near ones are looked at. */
@@ -32,17 +47,23 @@ export class NamePlaces {
     this.#occupy({ ...box, cost: OVER_MARK })
   }
 
-  /** Takes the best place beside a mark for a name, and returns its left end on its base line. */
-  place(name: string, mark: ScreenPoint): ScreenPoint {
-    const width = name.length * LETTER
-    let best = { at: mark, cost: Infinity }
-    for (const at of besides(mark, width)) {
+  /** The best of some places for a name, the best liked of them first; at least one. It takes it where it is free. */
+  place(name: string, places: readonly [ScreenPoint, ...ScreenPoint[]]): NamePlace {
+    const width = widthOf(name)
+    let best = { at: places[0], cost: Infinity }
+    for (const at of places) {
       const cost = this.#costOf(textBox(at, width))
       if (cost < best.cost) best = { at, cost }
       if (cost === 0) break
     }
-    this.#occupy({ ...textBox(best.at, width), cost: OVER_NAME })
-    return best.at
+    const isFree = best.cost === 0
+    if (isFree) this.write(name, best.at)
+    return { at: best.at, isFree }
+  }
+
+  /** Takes a place for a name, whatever is there. */
+  write(name: string, at: ScreenPoint) {
+    this.#occupy({ ...textBox(at, widthOf(name)), cost: OVER_NAME })
   }
 
   #occupy(occupied: Occupied) {
@@ -72,8 +93,9 @@ function textBox({ x, y }: ScreenPoint, width: number): Box {
   return { left: x, right: x + width, top: y - ASCENT, bottom: y + DESCENT }
 }
 
-/** Beside the mark, on either side and at several heights; the best liked first. */
-function besides({ x, y }: ScreenPoint, width: number): ScreenPoint[] {
+/** The places for a name beside a mark, on either side and at several heights; the best liked first. */
+export function besideMark({ x, y }: ScreenPoint, name: string): readonly [ScreenPoint, ...ScreenPoint[]] {
+  const width = widthOf(name)
   const right = x + 9
   const left = x - 9 - width
   const base = y + 4

@@ -250,6 +250,16 @@ test('chooses a lens: what the light is there, who can, and what is in the way',
   await expect(showPage.getByRole('img', { name: 'Place of the lens' })).toBeVisible()
 })
 
+test('writes names where they run into nothing, and the others while they are pointed at', async ({ showPage }) => {
+  await openRig(showPage)
+  const target = (name: string) => showPage.getByRole('img', { name: `Target ${name}` })
+  await expect(target('House front').getByText('House front', { exact: true }).last()).toBeVisible()
+  const crowded = target('Shore mark').locator('text')
+  await expect(crowded).toBeHidden()
+  await target('Shore mark').hover()
+  await expect(crowded).toBeVisible()
+})
+
 test('draws the stage in space, and only when something changes', async ({ showPage }) => {
   await openRig(showPage)
   await showPage.getByRole('radio', { name: 'Space' }).click()

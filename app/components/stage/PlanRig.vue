@@ -2,9 +2,10 @@
 /** Hangs and their fixtures in plan, with numbers and the order of selection. */
 import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
+import type { PlacedTarget } from '#core/show/targets'
 import type { DrawnHang } from '../../composables/stage/fixtureSpots'
 import { useFixtureLook } from '../../composables/stage/useFixtureLook'
-import { useHangNames } from '../../composables/stage/useHangNames'
+import { useNames } from '../../composables/stage/useNames'
 import { useSeenCells } from '../../composables/stage/useSeenCells'
 import { usePlan } from '../../composables/stage/planKey'
 import { signSize } from '../../drawing/signSize'
@@ -14,6 +15,8 @@ import PlanFixtures, { type SeenFixture } from './PlanFixtures.vue'
 
 const props = defineProps<{
   hangs: readonly DrawnHang[]
+  /** Names keep clear of them. */
+  targets: ReadonlyMap<string, PlacedTarget>
   marked: ReadonlySet<FixtureId>
   /** Whether hangs answer the pointer, and whether they can be dragged. */
   grabbable: boolean
@@ -35,7 +38,7 @@ const DIGIT = 7.5
 const LINE = 13
 
 const seenCells = useSeenCells()
-const { names } = useHangNames(() => props.hangs)
+const { hangNames } = useNames(() => ({ hangs: props.hangs, targets: props.targets, before: props.targets }))
 const drawn = computed(() =>
   props.hangs.map((hang) => ({
     id: hang.hang.id,
@@ -43,7 +46,7 @@ const drawn = computed(() =>
     isUpright: hang.isUpright,
     from: toScreen(hang.from),
     to: toScreen(hang.to),
-    label: names.value.get(hang.hang.id),
+    label: hangNames.value.get(hang.hang.id),
     fixtures: seenFixtures(hang),
   })),
 )
@@ -74,6 +77,7 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
 <template>
   <g v-for="hang in drawn" :key="hang.id">
     <g
+      class="group"
       :class="movable ? 'cursor-move' : grabbable ? 'cursor-pointer' : ''"
       role="img"
       :aria-label="`Hang ${hang.name}${chosen === hang.id ? ', chosen' : ''}`"
@@ -94,11 +98,13 @@ function seenFixtures(hang: DrawnHang): SeenFixture[] {
       />
       <text
         v-if="hang.label"
-        :x="hang.label.x"
-        :y="hang.label.y"
-        :text-anchor="hang.label.anchor"
+        :x="hang.label.at.x"
+        :y="hang.label.at.y"
         class="halo text-[11px]"
-        :class="chosen === hang.id ? 'fill-coral' : 'fill-mist'"
+        :class="[
+          chosen === hang.id ? 'fill-coral' : 'fill-mist',
+          { 'hidden group-hover:inline': !hang.label.isFree && chosen !== hang.id },
+        ]"
       >
         {{ hang.name }}
       </text>

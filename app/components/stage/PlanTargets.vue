@@ -3,12 +3,9 @@
 import { computed } from 'vue'
 import { pointOn, stationsOf, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
-import type { Vec3 } from '#core/geometry/vector'
 import type { DrawnHang } from '../../composables/stage/fixtureSpots'
-import { useHangNames } from '../../composables/stage/useHangNames'
 import { usePlan } from '../../composables/stage/planKey'
-import { NamePlaces } from '../../drawing/namePlaces'
-import { signSize } from '../../drawing/signSize'
+import { useNames } from '../../composables/stage/useNames'
 import type { Tool } from '../../stores/stage'
 import { pathOf } from './svgPath'
 
@@ -19,50 +16,34 @@ const props = defineProps<{
   lit: ReadonlySet<string>
   chosen: string | null
   tool: Tool
-  /** Where fixtures are drawn: names keep clear of them. */
-  spots: ReadonlyMap<string, Vec3>
-  /** The hangs whose names are written beside: names keep clear of those too. */
+  /** Names keep clear of them, of what hangs there and of their names. */
   hangs: readonly DrawnHang[]
 }>()
 const emit = defineEmits<{ grab: [event: PointerEvent, target: TargetId] }>()
 const { toScreen, scale } = usePlan()
-const { boxes } = useHangNames(() => props.hangs)
+const { targetNames, arm } = useNames(() => props)
 /** Drawn smaller than this, pixels a metre, only the names that matter are written. */
 const TOO_SMALL = 19
-/** From the middle of a target's sign to its corners, pixels. */
-const arm = computed(() => 6 * signSize(scale.value))
 /** Corners a ring is drawn with. */
 const RING = 48
 
-/** Half as wide as a fixture with its number is, and how far they reach over and under its middle, pixels. */
-const SPOT = { half: 9, over: 21, under: 8 }
-
-const drawn = computed(() => {
-  const places = new NamePlaces()
-  for (const spot of props.spots.values()) {
-    const { x, y } = toScreen(spot)
-    places.mark({ left: x - SPOT.half, right: x + SPOT.half, top: y - SPOT.over, bottom: y + SPOT.under })
-  }
-  for (const box of boxes.value) places.mark(box)
-  const marks = [...props.targets.values()].map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
-  for (const { at } of marks)
-    places.mark({ left: at.x - arm.value, right: at.x + arm.value, top: at.y - arm.value, bottom: at.y + arm.value })
-  return marks
-    .sort((a, b) => a.at.y - b.at.y)
-    .map(({ placed, at }) => {
-      const { form, name } = placed.target
-      const isNamed = scale.value >= TOO_SMALL || props.lit.has(placed.id) || props.chosen === placed.id
-      const label = isNamed ? places.place(name, at) : null
-      return {
-        id: placed.id,
-        name,
-        at,
-        label,
-        path: shapeOf(placed),
-        stations: stationsOf(form).map((along, i) => ({ number: i + 1, at: toScreen(pointOn(placed, along)) })),
-      }
-    })
-})
+const drawn = computed(() =>
+  [...props.targets.values()].map((placed) => {
+    const { form, name } = placed.target
+    const isNeeded = props.lit.has(placed.id) || props.chosen === placed.id
+    const label = targetNames.value.get(placed.id)
+    return {
+      id: placed.id,
+      name,
+      at: toScreen(pointOn(placed, null)),
+      label,
+      /** Whether the name is written where the pointer is elsewhere. */
+      isNamed: isNeeded || (scale.value >= TOO_SMALL && label?.isFree === true),
+      path: shapeOf(placed),
+      stations: stationsOf(form).map((along, i) => ({ number: i + 1, at: toScreen(pointOn(placed, along)) })),
+    }
+  }),
+)
 
 /** A line or ring as it lies on the stage; nothing for a point. */
 function shapeOf(placed: PlacedTarget): string | null {
@@ -104,6 +85,7 @@ const moved = computed(() => {
     <g
       v-for="target in drawn"
       :key="target.id"
+      class="group"
       :class="tool === 'move' ? 'cursor-move' : tool === 'aim' ? 'cursor-crosshair' : 'cursor-pointer'"
       role="img"
       :aria-label="`Target ${target.name}${chosen === target.id ? ', chosen' : ''}`"
@@ -145,10 +127,10 @@ const moved = computed(() => {
       <title>{{ target.name }}</title>
       <text
         v-if="target.label"
-        :x="target.label.x"
-        :y="target.label.y"
+        :x="target.label.at.x"
+        :y="target.label.at.y"
         class="halo pointer-events-none text-[11px] font-semibold"
-        :class="lit.has(target.id) ? 'fill-sail' : 'fill-brass'"
+        :class="[lit.has(target.id) ? 'fill-sail' : 'fill-brass', { 'hidden group-hover:inline': !target.isNamed }]"
       >
         {{ target.name }}
       </text>

@@ -87,6 +87,7 @@ defineExpose({
     <template #rig="{ pointer }">
       <PlanRig
         :hangs="hangs"
+        :targets="targetsBefore"
         :marked="marked"
         :grabbable="isGrabbable"
         :movable="stage.tool === 'move'"
@@ -103,7 +104,6 @@ defineExpose({
         :chosen="things.idOf('target')"
         :tool="stage.tool"
         :hangs="hangs"
-        :spots="spots"
         @grab="pointer.onTarget"
       />
       <LensMark v-if="stage.tool === 'lens'" :targets="targets" />

@@ -2,7 +2,7 @@
 import { computed, type Ref } from 'vue'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
-import { NamePlaces } from '../../drawing/namePlaces'
+import { besideMark, NamePlaces } from '../../drawing/namePlaces'
 import type { SpaceView } from '../../space/spaceView'
 
 /** Half as wide and high as the sign of a target is, pixels. */
@@ -24,6 +24,12 @@ export function useSpaceNames(
     })
     const places = new NamePlaces()
     for (const { x, y } of marks) places.mark({ left: x - SIGN, right: x + SIGN, top: y - SIGN, bottom: y + SIGN })
-    return marks.sort((a, b) => a.y - b.y).map(({ id, name, x, y }) => ({ id, name, at: places.place(name, { x, y }) }))
+    return marks
+      .sort((a, b) => a.y - b.y)
+      .map(({ id, name, ...mark }) => {
+        const { at, isFree } = places.place(name, besideMark(mark, name))
+        if (!isFree) places.write(name, at)
+        return { id, name, at }
+      })
   })
 }
