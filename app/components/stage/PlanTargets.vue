@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Targets in plan: points, lines and rings, with their names kept clear of each other. */
 import { computed } from 'vue'
-import { pointOn, stationsOf, type PlacedTarget } from '#core/show/targets'
+import { pointOn, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
 import type { DrawnHang } from '../../composables/stage/fixtureSpots'
 import { usePlan } from '../../composables/stage/planKey'
@@ -29,18 +29,18 @@ const RING = 48
 
 const drawn = computed(() =>
   [...props.targets.values()].map((placed) => {
-    const { form, name } = placed.target
+    const { name } = placed.target
     const isNeeded = props.lit.has(placed.id) || props.chosen === placed.id
-    const label = targetNames.value.get(placed.id)
+    const names = targetNames.value.get(placed.id)
     return {
       id: placed.id,
       name,
       at: toScreen(pointOn(placed, null)),
-      label,
+      label: names?.name,
       /** Whether the name is written where the pointer is elsewhere. */
-      isNamed: isNeeded || (scale.value >= TOO_SMALL && label?.isFree === true),
+      isNamed: isNeeded || (scale.value >= TOO_SMALL && names?.name.isFree === true),
       path: shapeOf(placed),
-      stations: stationsOf(form).map((along, i) => ({ number: i + 1, at: toScreen(pointOn(placed, along)) })),
+      stations: names?.stations ?? [],
     }
   }),
 )
@@ -100,17 +100,12 @@ const moved = computed(() => {
         stroke-dasharray="6 4"
         pointer-events="none"
       />
-      <g
-        v-for="station in target.stations"
-        :key="station.number"
-        pointer-events="none"
-        :transform="`translate(${station.at.x.toFixed(1)} ${station.at.y.toFixed(1)})`"
-      >
-        <circle :r="arm / 3" class="fill-brass" />
+      <g v-for="station in target.stations" :key="station.number" pointer-events="none">
+        <circle :cx="station.at.x" :cy="station.at.y" :r="arm / 3" class="fill-brass" />
         <text
-          v-if="chosen === target.id || lit.has(target.id)"
-          y="-5"
-          text-anchor="middle"
+          v-if="station.place.isFree && (chosen === target.id || lit.has(target.id))"
+          :x="station.place.at.x"
+          :y="station.place.at.y"
           class="halo fill-brass font-mono text-[10px]"
           >{{ station.number }}</text
         >

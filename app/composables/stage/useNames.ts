@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
 import type { HangId, TargetId } from '#core/show/ids'
-import { pointOn, type PlacedTarget } from '#core/show/targets'
+import { pointOn, stationsOf, type PlacedTarget } from '#core/show/targets'
 import { besideMark, LINE, NamePlaces, widthOf, type NamePlace } from '../../drawing/namePlaces'
 import { signSize } from '../../drawing/signSize'
 import type { DrawnHang } from './fixtureSpots'
@@ -25,6 +25,19 @@ const ASIDE = 7
 const HEAD = { half: 9, over: 21, under: 4 }
 /** From the middle of a target's sign to its corners, pixels, where there is room. */
 const ARM = 6
+
+/** A station of a line or ring, and the place of its number. */
+export interface SeenStation {
+  readonly at: ScreenPoint
+  readonly number: string
+  readonly place: NamePlace
+}
+
+/** A target's name, and what stands along it. */
+export interface TargetNames {
+  readonly name: NamePlace
+  readonly stations: readonly SeenStation[]
+}
 
 type Places = readonly [ScreenPoint, ...ScreenPoint[]]
 
@@ -61,6 +74,14 @@ export function useNames(named: () => Named) {
     return Math.min(...fixtures.map(({ at }) => toScreen(at).y - signSize(scale.value) - LINE))
   }
 
+  function seenStations(placed: PlacedTarget, places: NamePlaces): SeenStation[] {
+    return stationsOf(placed.target.form).map((along, i) => {
+      const at = toScreen(pointOn(placed, along))
+      const number = String(i + 1)
+      return { at, number, place: places.place(number, aroundDot(at, number)) }
+    })
+  }
+
   /** What names keep clear of, with these targets. */
   function marked(targets: Named['targets']): NamePlaces {
     const places = new NamePlaces()
@@ -77,19 +98,21 @@ export function useNames(named: () => Named) {
     return new Map(named().hangs.map((hang) => [hang.hang.id, places.place(hang.hang.hang.name, placesFor(hang))]))
   })
 
-  const targetNames = computed<ReadonlyMap<TargetId, NamePlace>>(() => {
+  const targetNames = computed<ReadonlyMap<TargetId, TargetNames>>(() => {
     const { hangs, targets } = named()
     const places = marked(targets)
     for (const { hang } of hangs) {
       const name = hangNames.value.get(hang.id)
       if (name?.isFree) places.write(hang.hang.name, name.at)
     }
-    return new Map(
-      [...targets.values()]
-        .map((placed) => ({ id: placed.id, name: placed.target.name, at: toScreen(pointOn(placed, null)) }))
-        .sort((a, b) => a.at.y - b.at.y)
-        .map(({ id, name, at }) => [id, places.place(name, besideMark(at, name))]),
-    )
+    const names = [...targets.values()]
+      .map((placed) => ({ placed, at: toScreen(pointOn(placed, null)) }))
+      .sort((a, b) => a.at.y - b.at.y)
+      .map(({ placed, at }) => {
+        const { name } = placed.target
+        return { placed, name: places.place(name, besideMark(at, name)) }
+      })
+    return new Map(names.map(({ placed, name }) => [placed.id, { name, stations: seenStations(placed, places) }]))
   })
 
   return { hangNames, targetNames, arm }
@@ -98,6 +121,18 @@ export function useNames(named: () => Named) {
 /** One over the other from a first place on. */
 function stacked(x: number, y: number, step: number): Places {
   return [{ x, y }, ...[1, 2, 3, 4].map((i) => ({ x, y: y + i * step }))]
+}
+
+/** Over a dot, under it or beside it. */
+function aroundDot({ x, y }: ScreenPoint, number: string): Places {
+  const left = x - widthOf(number) / 2
+  return [
+    { x: left, y: y - 5 },
+    { x: left, y: y + LINE },
+    { x: x + 5, y: y + LINE },
+    { x: x + 5, y: y - 5 },
+    { x: x - 5 - widthOf(number), y: y + LINE },
+  ]
 }
 
 /** At the left end or the right one, level with it, over it or under it. */
