@@ -2,11 +2,11 @@
 import { buffer } from 'node:stream/consumers'
 import { readShowDocument } from '#core/exchange/showFile'
 import { showId } from '#core/show/ids'
-import { motorFindings } from '#core/travel/check'
+import { travelFindings } from '#core/travel/check'
 import { parsedJson, refuse, unpacked } from './input'
 
 const read = readShowDocument(parsedJson(unpacked(await buffer(process.stdin))), showId.parse('checked'))
 if (!read.ok) refuse(`document: ${read.message}`)
-const tooFast = motorFindings(read.show)
-process.stdout.write(`${JSON.stringify({ tooFast })}\n`)
-process.exitCode = tooFast.length > 0 ? 1 : 0
+const found = travelFindings(read.show)
+process.stdout.write(`${JSON.stringify(found)}\n`)
+process.exitCode = Object.values(found).some((faults) => faults.length > 0) ? 1 : 0

@@ -37,7 +37,7 @@ export function fadedTo(
     ...to,
     beam: position.beam,
     position: position.solved,
-    zoom: zoomOf(from, to, progress(LEADING.width), position.solved),
+    zoom: zoomOnWay(from, to, progress(LEADING.width), position.solved),
     intensity: interpolate(from.intensity, to.intensity, progress(LEADING.light)),
     seen: interpolate(from.seen, to.seen, progress(LEADING.light)),
     colour: colourBetween(to.rigged.type, from.colour, to.colour, progress(LEADING.colour), colours),
@@ -47,7 +47,7 @@ export function fadedTo(
 }
 
 /** A pool asked for is as large as asked all the way, however far the light goes meanwhile; else the angle runs. */
-function zoomOf(from: StageFixture, to: StageFixture, t: number, position: SolvedPosition): SolvedZoom {
+export function zoomOnWay(from: StageFixture, to: StageFixture, t: number, position: SolvedPosition): SolvedZoom {
   if (t >= 1 && position === to.position) return to.zoom
   const { throwMetres } = position
   const areAsked = from.zoomValue?.kind === 'pool' && to.zoomValue?.kind === 'pool'

@@ -16,9 +16,11 @@ const timesByCue = derived(['cueTime'], (show): ReadonlyMap<string, readonly Cue
   group(show.all.cueTime.values(), ({ cue }) => cue),
 )
 
+const NONE: readonly CueTime[] = []
+
 /** The times of its own that a cue has. */
 export function timesOf(show: ShowPart<'cueTime'>, cue: string): readonly CueTime[] {
-  return timesByCue(show).get(cue) ?? []
+  return timesByCue(show).get(cue) ?? NONE
 }
 
 /**

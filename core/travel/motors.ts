@@ -1,26 +1,26 @@
 /** Moves of a cue that the motors of its heads cannot make in their time, and what would help. */
 import { LEADING } from '../attributes/catalogue'
-import { cuePicture } from '../cues/comparedCue'
 import { lineBetween, positionOnWay } from '../cues/fade'
 import type { StageFixture } from '../cues/onStage'
-import { timingOf } from '../cues/times'
 import { placeOfCue, valuesByCue } from '../cues/tracking'
-import { travelOf, type Travel } from '../cues/travel'
+import type { Travel } from '../cues/travel'
 import { add, distance, pointBetween, scale } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import type { Pose } from '../kinematics/head'
 import { allWays } from '../kinematics/inverse'
 import { axisTime, moveTime } from '../kinematics/motorTime'
 import type { SolvedPosition } from '../palettes/solve'
-import type { CueId } from '../show/ids'
+import type { CueId, FixtureId } from '../show/ids'
+import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
 import { surfacesOf, type Surfaces } from '../venue/surfaces'
+import { DARK, stepAt, type Step } from './course'
 import { chased, type AxisMotion } from './lag'
 import { demandOn, pathOf, type PathPoint } from './path'
 
 /** What a move asks of an axis that it cannot do. */
 export interface TooFast {
-  readonly fixture: StageFixture
+  readonly fixture: FixtureId
   readonly axis: 'pan' | 'tilt'
   /** °/s, °/s², or seconds for the whole move where neither is too much but there is no time to set out and stop. */
   readonly what: 'speed' | 'acceleration' | 'time'
@@ -36,8 +36,6 @@ export interface TooFast {
   readonly isLit: boolean
 }
 
-/** Below this a fixture counts as dark. */
-const DARK = 0.01
 /** Beyond what is possible by less than this part, nothing is said. */
 const SLACK = 1e-6
 const AXES = ['pan', 'tilt'] as const
@@ -51,30 +49,23 @@ interface HeadMove {
   readonly travel: Travel
 }
 
-/** Every move of a cue that is too fast, the furthest behind first; none in the first cue of a list, to which all comes from anywhere. */
+/** Every move of a cue that is too fast, the furthest behind first. */
 export function tooFastIn(show: Show, cue: CueId): TooFast[] {
-  const surfaces = surfacesOf(show)
-  return movesOf(show, cue)
-    .flatMap((move) => judged(move, surfaces) ?? [])
+  const place = placeOfCue(show, cue)
+  if (!place) return []
+  const turned = (valuesByCue(show).get(cue) ?? []).filter(({ attribute }) => attribute === LEADING.place)
+  return turned
+    .flatMap(({ fixture }) => {
+      const rigged = rigOf(show).get(fixture)
+      const step = rigged && stepAt(show, place.list, rigged, place.at)
+      return (step && tooFast(step, surfacesOf(show))) ?? []
+    })
     .sort((a, b) => (b.lagMetres ?? 0) - (a.lagMetres ?? 0))
 }
 
-/** The heads a cue turns, from where the cue before has them. */
-function movesOf(show: Show, cue: CueId): HeadMove[] {
-  const place = placeOfCue(show, cue)
-  const before = place?.list.cues[place.at - 1]
-  const record = show.all.cue.get(cue)
-  if (!before || !record) return []
-  const moved = (valuesByCue(show).get(cue) ?? []).filter(({ attribute }) => attribute === LEADING.place)
-  if (moved.length === 0) return []
-  const [then, now] = [cuePicture(show, before.id), cuePicture(show, cue)]
-  return moved.flatMap(({ fixture, attribute }): HeadMove[] => {
-    const [from, to] = [then.get(fixture), now.get(fixture)]
-    if (!from || !to) return []
-    const { seconds } = timingOf(show, cue, record, fixture, attribute, 'up')
-    const { travel } = travelOf(show, cue, fixture)
-    return [{ from, to, seconds, travel }]
-  })
+/** What of a step is too fast for the motors; null in the first cue of a list, to which all comes from anywhere. */
+export function tooFast({ from, to, place, travel, at, isPlaced }: Step, surfaces: Surfaces): TooFast | null {
+  return at > 0 && isPlaced ? judged({ from, to, seconds: place.seconds, travel }, surfaces) : null
 }
 
 /** A path, and whether it is the straight one. */
@@ -125,7 +116,7 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
     what: said.what,
     needed: said.needed,
     possible: said.possible,
-    fixture: to,
+    fixture: to.rigged.id,
     lagMetres: lagOf({ ...move, travel: path.travel }, surfaces),
     shortestSeconds: withinReason(Math.max(needed, ...faults.map(({ shortest }) => shortest))),
     byAngleSeconds: needed,

@@ -34,7 +34,7 @@ const notStraight = computed(() => {
   const own = new Set(timesOf(props.show, props.cue).map(({ fixture }) => fixture))
   return found.value
     .filter(({ shortestSeconds }) => shortestSeconds === null)
-    .map(({ fixture }) => fixture.rigged.id)
+    .map(({ fixture }) => fixture)
     .filter((id) => !own.has(id))
 })
 const byAngle = () =>
@@ -65,18 +65,18 @@ const lagInWords = ({ lagMetres, isLit }: TooFast) =>
       <button
         type="button"
         class="text-sm text-mist underline decoration-rule-2 hover:text-sail"
-        @click="selection.set(found.map(({ fixture }) => fixture.rigged.id))"
+        @click="selection.set(found.map(({ fixture }) => fixture))"
       >
         Select {{ found.length }}
       </button>
     </div>
     <p
       v-for="fault in shown"
-      :key="fault.fixture.rigged.id"
+      :key="fault.fixture"
       class="grid grid-cols-[34px_1fr_auto] gap-2 py-0.5 text-sm"
       :title="remedyInWords(fault)"
     >
-      <span class="font-mono">{{ fixtureNumber(fault.fixture.rigged.fixture) }}</span>
+      <span class="font-mono">{{ fixtureNumber(entity(show, 'fixture', fault.fixture)) }}</span>
       <span class="truncate text-mist">{{ demandInWords(fault) }}</span>
       <span :class="fault.isLit ? 'text-coral' : 'text-haze'">{{ lagInWords(fault) }}</span>
     </p>

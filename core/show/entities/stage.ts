@@ -50,11 +50,13 @@ export const showRecord = z.strictObject({
   colourFade: z.enum(COLOUR_FADES).default('by look'),
   travel: z.enum(TRAVELS).default('angle'),
 })
+/** Kept clear from the floor to a height; without one, to that of people's heads. */
+const keepClearZone = z.strictObject({ name, outline: ring, height: size.optional() })
 export const venue = z.strictObject({
   name,
   outline: ring,
   opening: z.strictObject({ width: size, height: size, depth: size }),
-  keepClear: z.array(z.strictObject({ name, outline: ring })).max(100),
+  keepClear: z.array(keepClearZone).max(100),
   levels: z.array(level).max(100),
 })
 /** Set pieces in a layer are shown, hidden and locked together. */

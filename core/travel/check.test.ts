@@ -1,0 +1,97 @@
+/** The check of moves, as a show changes under it. */
+import { describe, expect, it } from 'vitest'
+import { COMMAND_NAMES, RandomArguments, randomFrom } from '../../tests/support/randomCommands'
+import { richDesk } from '../../tests/support/richShow'
+import { seeds, Tally } from '../../tests/support/rounds'
+import { cuePicture } from '../cues/comparedCue'
+import { listsInOrder } from '../cues/tracking'
+import type { FixtureId } from '../show/ids'
+import { rigOf } from '../show/rig'
+import { showRecordOf, type Show } from '../show/show'
+import { TravelCheck, travelFindings, type StepFault } from './check'
+import { levelElsewhere, stepsOf } from './course'
+
+const tally = new Tally('Checks of moves')
+const START = richDesk()
+/** Everything is swift there and much is kept clear. */
+function hurried() {
+  const desk = START.copy()
+  const cues = [...desk.show.all.cue.keys()].map((_, i) => listsInOrder(desk.show).flatMap((list) => list.cues)[i]?.id)
+  desk.do('changeCues', { cues: cues.flatMap((cue) => cue ?? []), move: 0.4 })
+  const outline = [
+    { x: -8, y: 1 },
+    { x: 8, y: 1 },
+    { x: 8, y: -6 },
+    { x: -8, y: -6 },
+  ]
+  const { venue } = showRecordOf(desk.show)
+  desk.do('changeVenue', { venue, keepClear: [{ name: 'Wide', outline, height: 1 }] })
+  return desk
+}
+
+function whole(check: TravelCheck, show: Show): readonly StepFault[] {
+  const run = check.run(show)
+  let step = run.next()
+  while (!step.done) step = run.next()
+  return step.value
+}
+
+describe('the check of a whole show', () => {
+  it('finds after every change what one made anew finds', () => {
+    for (const seed of seeds(3)) {
+      const random = randomFrom(seed)
+      const desk = hurried()
+      const check = new TravelCheck()
+      for (let i = 0; i < 40; i++) {
+        const args = new RandomArguments(desk.show, [START.show], random)
+        const name = args.pick(COMMAND_NAMES)
+        if (!name || !desk.ask(name, args.forCommand(name))) continue
+        const found = whole(check, desk.show)
+        expect(found).toEqual(whole(new TravelCheck(), desk.show))
+        tally.count('faults', found.length)
+        tally.count(name)
+      }
+    }
+    expect(tally.of('faults')).toBeGreaterThan(100)
+  })
+
+  it('looks anew only at what something changed for', () => {
+    const desk = hurried()
+    const check = new TravelCheck()
+    const before = whole(check, desk.show)
+    expect(whole(check, desk.show)).toEqual(before)
+    const [one] = before
+    if (!one) throw new Error('nothing is wrong')
+    const cue = { cues: [one.cue], fixtures: [one.fixture] }
+    desk.do('setNumberInCues', { ...cue, attribute: 'intensity', number: 0.123, where: 'here only' })
+    const known = new Set(before)
+    const fresh = whole(check, desk.show).filter((fault) => !known.has(fault))
+    expect(new Set(fresh.map(({ fixture }) => fixture))).toEqual(new Set<FixtureId>([one.fixture]))
+  })
+
+  it('sees what cues look like, cue by cue', () => {
+    const { show } = START
+    for (const list of listsInOrder(show))
+      for (const rigged of rigOf(show).values()) {
+        if (levelElsewhere(show, list.id, rigged.id) !== null) continue
+        for (const step of stepsOf(show, list, rigged)) {
+          const before = list.cues[step.at - 1]
+          const { position, intensity, zoom } = cuePicture(show, step.cue).get(rigged.id) ?? step.from
+          expect([step.to.position, step.to.intensity, step.to.zoom]).toEqual([position, intensity, zoom])
+          if (before) expect(step.from.position).toEqual(cuePicture(show, before.id).get(rigged.id)?.position)
+          tally.count('steps')
+        }
+      }
+    expect(tally.of('steps')).toBeGreaterThan(10)
+  })
+
+  it('tells it with the names people use', () => {
+    const found = travelFindings(hurried().show)
+    expect(found.tooFast[0]).toMatchObject({
+      list: expect.any(String),
+      cue: expect.any(Number),
+      fixture: expect.any(String),
+    })
+    expect(found.sweeps[0]).toMatchObject({ zone: 'Wide', list: expect.any(String) })
+  })
+})

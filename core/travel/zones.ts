@@ -1,0 +1,131 @@
+/** Keep-clear zones as what no lit beam should pass through: an outline from the floor up to a height. */
+import { add, angleBetween, cross, dot, length, ORIGIN, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
+import { derived } from '../show/derived'
+import type { Venue } from '../show/entities'
+import { entity, showRecordOf } from '../show/show'
+import { isInside, type PlanPoint } from '../venue/outline'
+
+/** Where nothing else is said a zone goes up to people's heads as they sit and stand up, metres. */
+export const HEADS_METRES = 1.6
+
+export interface Zone {
+  readonly name: string
+  readonly outline: readonly PlanPoint[]
+  readonly height: number
+  /** Every edge of it: at the floor, on top and upright. */
+  readonly edges: readonly (readonly [Vec3, Vec3])[]
+  readonly middle: Vec3
+}
+
+/** The zones of the venue in play. */
+export const zonesOf = derived(['venue', 'show'], (show): readonly Zone[] =>
+  entity(show, 'venue', showRecordOf(show).venue).keepClear.map(zoneFrom),
+)
+
+/** A zone as it is stored, with its edges. */
+export function zoneFrom({ name, outline, height = HEADS_METRES }: Venue['keepClear'][number]): Zone {
+  const edges = outline.flatMap((from, i): (readonly [Vec3, Vec3])[] => {
+    const to = outline[(i + 1) % outline.length] ?? from
+    const [low, high] = [0, height].map(
+      (z) =>
+        [
+          { ...from, z },
+          { ...to, z },
+        ] as const,
+    )
+    return low && high ? [low, high, [low[0], high[0]]] : []
+  })
+  const middle = scale(
+    outline.reduce<Vec3>((sum, { x, y }) => add(sum, vec3(x, y, height / 2)), ORIGIN),
+    1 / outline.length,
+  )
+  return { name, outline, height, edges, middle }
+}
+
+/** A ray in the stage frame; `direction` is a unit vector. */
+export interface Ray {
+  readonly from: Vec3
+  readonly direction: Vec3
+}
+
+const RAD = Math.PI / 180
+/** Rays are followed so far, metres. */
+const FURTHEST = 200
+
+/** The nearest a zone comes to a ray, seen from where the ray starts: the angle, radians, and the direction of that place. */
+export interface Nearness {
+  readonly angle: number
+  /** A unit vector. */
+  readonly towards: Vec3
+}
+
+/**
+ * How near a zone comes to a ray by angle; 0 where the ray passes through it. What a zone covers of
+ * the directions from a place is bounded by its edges, so where the ray does not meet it the
+ * nearest place of it is on an edge. A cone round the ray meets it just when this angle is no more
+ * than the cone's half.
+ */
+export function nearnessTo(zone: Zone, ray: Ray): Nearness {
+  if (entersAt(zone, ray) !== null) return { angle: 0, towards: ray.direction }
+  let nearest: Nearness = { angle: Math.PI, towards: ray.direction }
+  for (const [a, b] of zone.edges) {
+    const found = nearnessToEdge(subtract(a, ray.from), subtract(b, ray.from), ray.direction)
+    if (found.angle < nearest.angle) nearest = found
+  }
+  return nearest
+}
+
+/**
+ * The direction within the wedge from `a` to `b` that is nearest to a direction: its projection on the
+ * plane they span where that lies between them, else one of the two.
+ */
+function nearnessToEdge(a: Vec3, b: Vec3, direction: Vec3): Nearness {
+  const normal = cross(a, b)
+  const size = length(normal)
+  if (size > 1e-12) {
+    const unit = scale(normal, 1 / size)
+    const off = dot(direction, unit)
+    const flat = subtract(direction, scale(unit, off))
+    const isBetween = dot(cross(a, flat), unit) >= 0 && dot(cross(flat, b), unit) >= 0
+    if (isBetween && length(flat) > 0)
+      return { angle: Math.asin(Math.min(1, Math.abs(off))), towards: scale(flat, 1 / length(flat)) }
+  }
+  const toA = angleBetween(direction, a) * RAD
+  const toB = angleBetween(direction, b) * RAD
+  const end = toA <= toB ? a : b
+  return { angle: Math.min(toA, toB), towards: scale(end, 1 / Math.max(length(end), 1e-12)) }
+}
+
+/** How far along a ray it is in a zone for the first time, metres; null where it never is. */
+export function entersAt({ outline, height }: Zone, { from, direction }: Ray): number | null {
+  const [near, far] = between(from.z, direction.z, height)
+  if (near > far) return null
+  const [begin, end] = [near, far].map((along) => add(from, scale(direction, along)))
+  if (!begin || !end) return null
+  if (isInside(outline, begin)) return near
+  let first: number | null = null
+  for (const [i, a] of outline.entries()) {
+    const part = crossingOf(begin, end, a, outline[(i + 1) % outline.length] ?? a)
+    if (part === null) continue
+    const along = near + (far - near) * part
+    if (first === null || along < first) first = along
+  }
+  return first
+}
+
+/** The stretch of a ray, metres, in which it is between the floor and a height; the first is larger where there is none. */
+function between(z: number, slope: number, height: number): readonly [near: number, far: number] {
+  if (Math.abs(slope) < 1e-12) return z >= 0 && z <= height ? [0, FURTHEST] : [1, 0]
+  const [a, b] = [-z / slope, (height - z) / slope]
+  return [Math.max(0, Math.min(a, b)), Math.min(FURTHEST, Math.max(a, b))]
+}
+
+/** How far along from `p` to `q`, 0 to 1, the line from `a` to `b` is crossed, seen from above; null where it is not. */
+function crossingOf(p: PlanPoint, q: PlanPoint, a: PlanPoint, b: PlanPoint): number | null {
+  const [dx, dy, ex, ey] = [q.x - p.x, q.y - p.y, b.x - a.x, b.y - a.y]
+  const denominator = dx * ey - dy * ex
+  if (denominator === 0) return null
+  const along = ((a.x - p.x) * ey - (a.y - p.y) * ex) / denominator
+  const across = ((a.x - p.x) * dy - (a.y - p.y) * dx) / denominator
+  return along >= 0 && along <= 1 && across >= 0 && across <= 1 ? along : null
+}
