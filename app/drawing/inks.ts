@@ -53,6 +53,13 @@ export function readSheetInks(): SheetInks {
   }
 }
 
+/** What charts are drawn with: lines, what is wrong, and what is written beside. */
+export function readChartInks(): Readonly<Record<'seen' | 'fault' | 'quiet' | 'line', string>> {
+  const style = getComputedStyle(document.documentElement)
+  const of = (name: string) => token(style, name)
+  return { seen: of('brass'), fault: of('coral'), quiet: of('haze'), line: of('rule') }
+}
+
 /** Bands from 0 to 255 as CSS. */
 export const cssOf = (bands: readonly number[]) => `rgb(${bands.map(Math.round).join(' ')})`
 

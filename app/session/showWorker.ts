@@ -1,10 +1,11 @@
 /** The worker beside an open show: it checks what was sent, and works out consequences without keeping the page waiting. */
-import { releaseProxy, transfer, wrap, type Remote } from 'comlink'
+import { proxy, releaseProxy, transfer, wrap, type Remote } from 'comlink'
 import { deltaBetween } from '#core/show/delta'
 import type { Show } from '#core/show/show'
 import { framePainted } from './afterNextFrame'
 import { isSnapshotSound } from './responses'
-import { consequencesOf, type Consequences, type ShowCopy } from './showCopy'
+import { TravelCheck } from '#core/travel/check'
+import { checkMoves, consequencesOf, type CheckNews, type Consequences, type ShowCopy } from './showCopy'
 
 export class ShowWorker {
   readonly #worker: Worker
@@ -34,9 +35,24 @@ export class ShowWorker {
   /** What a change from `before` to `after` carries along. */
   async consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> {
     await Promise.race([this.isSound, this.#ended])
-    const toSeen = deltaBetween(this.#held, before)
-    this.#held = before
+    const toSeen = this.#toSeen(before)
     return Promise.race([this.#copy.consequences(toSeen, deltaBetween(before, after), isSettled), this.#ended])
+  }
+
+  /** Checks the moves of a show, telling what it finds as it goes; resolves to false where it was stopped, or asked again meanwhile. */
+  async checkMoves(show: Show, tell: (news: CheckNews) => void): Promise<boolean> {
+    await Promise.race([this.isSound, this.#ended])
+    return Promise.race([this.#copy.checkMoves(this.#toSeen(show), proxy(tell)), this.#ended])
+  }
+
+  stopCheck(): void {
+    void this.#copy.stopCheck()
+  }
+
+  #toSeen(show: Show) {
+    const delta = deltaBetween(this.#held, show)
+    this.#held = show
+    return delta
   }
 
   close(): void {
@@ -47,7 +63,7 @@ export class ShowWorker {
 }
 
 /** What stands beside an open show. */
-export type Beside = Pick<ShowWorker, 'isSound' | 'close'> & {
+export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'stopCheck'> & {
   consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
 }
 
@@ -58,5 +74,12 @@ export function besideShow(bytes: ArrayBuffer, show: Show): Beside {
 
 function atOnce(bytes: ArrayBuffer): Beside {
   const isSound = framePainted().then(() => isSnapshotSound(bytes))
-  return { isSound, consequences: consequencesOf, close: () => undefined }
+  const check = new TravelCheck()
+  let checks = 0
+  const checkThese = (seen: Show, tell: (news: CheckNews) => void) => {
+    const own = (checks += 1)
+    return checkMoves(check, seen, tell, () => own === checks)
+  }
+  const stopCheck = () => void (checks += 1)
+  return { isSound, consequences: consequencesOf, checkMoves: checkThese, stopCheck, close: stopCheck }
 }

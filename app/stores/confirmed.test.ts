@@ -29,7 +29,10 @@ it('works out itself what a worker that ended would have, and goes on with the n
     },
     tookMilliseconds: 0,
     opened: { show: before, revision: 1 },
-    beside: { isSound: Promise.resolve(true), close, consequences },
+    beside: {
+      ...{ isSound: Promise.resolve(true), close, consequences },
+      ...{ checkMoves: () => Promise.resolve(true), stopCheck: () => undefined },
+    },
   })
   const ground = useConfirmed()
   ground.receiveWhole(whole(lost))

@@ -9,7 +9,7 @@ import type { JournalEntry } from '#core/journal/entry'
 import type { CommandId, PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
-import { consequencesOf, type Consequences } from '../session/showCopy'
+import { consequencesOf, type CheckNews, type Consequences } from '../session/showCopy'
 import type { Beside } from '../session/showWorker'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
@@ -107,6 +107,18 @@ export const useConfirmed = defineStore('confirmed', () => {
     return beside ? Promise.resolve(beside.consequences(before, after, isSettled)).catch(here) : here()
   }
 
+  /** Checks the moves of a show beside the page; resolves to false where it did not get to the end, as when the show is closed. */
+  async function checkMoves(show: Show, tell: (news: CheckNews) => void): Promise<boolean> {
+    const asked = beside
+    return asked
+      ? asked.checkMoves(show, tell).catch((error: unknown) => {
+          if (asked === beside) throw error
+          return false
+        })
+      : false
+  }
+  const stopCheck = () => beside?.stopCheck()
+
   function clear() {
     beside?.close()
     beside = null
@@ -130,6 +142,8 @@ export const useConfirmed = defineStore('confirmed', () => {
     answered,
     forget,
     consequences,
+    checkMoves,
+    stopCheck,
     clear,
   }
 })

@@ -8,6 +8,9 @@ import type { Family } from '#core/attributes/families'
 import type { CueId, CueListId, FixtureId, PaletteId } from '#core/show/ids'
 import { useProposal } from './proposal'
 
+/** What the moves of a cue can be found wanting in. */
+export type Fault = 'tooFast' | 'sweeps'
+
 /** Pixels of a row and of a cell, from the whole show to single values. */
 export const SHEET_ZOOMS = [
   { name: 'the show', row: 13, cell: 6, values: false },
@@ -22,7 +25,7 @@ export interface ChosenCells {
   readonly fixtures: readonly FixtureId[]
 }
 
-export type CuePanel = 'detail' | 'loose' | 'replace' | 'motors'
+export type CuePanel = 'detail' | 'loose' | 'replace' | Fault
 
 export const useCuesRoom = defineStore('cuesRoom', () => {
   const proposal = useProposal()
@@ -31,6 +34,8 @@ export const useCuesRoom = defineStore('cuesRoom', () => {
   const family = ref<Family>('position')
   const zoom = useLocalStorage('rhopander-sheet-zoom', 2)
   const panel = ref<CuePanel>('detail')
+  /** What is seen of the list: what its cues carry, or how they move. */
+  const view = ref<'sheet' | 'travel'>('sheet')
   const palette = ref<PaletteId | null>(null)
   /** Fixtures to show, as a person types them; empty for all. */
   const entry = ref('')
@@ -84,6 +89,7 @@ export const useCuesRoom = defineStore('cuesRoom', () => {
     family,
     zoom,
     panel,
+    view,
     palette,
     entry,
     cells,

@@ -1,48 +1,84 @@
 /** What of a show cannot be watched as it is meant: every step of every fixture in every list. */
+import { group } from 'd3-array'
 import { LEADING } from '../attributes/catalogue'
 import { atRest } from '../cues/atRest'
 import { timesOf } from '../cues/times'
 import { listsInOrder, type ListInOrder } from '../cues/tracking'
+import { WAY_KINDS } from '../cues/ways'
 import { fixtureNumber } from '../show/cells'
-import type { CueId, FixtureId } from '../show/ids'
+import { moveTime } from '../kinematics/motorTime'
+import type { CueId, CueListId, FixtureId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
-import { surfacesOf } from '../venue/surfaces'
+import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
 import { levelElsewhere, pointsOf, stepsOf } from './course'
 import { tooFast, type TooFast } from './motors'
 import { PaletteVersions } from './paletteVersions'
 import { sweepsOf, type Sweep } from './sweep'
 import { zonesOf } from './zones'
 
-/** What is wrong with what a cue does with a fixture; one of the two at least. */
-export interface StepFault {
+/** What a check goes by: where none of it changes there is nothing to look at anew. */
+export const CHECKED_KINDS = ['cueTime', ...WAY_KINDS, ...SURFACE_KINDS] as const
+
+/** What a cue does with a fixture, and what of it cannot be watched as it is meant. */
+export interface CheckedStep {
   readonly cue: CueId
-  readonly fixture: FixtureId
+  /** Whether its head turns. */
+  readonly turns: boolean
+  /** When it sets out, and how long it is to take; seconds. */
+  readonly begins: number
+  readonly lasts: number
+  /** How bright it is before and after, 0 to 1. */
+  readonly levels: readonly [before: number, after: number]
   readonly tooFast: TooFast | null
   readonly sweeps: readonly Sweep[]
 }
 
-/** How far a check has come. */
-export interface Progress {
+/** All that a list does with a fixture, in the order of its cues. */
+export interface CheckedCourse {
+  readonly list: CueListId
+  readonly fixture: FixtureId
+  readonly steps: readonly CheckedStep[]
+}
+
+/** How far a check has come, in fixtures of lists; `course` is the one just looked at, where it is another than before. */
+export interface Checked {
   readonly done: number
   readonly all: number
+  readonly course: CheckedCourse | null
 }
 
 interface Known {
   readonly inputs: readonly unknown[]
-  readonly faults: readonly StepFault[]
+  readonly course: CheckedCourse
 }
 
 /** Checks a show, and again as it changes: what a fixture does is looked at anew only where something it goes by is another. */
 export class TravelCheck {
-  #known = new Map<string, Known>()
+  readonly #known = new Map<string, Known>()
   readonly #palettes = new PaletteVersions()
 
-  #checked(show: Show, list: ListInOrder, rigged: RiggedFixture, known: Known | undefined): Known {
-    const inputs = this.#inputsOf(show, list, rigged)
-    const isSame = known?.inputs.length === inputs.length && inputs.every((input, i) => input === known.inputs[i])
-    return isSame ? known : { inputs, faults: faultsOf(show, list, rigged) }
+  /** Looks at every fixture in every list; can be left off anywhere. */
+  check(show: Show): Generator<Checked, void> {
+    this.#palettes.follow(show)
+    return this.#run(show)
+  }
+
+  *#run(show: Show): Generator<Checked, void> {
+    const [lists, rig] = [listsInOrder(show), rigOf(show)]
+    const all = lists.length * rig.size
+    let done = 0
+    for (const list of lists)
+      for (const rigged of rig.values()) {
+        const key = `${list.id} ${rigged.id}`
+        const inputs = this.#inputsOf(show, list, rigged)
+        const known = this.#known.get(key)
+        const isSame = known?.inputs.length === inputs.length && inputs.every((input, i) => input === known.inputs[i])
+        const course = isSame ? null : courseOf(show, list, rigged)
+        if (course) this.#known.set(key, { inputs, course })
+        yield { done: (done += 1), all, course }
+      }
   }
 
   /** Everything the steps of a fixture go by; the same objects as long as nothing of it changes. */
@@ -56,40 +92,34 @@ export class TravelCheck {
         inputs.push(at === 0, stored, list.cues[at]?.cue, timesOf(show, stored.cue), this.#palettes.of(stored.value))
     return inputs
   }
-
-  /** Yields after each fixture; returns all that is wrong, in the order of lists, cues and fixtures. */
-  *run(show: Show): Generator<Progress, readonly StepFault[]> {
-    this.#palettes.follow(show)
-    const lists = listsInOrder(show)
-    const rig = [...rigOf(show).values()]
-    const all = lists.length * rig.length
-    const known = new Map<string, Known>()
-    let done = 0
-    const found: StepFault[] = []
-    for (const list of lists) {
-      const ofList: StepFault[] = []
-      for (const rigged of rig) {
-        const key = `${list.id} ${rigged.id}`
-        const now = this.#checked(show, list, rigged, this.#known.get(key))
-        known.set(key, now)
-        ofList.push(...now.faults)
-        done += 1
-        yield { done, all }
-      }
-      const at = new Map(list.cues.map(({ id }, i) => [id, i]))
-      found.push(...ofList.sort((a, b) => (at.get(a.cue) ?? 0) - (at.get(b.cue) ?? 0)))
-    }
-    this.#known = known
-    return found
-  }
 }
 
-function faultsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly StepFault[] {
+function courseOf(show: Show, list: ListInOrder, rigged: RiggedFixture): CheckedCourse {
   const [surfaces, zones] = [surfacesOf(show), zonesOf(show)]
-  return stepsOf(show, list, rigged).flatMap((step) => {
-    const fault = { tooFast: tooFast(step, surfaces), sweeps: sweepsOf(step, zones, surfaces) }
-    return fault.tooFast || fault.sweeps.length > 0 ? [{ cue: step.cue, fixture: rigged.id, ...fault }] : []
+  const steps = stepsOf(show, list, rigged).map((step): CheckedStep => {
+    const { cue, from, to, place } = step
+    return {
+      cue,
+      turns: moveTime(rigged.mount.head, from.position.pose, to.position.pose) > 0,
+      begins: place.delay,
+      lasts: place.seconds,
+      levels: [from.intensity, to.intensity],
+      tooFast: tooFast(step, surfaces),
+      sweeps: sweepsOf(step, zones, surfaces),
+    }
   })
+  return { list: list.id, fixture: rigged.id, steps }
+}
+
+/** A step with its fixture. */
+export type FixtureStep = CheckedStep & Pick<CheckedCourse, 'fixture'>
+
+/** Steps in which something is wrong, by cue. */
+export function faultyByCue(courses: Iterable<CheckedCourse>): ReadonlyMap<CueId, readonly FixtureStep[]> {
+  const found = [...courses].flatMap(({ fixture, steps }) =>
+    steps.flatMap((step) => (step.tooFast || step.sweeps.length > 0 ? [{ fixture, ...step }] : [])),
+  )
+  return group(found, ({ cue }) => cue)
 }
 
 /** Where something was found, as people call list, cue and fixture. */
@@ -107,20 +137,19 @@ export interface TravelFindings {
 
 /** Everything that is wrong with the moves of a show, in the order they play in. */
 export function travelFindings(show: Show): TravelFindings {
-  const run = new TravelCheck().run(show)
-  let step = run.next()
-  while (!step.done) step = run.next()
-  const faults = step.value
+  const courses = [...new TravelCheck().check(show)].flatMap(({ course }) => course ?? [])
+  const faulty = faultyByCue(courses)
+  const found = listsInOrder(show).flatMap(({ list, cues }) =>
+    cues.flatMap(({ id, cue }) =>
+      (faulty.get(id) ?? []).map((step) => {
+        const record = show.all.fixture.get(step.fixture)
+        const fixture = record ? fixtureNumber(record) : ''
+        return { ...step, where: { list: list.name, cue: cue.number, fixture } }
+      }),
+    ),
+  )
   return {
-    tooFast: faults.flatMap(({ tooFast: found, ...fault }) => {
-      return found ? [{ ...found, ...whereOf(show, fault) }] : []
-    }),
-    sweeps: faults.flatMap(({ sweeps, ...fault }) => sweeps.map((sweep) => ({ ...whereOf(show, fault), ...sweep }))),
+    tooFast: found.flatMap(({ tooFast, where }) => (tooFast ? [{ ...tooFast, ...where }] : [])),
+    sweeps: found.flatMap(({ sweeps, where }) => sweeps.map((sweep) => ({ ...sweep, ...where }))),
   }
-}
-
-function whereOf(show: Show, { cue, fixture }: Pick<StepFault, 'cue' | 'fixture'>): Where {
-  const [record, lit] = [show.all.cue.get(cue), show.all.fixture.get(fixture)]
-  const list = record && show.all.cueList.get(record.list)
-  return { list: list?.name ?? '', cue: record?.number ?? NaN, fixture: lit ? fixtureNumber(lit) : '' }
 }

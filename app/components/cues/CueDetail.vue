@@ -17,6 +17,7 @@ import StagePicture from '../shelf/StagePicture.vue'
 import { PALETTE_FILL } from '../shelf/paletteColours'
 import CueMoveForm from './CueMoveForm.vue'
 import CueMotors from './CueMotors.vue'
+import CueSweeps from './CueSweeps.vue'
 import CueTimes from './CueTimes.vue'
 import { counted } from '#core/show/counted'
 
@@ -152,6 +153,7 @@ const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props
       <CueTimes class="col-span-4" :show="show" :cue="cue" />
     </section>
     <CueMotors :show="show" :cue="cue" />
+    <CueSweeps :show="show" :cue="cue" />
     <section class="border-b border-rule px-4 py-3" aria-labelledby="leaves-title">
       <div class="mb-2 flex items-baseline justify-between">
         <h3 id="leaves-title" class="font-semibold">On stage after it</h3>

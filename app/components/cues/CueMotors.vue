@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Moves of a cue that the motors of its heads cannot make in its time; one press gives it the time. */
 import { computed } from 'vue'
-import { tooFastIn, type TooFast } from '#core/travel/motors'
+import type { TooFast } from '#core/travel/motors'
 import { numbersInWords } from '#core/selection/written'
 import { fixtureNumber } from '#core/show/cells'
 import type { CueId } from '#core/show/ids'
@@ -10,12 +10,19 @@ import { entity, type Show } from '#core/show/show'
 import { shortNumber } from '../../composables/forms/numbers'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import { useTravelCheck } from '../../stores/travelCheck'
 
 const props = defineProps<{ show: Show; cue: CueId }>()
 const store = useShow()
 const selection = useSelection()
+const check = useTravelCheck()
 
-const found = computed(() => tooFastIn(props.show, props.cue))
+const found = computed(() =>
+  check
+    .faultsOf(props.cue)
+    .flatMap(({ tooFast }) => tooFast ?? [])
+    .sort((a, b) => (b.lagMetres ?? 0) - (a.lagMetres ?? 0)),
+)
 /** More than these stand in a list of their own when asked for. */
 const FEW = 4
 const shown = computed(() => found.value.slice(0, FEW))

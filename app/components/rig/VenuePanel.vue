@@ -3,6 +3,7 @@
 import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Level, Venue } from '#core/show/entities'
+import { HEADS_METRES } from '#core/travel/zones'
 import { showRecordOf, type Show } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
 
@@ -112,6 +113,12 @@ function addZone() {
         @click="change({ keepClear: venue.keepClear.filter((_, j) => j !== i) })"
       />
     </div>
+    <NumberField
+      label="Clear up to"
+      unit="m"
+      :value="zone.height ?? HEADS_METRES"
+      :keep="(height) => putZone(i, { height })"
+    />
     <OutlineField
       :label="`Outline of ${zone.name}`"
       :outline="zone.outline"

@@ -2,6 +2,7 @@
 /** Grid, stage outline, opening, centre and setting line, keep-clear zones and the scale. */
 import { computed } from 'vue'
 import type { Venue } from '#core/show/entities'
+import { zoneFrom } from '#core/travel/zones'
 import { heightOf } from '#core/venue/levels'
 import { usePlan } from '../../composables/stage/planKey'
 import { pathOf } from './svgPath'
@@ -11,10 +12,11 @@ const { toScreen, toStage, width, height, scale } = usePlan()
 
 const outline = computed(() => pathOf(props.venue.outline.map(toScreen)))
 const zones = computed(() =>
-  props.venue.keepClear.map(({ name, outline: ring }) => {
+  props.venue.keepClear.map((zone) => {
+    const { name, outline: ring } = zone
     const points = ring.map(toScreen)
     const lowest = points.reduce((a, b) => (b.y > a.y || (b.y === a.y && b.x < a.x) ? b : a))
-    return { name, path: pathOf(points), label: { x: lowest.x + 8, y: lowest.y - 8 } }
+    return { name, top: zoneFrom(zone).height, path: pathOf(points), label: { x: lowest.x + 8, y: lowest.y - 8 } }
   }),
 )
 
@@ -85,7 +87,9 @@ const bar = computed(() => {
     <path v-for="(wall, i) in walls" :key="i" :d="wall" class="fill-plank-2 stroke-rule-2" />
     <g v-for="zone in zones" :key="zone.name">
       <path :d="zone.path" class="stroke-coral/45" fill="url(#keep-clear)" stroke-dasharray="4 4" />
-      <text :x="zone.label.x" :y="zone.label.y" class="halo fill-coral text-[11px]">{{ zone.name }}, keep clear</text>
+      <text :x="zone.label.x" :y="zone.label.y" class="halo fill-coral text-[11px]"
+        >{{ zone.name }}, keep clear to {{ zone.top }} m</text
+      >
     </g>
     <path :d="`M${origin.x} 0V${height}`" class="stroke-rule-2/70" stroke-dasharray="14 5 3 5" />
     <path :d="`M0 ${origin.y}H${width}`" class="stroke-rule-2/70" stroke-dasharray="14 5 3 5" />

@@ -14,12 +14,14 @@ import CarrySheet from '../../../components/cues/CarrySheet.vue'
 import CellPanel from '../../../components/cues/CellPanel.vue'
 import CueDetail from '../../../components/cues/CueDetail.vue'
 import LoosePanel from '../../../components/cues/LoosePanel.vue'
-import MotorsPanel from '../../../components/cues/MotorsPanel.vue'
 import ReplacePanel from '../../../components/cues/ReplacePanel.vue'
 import RunStrip from '../../../components/cues/RunStrip.vue'
 import SheetLegend from '../../../components/cues/SheetLegend.vue'
 import SheetTools from '../../../components/cues/SheetTools.vue'
 import StagePlan from '../../../components/stage/StagePlan.vue'
+import FaultsPanel from '../../../components/travel/FaultsPanel.vue'
+import TravelDetail from '../../../components/travel/TravelDetail.vue'
+import TravelView from '../../../components/travel/TravelView.vue'
 
 const store = useShow()
 const compared = useCompared()
@@ -41,7 +43,8 @@ watch(
 const list = computed(() => room.list)
 const panelName = computed(() => {
   if (room.panel === 'loose') return 'Loose values'
-  if (room.panel === 'motors') return 'Too fast for the motors'
+  if (room.panel === 'tooFast') return 'Too fast for the motors'
+  if (room.panel === 'sweeps') return 'Sweeps'
   if (room.panel === 'replace') return 'Find and replace'
   return room.cells ? 'Cells' : `Cue ${room.cue?.cue.number ?? ''}`
 })
@@ -55,6 +58,12 @@ function step(by: 1 | -1) {
   if (next) room.look(next.id)
 }
 
+/** Which keys go from cue to cue: as the cues stand in either view. */
+const STEPS: Readonly<Record<'sheet' | 'travel', Readonly<Record<string, 1 | -1>>>> = {
+  sheet: { ArrowDown: 1, ArrowUp: -1 },
+  travel: { ArrowRight: 1, ArrowLeft: -1 },
+}
+
 const run = (name: 'goOn' | 'goBack' | 'pauseList') => () => {
   if (list.value) void store.send(name, { list: list.value.id })
 }
@@ -66,7 +75,7 @@ useEventListener('keydown', (event) => {
     if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.commit()
     return
   }
-  const by = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : null
+  const by = STEPS[room.view][event.key]
   if (by) {
     event.preventDefault()
     step(by)
@@ -88,7 +97,11 @@ function escape() {
     class="grid min-h-0 grid-rows-[minmax(0,1fr)_auto]"
     :style="{ gridTemplateColumns: `minmax(0, 1fr) ${panels.sizes.cue}px` }"
   >
-    <section class="relative flex min-h-0 flex-col bg-night" aria-label="Carry sheet">
+    <section v-if="room.view === 'travel'" class="relative flex min-h-0 flex-col bg-night" aria-label="Travel">
+      <PanelEdge panel="cue" grows="left" />
+      <TravelView :show="room.show" @go="go" />
+    </section>
+    <section v-else class="relative flex min-h-0 flex-col bg-night" aria-label="Carry sheet">
       <PanelEdge panel="cue" grows="left" />
       <SheetTools :show="room.show" :trouble="sheet?.trouble ?? null" />
       <template v-if="list && list.cues.length">
@@ -105,9 +118,14 @@ function escape() {
     </section>
     <aside class="min-h-0 overflow-y-auto border-l border-rule bg-deck" :aria-label="panelName" tabindex="0">
       <LoosePanel v-if="room.panel === 'loose'" :show="room.show" />
-      <MotorsPanel v-else-if="room.panel === 'motors'" :show="room.show" />
+      <FaultsPanel
+        v-else-if="room.panel === 'tooFast' || room.panel === 'sweeps'"
+        :show="room.show"
+        :fault="room.panel"
+      />
       <ReplacePanel v-else-if="room.panel === 'replace'" :show="room.show" />
       <CellPanel v-else-if="room.cells" :show="room.show" :cells="room.cells" />
+      <TravelDetail v-else-if="room.view === 'travel' && room.cue" :show="room.show" :cue="room.cue" />
       <CueDetail v-else-if="list && room.cue" :show="room.show" :list="list" :cue="room.cue.id" />
     </aside>
     <ProposalBar v-if="proposal.current" class="col-span-2" />

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+/** How a list moves: the paths of one cue on the plan, and under it what every fixture does cue by cue. */
+import type { CueId } from '#core/show/ids'
+import type { Show } from '#core/show/show'
+import { useCuesRoom } from '../../stores/cuesRoom'
+import ListSwitch from '../cues/ListSwitch.vue'
+import ViewOfCues from '../cues/ViewOfCues.vue'
+import FaultChips from './FaultChips.vue'
+import TravelPlan from './TravelPlan.vue'
+import TravelScrubber from './TravelScrubber.vue'
+import TravelSheet from './TravelSheet.vue'
+
+defineProps<{ show: Show }>()
+defineEmits<{ go: [cue: CueId] }>()
+const room = useCuesRoom()
+
+const LEGEND = [
+  { words: 'block: seen to move', ink: 'text-brass' },
+  { words: 'red: too fast, or in a zone', ink: 'text-coral' },
+  { words: 'moves in the dark', ink: 'text-shoal' },
+  { words: 'thin: lit, standing', ink: 'text-mist' },
+  { words: 'dots: dark', ink: 'text-mist' },
+] as const
+</script>
+
+<template>
+  <div class="flex flex-wrap items-center gap-x-2 gap-y-1.5 px-4 pt-2.5 pb-1.5">
+    <ViewOfCues />
+    <ListSwitch />
+    <FaultChips class="ml-auto" />
+  </div>
+  <template v-if="room.list?.cues.length">
+    <div class="relative min-h-0 flex-[5]">
+      <TravelPlan :show="show" />
+      <TravelScrubber class="absolute bottom-3 left-1/2 -translate-x-1/2" />
+    </div>
+    <TravelSheet class="min-h-0 flex-[4] border-t border-rule" :show="show" @go="(cue) => $emit('go', cue)" />
+    <p class="flex shrink-0 flex-wrap gap-x-4 border-t border-rule px-4 py-1.5 text-sm">
+      <span v-for="{ words, ink } in LEGEND" :key="words" :class="ink">{{ words }}</span>
+    </p>
+  </template>
+  <p v-else class="m-4 grid flex-1 place-items-center rounded-lg border border-dashed border-rule-2 text-mist">
+    <span>Without cues nothing moves. Build the first in Focus: aim or recall something, then press Cue.</span>
+  </p>
+</template>

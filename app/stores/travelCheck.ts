@@ -1,0 +1,71 @@
+/** What cannot be watched of the moves of every list: checked beside the page, and again as the show changes. */
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, triggerRef, watch } from 'vue'
+import type { CueId, ShowId } from '#core/show/ids'
+import { rigOf } from '#core/show/rig'
+import { CHECKED_KINDS, faultyByCue, type CheckedCourse, type FixtureStep } from '#core/travel/check'
+import { useConfirmed } from './confirmed'
+import type { Fault } from './cuesRoom'
+import { useShow } from './show'
+
+const NOTHING: readonly FixtureStep[] = []
+
+export const useTravelCheck = defineStore('travelCheck', () => {
+  const store = useShow()
+  const ground = useConfirmed()
+  const courses = shallowRef(new Map<string, CheckedCourse>())
+  /** The show they are of. */
+  let of: ShowId | null = null
+  /** How far a check has come, 0 to 1; null while none goes on. */
+  const part = ref<number | null>(null)
+  /** Whether the last check was stopped by hand: what is told is as it was before. */
+  const isStopped = ref(false)
+
+  /** Of what is still there. */
+  const known = computed(() => {
+    const show = store.view
+    if (!show) return []
+    const rig = rigOf(show)
+    return [...courses.value.values()].filter(({ list, fixture }) => show.all.cueList.has(list) && rig.has(fixture))
+  })
+  const faulty = computed(() => faultyByCue(known.value))
+  /** How many cues have such faults. */
+  const counts = computed<Record<Fault, number>>(() => {
+    const all = [...faulty.value.values()]
+    return {
+      tooFast: all.filter((steps) => steps.some(({ tooFast }) => tooFast)).length,
+      sweeps: all.filter((steps) => steps.some(({ sweeps }) => sweeps.length > 0)).length,
+    }
+  })
+  const faultsOf = (cue: CueId) => faulty.value.get(cue) ?? NOTHING
+
+  async function look() {
+    const show = store.view
+    if (!show) return
+    if (show.id !== of) courses.value = new Map()
+    of = show.id
+    isStopped.value = false
+    part.value = 0
+    const isWhole = await ground.checkMoves(show, (news) => {
+      for (const course of news.courses) courses.value.set(`${course.list} ${course.fixture}`, course)
+      if (news.courses.length > 0) triggerRef(courses)
+      part.value = news.part
+    })
+    if (isWhole || isStopped.value) part.value = null
+  }
+
+  /** Leaves off; what was found by then stays. */
+  function stop() {
+    isStopped.value = true
+    part.value = null
+    ground.stopCheck()
+  }
+
+  /** Looks on as long as somebody wants to know, whenever something it goes by changes. */
+  function follow() {
+    const sources = CHECKED_KINDS.map((kind) => () => store.view?.all[kind])
+    return watch([() => store.view?.id, ...sources], () => void look(), { immediate: true })
+  }
+
+  return { known, faulty, counts, faultsOf, part, isStopped, look, stop, follow }
+})
