@@ -1,7 +1,7 @@
 /** What the Travel view looks at: the moves of one cue, at an instant that can be moved by hand or runs. */
 import { useRafFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { cuePicture } from '#core/cues/comparedCue'
 import type { StageFixture } from '#core/cues/onStage'
 import { placeOfCue, valuesByCue } from '#core/cues/tracking'
@@ -10,6 +10,7 @@ import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { DARK, stepAt, type Step } from '#core/travel/course'
 import { endOfStep, seenAt } from '#core/travel/onTheWay'
+import type { TriedRemedy } from '../composables/travel/remedies'
 import { useCuesRoom } from './cuesRoom'
 import { useSelection } from './selection'
 
@@ -19,9 +20,13 @@ export const useTravelView = defineStore('travelView', () => {
   /** Seconds from the start of the cue. */
   const instant = ref(0)
 
+  /** What is looked at instead of the cue as it is: as it would be with something done about it. */
+  const tried = shallowRef<TriedRemedy | null>(null)
+
   /** What the cue does with every fixture it sets something of. */
   const steps = computed<readonly Step[]>(() => {
-    const { show, cue } = room
+    const { cue } = room
+    const show = tried.value?.show ?? room.show
     const place = show && cue && placeOfCue(show, cue.id)
     if (!show || !cue || !place) return []
     const set = new Set((valuesByCue(show).get(cue.id) ?? []).map(({ fixture }) => fixture))
@@ -84,9 +89,12 @@ export const useTravelView = defineStore('travelView', () => {
   }
   watch(
     () => room.cue?.id,
-    () => moveTo(0),
+    () => {
+      tried.value = null
+      moveTo(0)
+    },
   )
   watch(end, () => (instant.value = Math.min(instant.value, end.value)))
 
-  return { instant, steps, turning, seen, shown, end, looked, around, isPlaying, play, moveTo }
+  return { instant, tried, steps, turning, seen, shown, end, looked, around, isPlaying, play, moveTo }
 })

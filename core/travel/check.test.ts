@@ -8,7 +8,7 @@ import { listsInOrder } from '../cues/tracking'
 import type { FixtureId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
-import { faultyByCue, TravelCheck, travelFindings, type CheckedCourse } from './check'
+import { faultsIn, faultyByCue, TravelCheck, travelFindings, type CheckedCourse } from './check'
 import { levelElsewhere, stepsOf } from './course'
 
 const tally = new Tally('Checks of moves')
@@ -60,6 +60,8 @@ describe('the check of a whole show', () => {
         if (!name || !desk.ask(name, args.forCommand(name))) continue
         followed.look(desk.show)
         expect(followed.of(desk.show)).toEqual(anew(desk.show))
+        const [cue, faults] = args.pick([...faultyByCue(followed.of(desk.show))]) ?? []
+        if (cue) expect(new Set(faultsIn(desk.show, cue))).toEqual(new Set(faults))
         tally.count('faults', [...faultyByCue(followed.of(desk.show)).values()].flat().length)
         tally.count(name)
       }

@@ -3,7 +3,7 @@ import { group } from 'd3-array'
 import { LEADING } from '../attributes/catalogue'
 import { atRest } from '../cues/atRest'
 import { timesOf } from '../cues/times'
-import { listsInOrder, type ListInOrder } from '../cues/tracking'
+import { listsInOrder, placeOfCue, valuesByCue, type ListInOrder } from '../cues/tracking'
 import { WAY_KINDS } from '../cues/ways'
 import { fixtureNumber } from '../show/cells'
 import { moveTime } from '../kinematics/motorTime'
@@ -12,7 +12,8 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
-import { levelElsewhere, pointsOf, stepsOf } from './course'
+import { bentIn, type Bent } from './bent'
+import { levelElsewhere, pointsOf, stepAt, stepsOf, type Step } from './course'
 import { tooFast, type TooFast } from './motors'
 import { PaletteVersions } from './paletteVersions'
 import { sweepsOf, type Sweep } from './sweep'
@@ -33,6 +34,8 @@ export interface CheckedStep {
   readonly levels: readonly [before: number, after: number]
   readonly tooFast: TooFast | null
   readonly sweeps: readonly Sweep[]
+  /** Null where it goes as it is to. */
+  readonly bent: Bent | null
 }
 
 /** All that a list does with a fixture, in the order of its cues. */
@@ -95,31 +98,52 @@ export class TravelCheck {
 }
 
 function courseOf(show: Show, list: ListInOrder, rigged: RiggedFixture): CheckedCourse {
+  return {
+    list: list.id,
+    fixture: rigged.id,
+    steps: stepsOf(show, list, rigged).map((step) => checkedStep(show, step)),
+  }
+}
+
+function checkedStep(show: Show, step: Step): CheckedStep {
   const [surfaces, zones] = [surfacesOf(show), zonesOf(show)]
-  const steps = stepsOf(show, list, rigged).map((step): CheckedStep => {
-    const { cue, from, to, place } = step
-    return {
-      cue,
-      turns: moveTime(rigged.mount.head, from.position.pose, to.position.pose) > 0,
-      begins: place.delay,
-      lasts: place.seconds,
-      levels: [from.intensity, to.intensity],
-      tooFast: tooFast(step, surfaces),
-      sweeps: sweepsOf(step, zones, surfaces),
-    }
-  })
-  return { list: list.id, fixture: rigged.id, steps }
+  const { cue, from, to, place } = step
+  return {
+    cue,
+    turns: moveTime(to.rigged.mount.head, from.position.pose, to.position.pose) > 0,
+    begins: place.delay,
+    lasts: place.seconds,
+    levels: [from.intensity, to.intensity],
+    tooFast: tooFast(step, surfaces),
+    sweeps: sweepsOf(step, zones, surfaces),
+    bent: bentIn(step),
+  }
 }
 
 /** A step with its fixture. */
 export type FixtureStep = CheckedStep & Pick<CheckedCourse, 'fixture'>
 
+const isFaulty = ({ tooFast, sweeps }: CheckedStep) => tooFast !== null || sweeps.length > 0
+
 /** Steps in which something is wrong, by cue. */
 export function faultyByCue(courses: Iterable<CheckedCourse>): ReadonlyMap<CueId, readonly FixtureStep[]> {
   const found = [...courses].flatMap(({ fixture, steps }) =>
-    steps.flatMap((step) => (step.tooFast || step.sweeps.length > 0 ? [{ fixture, ...step }] : [])),
+    steps.filter(isFaulty).map((step) => ({ fixture, ...step })),
   )
   return group(found, ({ cue }) => cue)
+}
+
+/** What is wrong in one cue. */
+export function faultsIn(show: Show, cue: CueId): FixtureStep[] {
+  const place = placeOfCue(show, cue)
+  if (!place) return []
+  const set = new Set((valuesByCue(show).get(cue) ?? []).map(({ fixture }) => fixture))
+  return [...rigOf(show).values()].flatMap((rigged) => {
+    if (!set.has(rigged.id) && !(rigged.bar && set.has(rigged.bar.id))) return []
+    const step = stepAt(show, place.list, rigged, place.at)
+    const checked = step && checkedStep(show, step)
+    return checked && isFaulty(checked) ? [{ fixture: rigged.id, ...checked }] : []
+  })
 }
 
 /** Where something was found, as people call list, cue and fixture. */

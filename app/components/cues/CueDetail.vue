@@ -17,6 +17,7 @@ import StagePicture from '../shelf/StagePicture.vue'
 import { PALETTE_FILL } from '../shelf/paletteColours'
 import CueMoveForm from './CueMoveForm.vue'
 import CueMotors from './CueMotors.vue'
+import CueRemedies from './CueRemedies.vue'
 import CueSweeps from './CueSweeps.vue'
 import CueTimes from './CueTimes.vue'
 import { counted } from '#core/show/counted'
@@ -154,6 +155,7 @@ const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props
     </section>
     <CueMotors :show="show" :cue="cue" />
     <CueSweeps :show="show" :cue="cue" />
+    <CueRemedies :show="show" :cue="cue" />
     <section class="border-b border-rule px-4 py-3" aria-labelledby="leaves-title">
       <div class="mb-2 flex items-baseline justify-between">
         <h3 id="leaves-title" class="font-semibold">On stage after it</h3>

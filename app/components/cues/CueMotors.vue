@@ -1,19 +1,15 @@
 <script setup lang="ts">
-/** Moves of a cue that the motors of its heads cannot make in its time; one press gives it the time. */
+/** Moves of a cue that the motors of its heads cannot make in its time. */
 import { computed } from 'vue'
 import type { TooFast } from '#core/travel/motors'
-import { numbersInWords } from '#core/selection/written'
 import { fixtureNumber } from '#core/show/cells'
 import type { CueId } from '#core/show/ids'
-import { timesOf } from '#core/cues/times'
 import { entity, type Show } from '#core/show/show'
 import { shortNumber } from '../../composables/forms/numbers'
 import { useSelection } from '../../stores/selection'
-import { useShow } from '../../stores/show'
 import { useTravelCheck } from '../../stores/travelCheck'
 
 const props = defineProps<{ show: Show; cue: CueId }>()
-const store = useShow()
 const selection = useSelection()
 const check = useTravelCheck()
 
@@ -27,29 +23,6 @@ const found = computed(() =>
 const FEW = 4
 const shown = computed(() => found.value.slice(0, FEW))
 const more = computed(() => found.value.length - shown.value.length)
-
-/** To a tenth of a second, upwards: what is rounded down would be too fast again. */
-const roundedUp = (seconds: number) => Math.ceil(seconds * 10 - 1e-9) / 10
-/** The time in which all of them could; null where times of their own decide for some. */
-const wanted = computed(() => {
-  const hasOwn = timesOf(props.show, props.cue).some(({ seconds }) => seconds !== null)
-  const longest = Math.max(0, ...found.value.map(({ shortestSeconds }) => shortestSeconds ?? 0))
-  return hasOwn || longest === 0 ? null : roundedUp(longest)
-})
-/** Those that could not go straight in any time, and have no times of their own here. */
-const notStraight = computed(() => {
-  const own = new Set(timesOf(props.show, props.cue).map(({ fixture }) => fixture))
-  return found.value
-    .filter(({ shortestSeconds }) => shortestSeconds === null)
-    .map(({ fixture }) => fixture)
-    .filter((id) => !own.has(id))
-})
-const byAngle = () =>
-  store.send('setCueTimes', {
-    ...{ cues: [props.cue], fixtures: notStraight.value, family: 'position' },
-    ...{ seconds: null, delay: null, travel: 'angle' },
-  })
-const isShared = computed(() => entity(props.show, 'cue', props.cue).move === null)
 
 const UNITS = { speed: '°/s', acceleration: '°/s²', time: 's' } as const
 function demandInWords({ axis, what, needed, possible, shortestSeconds }: TooFast): string {
@@ -88,25 +61,5 @@ const lagInWords = ({ lagMetres, isLit }: TooFast) =>
       <span :class="fault.isLit ? 'text-coral' : 'text-haze'">{{ lagInWords(fault) }}</span>
     </p>
     <p v-if="more > 0" class="text-sm text-mist">and {{ more }} more</p>
-    <div class="mt-1.5 flex flex-wrap gap-1.5">
-      <button
-        v-if="wanted !== null"
-        type="button"
-        class="chip"
-        :title="isShared ? 'So far everything moves as intensity rises' : undefined"
-        @click="store.send('changeCues', { cues: [cue], move: wanted })"
-      >
-        Move in {{ wanted.toFixed(1) }} s
-      </button>
-      <button
-        v-if="notStraight.length > 0"
-        type="button"
-        class="chip"
-        title="Straight they pass their own pan axis, which no motor could follow"
-        @click="byAngle"
-      >
-        {{ numbersInWords(show, notStraight) }} by angle
-      </button>
-    </div>
   </section>
 </template>

@@ -2,14 +2,25 @@
 /** Lit beams of a cue that pass through a keep-clear zone, or come to stand in one. */
 import { computed } from 'vue'
 import { numbersInWords } from '#core/selection/written'
-import type { CueId } from '#core/show/ids'
+import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { useCuesRoom } from '../../stores/cuesRoom'
 import { useSelection } from '../../stores/selection'
 import { useTravelCheck } from '../../stores/travelCheck'
+import { useTravelView } from '../../stores/travelView'
 
 const props = defineProps<{ show: Show; cue: CueId }>()
 const selection = useSelection()
 const check = useTravelCheck()
+const room = useCuesRoom()
+const view = useTravelView()
+
+/** Looks at the plan as it is then, with those alone. */
+function see({ middle, fixtures: these }: { middle: number; fixtures: readonly FixtureId[] }) {
+  selection.set(these)
+  room.view = 'travel'
+  view.moveTo(middle)
+}
 
 const found = computed(() =>
   check.faultsOf(props.cue).flatMap(({ fixture, sweeps }) => sweeps.map((sweep) => ({ fixture, ...sweep }))),
@@ -18,7 +29,7 @@ const fixtures = computed(() => [...new Set(found.value.map(({ fixture }) => fix
 
 /** Those that do the same in one line. */
 const lines = computed(() => {
-  const alike = new Map<string, { what: string; level: number; fixtures: typeof fixtures.value }>()
+  const alike = new Map<string, { what: string; level: number; middle: number; fixtures: typeof fixtures.value }>()
   for (const { fixture, zone, fromSeconds, untilSeconds, level } of found.value) {
     const when =
       untilSeconds === null
@@ -26,8 +37,10 @@ const lines = computed(() => {
         : `${fromSeconds.toFixed(1)} to ${untilSeconds.toFixed(1)} s`
     const what = `${zone}, ${when}`
     const known = alike.get(what)
+    const middle = (fromSeconds + (untilSeconds ?? view.end)) / 2
     alike.set(what, {
       what,
+      middle,
       level: Math.max(level, known?.level ?? 0),
       fixtures: [...(known?.fixtures ?? []), fixture],
     })
@@ -48,10 +61,17 @@ const lines = computed(() => {
         Select {{ fixtures.length }}
       </button>
     </div>
-    <p v-for="line in lines" :key="line.what" class="grid grid-cols-[64px_1fr_auto] gap-2 py-0.5 text-sm">
+    <button
+      v-for="line in lines"
+      :key="line.what"
+      type="button"
+      class="grid w-full grid-cols-[34px_1fr_auto] gap-2 rounded py-0.5 text-left text-sm hover:bg-plank-2"
+      title="See it at its middle"
+      @click="see(line)"
+    >
       <span class="truncate font-mono">{{ numbersInWords(show, line.fixtures) }}</span>
       <span class="truncate text-mist" :title="line.what">{{ line.what }}</span>
       <span class="text-coral">{{ Math.round(100 * line.level) }} %</span>
-    </p>
+    </button>
   </section>
 </template>

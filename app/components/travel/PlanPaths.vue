@@ -25,8 +25,7 @@ const paths = computed(() =>
     const own = poolPath(step, step.travel, surfaces)
     const other = poolPath(step, step.travel === 'straight' ? 'angle' : 'straight', surfaces)
     if (!own) return []
-    const swept = check
-      .faultsOf(step.cue)
+    const swept = (view.tried?.faults ?? check.faultsOf(step.cue))
       .filter(({ fixture }) => fixture === step.to.rigged.id)
       .flatMap(({ sweeps }) => sweeps)
       .flatMap(({ fromSeconds, untilSeconds }) => {

@@ -1,16 +1,20 @@
 <script setup lang="ts">
 /** How a cue moves: what is seen of it, how fast its heads turn, and what is wrong. */
+import { group } from 'd3-array'
 import { computed } from 'vue'
 import { lengthOf } from '#core/cues/times'
 import type { CueInOrder } from '#core/cues/tracking'
 import { travelOf } from '#core/cues/travel'
+import { numbersInWords } from '#core/selection/written'
 import { counted } from '#core/show/counted'
 import type { Show } from '#core/show/show'
+import { bentIn } from '#core/travel/bent'
 import { travelInWords } from '../../composables/cues/travelWords'
 import { useCuesRoom } from '../../stores/cuesRoom'
 import { useTravelCheck } from '../../stores/travelCheck'
 import { useTravelView } from '../../stores/travelView'
 import CueMotors from '../cues/CueMotors.vue'
+import CueRemedies from '../cues/CueRemedies.vue'
 import CueSweeps from '../cues/CueSweeps.vue'
 import SpeedChart from './SpeedChart.vue'
 
@@ -18,6 +22,24 @@ const props = defineProps<{ show: Show; cue: CueInOrder }>()
 const room = useCuesRoom()
 const view = useTravelView()
 const check = useTravelCheck()
+
+/** Who is to go straight and cannot. */
+const bent = computed(() => {
+  const all = view.turning.flatMap((step) => {
+    const found = bentIn(step)
+    return found ? [{ ...found, fixture: step.to.rigged.id }] : []
+  })
+  return [...group(all, ({ why }) => why)].map(([why, these]) => {
+    const who = numbersInWords(
+      props.show,
+      these.map(({ fixture }) => fixture),
+    )
+    const until = Math.min(...these.map(({ seconds }) => seconds)).toFixed(1)
+    return why === 'lands nowhere'
+      ? `${who} by angle: their light lands nowhere to go straight from or to.`
+      : `${who} by angle: they end the other way round. Straight they get no further than ${until} s; turn them over in an earlier cue.`
+  })
+})
 
 const says = computed(() => travelOf(props.show, props.cue.id))
 const summary = computed(() => {
@@ -46,6 +68,7 @@ const summary = computed(() => {
         <span class="text-coral">{{ cue.cue.number }}</span> {{ cue.cue.name || 'No name' }}
       </h2>
       <p class="text-mist">{{ summary }}</p>
+      <p v-for="line in bent" :key="line" class="text-sm text-coral">{{ line }}</p>
       <p class="mt-1 flex items-baseline justify-between text-sm text-haze">
         <span>{{ travelInWords(says.travel) }}, as the {{ says.said }} says</span>
         <button
@@ -60,5 +83,6 @@ const summary = computed(() => {
     <SpeedChart v-if="view.shown.length" :show="show" />
     <CueMotors :show="show" :cue="cue.id" />
     <CueSweeps :show="show" :cue="cue.id" />
+    <CueRemedies :show="show" :cue="cue.id" />
   </div>
 </template>

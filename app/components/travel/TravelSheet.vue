@@ -121,6 +121,10 @@ watch(
     const column = columns.value.find(({ id }) => id === room.cue?.id)
     if (!box || !column) return
     const seen = width.value - LEFT
+    // Something of what moves in the cue is to be seen.
+    const moves = rows.value.findIndex(({ course }) => course?.at(column.at).step?.turns)
+    const isSeen = seenRows.value.some(({ course }) => course?.at(column.at).step?.turns)
+    if (moves >= 0 && !isSeen) box.scrollTop = moves * ROW
     if (column.x < box.scrollLeft) box.scrollLeft = column.x - COLUMN.least
     else if (column.x + column.width > box.scrollLeft + seen)
       box.scrollLeft = column.x + column.width + COLUMN.least - seen

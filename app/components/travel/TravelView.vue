@@ -1,8 +1,11 @@
 <script setup lang="ts">
 /** How a list moves: the paths of one cue on the plan, and under it what every fixture does cue by cue. */
+import { onMounted } from 'vue'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useCuesRoom } from '../../stores/cuesRoom'
+import { useStage } from '../../stores/stage'
+import { useTravelView } from '../../stores/travelView'
 import ListSwitch from '../cues/ListSwitch.vue'
 import ViewOfCues from '../cues/ViewOfCues.vue'
 import FaultChips from './FaultChips.vue'
@@ -13,6 +16,10 @@ import TravelSheet from './TravelSheet.vue'
 defineProps<{ show: Show }>()
 defineEmits<{ go: [cue: CueId] }>()
 const room = useCuesRoom()
+const travel = useTravelView()
+const stage = useStage()
+// A tool taken up in another room does nothing here.
+onMounted(() => (stage.tool = 'select'))
 
 const LEGEND = [
   { words: 'block: seen to move', ink: 'text-brass' },
@@ -32,7 +39,8 @@ const LEGEND = [
   <template v-if="room.list?.cues.length">
     <div class="relative min-h-0 flex-[5]">
       <TravelPlan :show="show" />
-      <TravelScrubber class="absolute bottom-3 left-1/2 -translate-x-1/2" />
+      <TravelScrubber class="absolute top-3 left-4" />
+      <p v-if="travel.tried" class="pill absolute top-3 right-4 bg-deck">As it would be: {{ travel.tried.label }}</p>
     </div>
     <TravelSheet class="min-h-0 flex-[4] border-t border-rule" :show="show" @go="(cue) => $emit('go', cue)" />
     <p class="flex shrink-0 flex-wrap gap-x-4 border-t border-rule px-4 py-1.5 text-sm">
