@@ -52,10 +52,20 @@ export interface Checked {
   readonly course: CheckedCourse | null
 }
 
+/** What a list does with a fixture it sets nothing of goes by nothing. */
+const NOTHING_SET: readonly unknown[] = []
+
 interface Known {
+  /** What the course was worked out from, but for the cues. */
   readonly inputs: readonly unknown[]
+  /** The cues and their times as they all were, and what of them the course goes by. */
+  readonly cues: readonly unknown[]
+  readonly cueInputs: readonly unknown[]
   readonly course: CheckedCourse
 }
+
+const isAlike = (a: readonly unknown[], b: readonly unknown[]) =>
+  a.length === b.length && a.every((one, i) => one === b[i])
 
 /** Checks a show, and again as it changes: what a fixture does is looked at anew only where something it goes by is another. */
 export class TravelCheck {
@@ -74,27 +84,44 @@ export class TravelCheck {
     let done = 0
     for (const list of lists)
       for (const rigged of rig.values()) {
-        const key = `${list.id} ${rigged.id}`
-        const inputs = this.#inputsOf(show, list, rigged)
-        const known = this.#known.get(key)
-        const isSame = known?.inputs.length === inputs.length && inputs.every((input, i) => input === known.inputs[i])
-        const course = isSame ? null : courseOf(show, list, rigged)
-        if (course) this.#known.set(key, { inputs, course })
+        const course = this.#courseOf(show, list, rigged)
         yield { done: (done += 1), all, course }
       }
   }
 
-  /** Everything the steps of a fixture go by; the same objects as long as nothing of it changes. */
+  /** What a fixture does down a list; null where it does what it did. */
+  #courseOf(show: Show, list: ListInOrder, rigged: RiggedFixture): CheckedCourse | null {
+    const key = `${list.id} ${rigged.id}`
+    const known = this.#known.get(key)
+    const inputs = this.#inputsOf(show, list, rigged)
+    const cues = [list, show.all.cueTime]
+    const isSame = known !== undefined && isAlike(known.inputs, inputs)
+    if (isSame && isAlike(known.cues, cues)) return null
+    const cueInputs = cueInputsOf(show, list, rigged)
+    const isStill = isSame && isAlike(known.cueInputs, cueInputs)
+    const course = isStill ? known.course : courseOf(show, list, rigged)
+    this.#known.set(key, { inputs, cues, cueInputs, course })
+    return isStill ? null : course
+  }
+
+  /** Everything but the cues that the steps of a fixture go by; the same objects as long as nothing of it changes. */
   #inputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
+    const all = pointsOf(show, list.id, rigged)
+    if (all.every((points) => points.length === 0)) return NOTHING_SET
     const { travel } = showRecordOf(show)
     const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
     const rest = [LEADING.place, LEADING.width, LEADING.light].map((attribute) => atRest(show, rigged, attribute))
     const inputs: unknown[] = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel, ...ofList, ...rest]
-    for (const points of pointsOf(show, list.id, rigged))
-      for (const { at, stored } of points)
-        inputs.push(at === 0, stored, list.cues[at]?.cue, timesOf(show, stored.cue), this.#palettes.of(stored.value))
+    for (const points of all) for (const { stored } of points) inputs.push(stored, this.#palettes.of(stored.value))
     return inputs
   }
+}
+
+/** What of the cues the steps of a fixture go by. */
+function cueInputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
+  return pointsOf(show, list.id, rigged).flatMap((points) =>
+    points.flatMap(({ at, stored }) => [at === 0, list.cues[at]?.cue, timesOf(show, stored.cue)]),
+  )
 }
 
 function courseOf(show: Show, list: ListInOrder, rigged: RiggedFixture): CheckedCourse {

@@ -2,13 +2,14 @@ import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { rounds } from '../../tests/support/rounds'
 import { Desk } from '../../tests/support/smallShow'
-import { fadedTo } from '../cues/fade'
+import { fadedTo, lineBetween } from '../cues/fade'
 import { subtract, vec3, type Vec3 } from '../geometry/vector'
 import { axisTime, moveTime } from '../kinematics/motorTime'
 import { surfacesOf } from '../venue/surfaces'
 import { chased, type AxisMotion } from './lag'
 import { tooFastIn } from './motors'
 import { demandOn, pathOf } from './path'
+import { isSurelySlow } from './slow'
 
 let desk: Desk
 const MARK = vec3(0, 2, 0)
@@ -99,6 +100,34 @@ describe('what a path asks', () => {
       }),
       rounds(4),
     )
+  })
+})
+
+describe('a move that is surely slow', () => {
+  it('asks nothing of any axis that it cannot, however it is followed', () => {
+    let slow = 0
+    fc.assert(
+      fc.property(place, place, within(0.3, 12), (a, b, move) => {
+        twoCues(a, b, move, 'straight')
+        desk.go(1)
+        const from = desk.seen(11)
+        desk.go(2)
+        const to = desk.seen(11)
+        const line = lineBetween(from, to)
+        const { mount } = to.rigged
+        if (!line || !isSurelySlow(mount, line, move, [from.position.pose, to.position.pose])) return
+        slow += 1
+        const poseAt = (t: number) => fadedTo(from, to, () => t, surfacesOf(desk.show), 'straight').position.pose
+        const path = pathOf(poseAt)
+        for (const axis of ['pan', 'tilt'] as const) {
+          const { speed, acceleration } = demandOn(axis, path, move)
+          expect(speed).toBeLessThanOrEqual((mount.head[axis].speed ?? Infinity) * 1.001)
+          expect(acceleration).toBeLessThanOrEqual((mount.head[axis].acceleration ?? Infinity) * 1.001)
+        }
+      }),
+      rounds(80),
+    )
+    expect(slow).toBeGreaterThan(20)
   })
 })
 

@@ -17,6 +17,7 @@ import { surfacesOf, type Surfaces } from '../venue/surfaces'
 import { DARK, stepAt, type Step } from './course'
 import { chased, type AxisMotion } from './lag'
 import { demandOn, pathOf, type PathPoint } from './path'
+import { isSurelySlow } from './slow'
 
 /** What a move asks of an axis that it cannot do. */
 export interface TooFast {
@@ -105,10 +106,11 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
   const { head } = to.rigged.mount
   const needed = moveTime(head, from.position.pose, to.position.pose)
   if (needed === 0) return null
+  const isLate = needed > seconds * (1 + SLACK)
+  if (!isLate && isClearlySlow(move)) return null
   const path = pathOfMove(move, surfaces)
   const faults = seconds > 0 ? AXES.flatMap((axis) => faultsOf(move, axis, path.points)) : []
   const [worst] = faults.sort((a, b) => b.needed / b.possible - a.needed / a.possible)
-  const isLate = needed > seconds * (1 + SLACK)
   if (!worst && !isLate) return null
   const said = worst ?? { axis: slowerAxis(move), what: 'time' as const, needed, possible: seconds }
   return {
@@ -122,6 +124,13 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
     byAngleSeconds: needed,
     isLit: Math.max(from.intensity, to.intensity) > DARK,
   }
+}
+
+/** Whether a straight move need not be followed to know that the motors can make it. */
+function isClearlySlow({ from, to, seconds, travel }: HeadMove): boolean {
+  const line = travel === 'straight' ? lineBetween(from, to) : null
+  const poses = [from.position.pose, to.position.pose] as const
+  return line !== null && isSurelySlow(to.rigged.mount, line, seconds, poses)
 }
 
 const withinReason = (seconds: number) => (seconds > WITHIN_REASON ? null : seconds)

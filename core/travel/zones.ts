@@ -1,5 +1,5 @@
 /** Keep-clear zones as what no lit beam should pass through: an outline from the floor up to a height. */
-import { add, angleBetween, cross, dot, length, ORIGIN, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
+import { add, cross, dot, length, ORIGIN, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
 import { derived } from '../show/derived'
 import type { Venue } from '../show/entities'
 import { entity, showRecordOf } from '../show/show'
@@ -48,7 +48,6 @@ export interface Ray {
   readonly direction: Vec3
 }
 
-const RAD = Math.PI / 180
 /** Rays are followed so far, metres. */
 const FURTHEST = 200
 
@@ -67,33 +66,28 @@ export interface Nearness {
  */
 export function nearnessTo(zone: Zone, ray: Ray): Nearness {
   if (entersAt(zone, ray) !== null) return { angle: 0, towards: ray.direction }
-  let nearest: Nearness = { angle: Math.PI, towards: ray.direction }
+  let best = { cosine: -Infinity, towards: ray.direction }
   for (const [a, b] of zone.edges) {
-    const found = nearnessToEdge(subtract(a, ray.from), subtract(b, ray.from), ray.direction)
-    if (found.angle < nearest.angle) nearest = found
+    const found = nearestOfEdge(subtract(a, ray.from), subtract(b, ray.from), ray.direction)
+    if (found.cosine > best.cosine) best = found
   }
-  return nearest
+  return { angle: Math.acos(Math.min(1, best.cosine)), towards: scale(best.towards, 1 / Math.max(length(best.towards), 1e-12)) }
 }
 
 /**
- * The direction within the wedge from `a` to `b` that is nearest to a direction: its projection on the
- * plane they span where that lies between them, else one of the two.
+ * The place within the wedge from `a` to `b` that is nearest to a unit direction, and the cosine of the
+ * angle between: its projection on the plane they span where that lies between them, else one of the two.
  */
-function nearnessToEdge(a: Vec3, b: Vec3, direction: Vec3): Nearness {
+function nearestOfEdge(a: Vec3, b: Vec3, direction: Vec3): { cosine: number; towards: Vec3 } {
   const normal = cross(a, b)
-  const size = length(normal)
-  if (size > 1e-12) {
-    const unit = scale(normal, 1 / size)
-    const off = dot(direction, unit)
-    const flat = subtract(direction, scale(unit, off))
-    const isBetween = dot(cross(a, flat), unit) >= 0 && dot(cross(flat, b), unit) >= 0
-    if (isBetween && length(flat) > 0)
-      return { angle: Math.asin(Math.min(1, Math.abs(off))), towards: scale(flat, 1 / length(flat)) }
+  const square = dot(normal, normal)
+  if (square > 1e-24) {
+    const flat = subtract(direction, scale(normal, dot(direction, normal) / square))
+    const isBetween = dot(cross(a, flat), normal) >= 0 && dot(cross(flat, b), normal) >= 0
+    if (isBetween) return { cosine: length(flat), towards: flat }
   }
-  const toA = angleBetween(direction, a) * RAD
-  const toB = angleBetween(direction, b) * RAD
-  const end = toA <= toB ? a : b
-  return { angle: Math.min(toA, toB), towards: scale(end, 1 / Math.max(length(end), 1e-12)) }
+  const [toA, toB] = [dot(direction, a) / length(a), dot(direction, b) / length(b)]
+  return toA >= toB ? { cosine: toA, towards: a } : { cosine: toB, towards: b }
 }
 
 /** How far along a ray it is in a zone for the first time, metres; null where it never is. */
