@@ -45,18 +45,6 @@ async function dragTarget(page: Page, name: string, by: { x: number; y: number }
 const PICTURES: readonly Picture[] = [
   // Every picture is taken by somebody new: this one shows few of them.
   {
-    name: 'people',
-    room: 'focus',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: /show menu/ }).click()
-      await page.getByRole('menuitem', { name: 'People and links' }).click()
-      await page.getByRole('radio', { name: 'walks the stage' }).click()
-      await page.getByLabel('For whom').fill('The associate')
-      await page.getByRole('button', { name: 'Make link' }).click()
-      await page.getByRole('img', { name: 'The link, to be read by a phone' }).waitFor()
-    },
-  },
-  {
     name: 'focus',
     room: 'focus',
     prepare: async (page) => {
@@ -77,17 +65,6 @@ const PICTURES: readonly Picture[] = [
       await page.keyboard.type('6.1')
       await page.keyboard.press('Enter')
       await page.getByRole('region', { name: 'Proposed change' }).waitFor()
-    },
-  },
-  {
-    name: 'find',
-    room: 'focus',
-    prepare: async (page) => {
-      await select(page, '12-17')
-      await page.keyboard.press('Control+k')
-      await page.keyboard.type('dory')
-      await page.keyboard.press('ArrowDown')
-      await page.getByText('Recall for the 6 selected').waitFor()
     },
   },
   {
@@ -159,6 +136,32 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: /^Cue 13 Storm/ }).click()
       await page.getByRole('group', { name: /^Cells of the carry sheet/ }).focus()
       for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
+    },
+  },
+  {
+    name: 'travel',
+    room: 'cues',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'Travel' }).click()
+      await page
+        .getByRole('list', { name: 'Cues' })
+        .getByRole('button', { name: /^14\.5/ })
+        .click()
+      await page.getByRole('slider', { name: 'Instant of the move' }).fill('0.6')
+      await page.getByRole('button', { name: /cues sweep$/ }).waitFor()
+    },
+  },
+  {
+    name: 'sweep',
+    room: 'cues',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /cues sweep$/ }).click()
+      await page
+        .getByRole('list', { name: 'Sweeps' })
+        .getByRole('button', { name: /Down to the jetty/ })
+        .click()
+      await page.getByRole('button', { name: /^41 Front rows/ }).click()
+      await page.getByRole('region', { name: 'What would help' }).waitFor()
     },
   },
   {

@@ -71,7 +71,10 @@ export function nearnessTo(zone: Zone, ray: Ray): Nearness {
     const found = nearestOfEdge(subtract(a, ray.from), subtract(b, ray.from), ray.direction)
     if (found.cosine > best.cosine) best = found
   }
-  return { angle: Math.acos(Math.min(1, best.cosine)), towards: scale(best.towards, 1 / Math.max(length(best.towards), 1e-12)) }
+  return {
+    angle: Math.acos(Math.min(1, best.cosine)),
+    towards: scale(best.towards, 1 / Math.max(length(best.towards), 1e-12)),
+  }
 }
 
 /**

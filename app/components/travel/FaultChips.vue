@@ -22,6 +22,9 @@ const toggle = (fault: Fault) => (room.panel = room.panel === fault ? 'detail' :
 
 <template>
   <div class="flex items-center gap-1.5" role="group" aria-label="What is wrong with the moves">
+    <span class="w-9 text-right font-mono text-xs text-haze" role="status">{{
+      check.part !== null && check.part < 1 ? `${Math.floor(check.part * 100)} %` : ''
+    }}</span>
     <button
       v-for="[fault, words, title] in chips"
       :key="fault"
@@ -34,8 +37,5 @@ const toggle = (fault: Fault) => (room.panel = room.panel === fault ? 'detail' :
     >
       {{ words }}
     </button>
-    <span v-if="check.part !== null && check.part < 1" class="font-mono text-xs text-haze" role="status"
-      >{{ Math.floor(check.part * 100) }} %</span
-    >
   </div>
 </template>

@@ -37,7 +37,9 @@ const bent = computed(() => {
     const until = Math.min(...these.map(({ seconds }) => seconds)).toFixed(1)
     return why === 'lands nowhere'
       ? `${who} by angle: their light lands nowhere to go straight from or to.`
-      : `${who} by angle: they end the other way round. Straight they get no further than ${until} s; turn them over in an earlier cue.`
+      : these.length === 1
+        ? `${who} by angle: it ends the other way round. Straight it gets no further than ${until} s; turn it over in an earlier cue.`
+        : `${who} by angle: they end the other way round. Straight they get no further than ${until} s; turn them over in an earlier cue.`
   })
 })
 
@@ -57,7 +59,7 @@ const summary = computed(() => {
   const late = faults.filter(({ tooFast }) => tooFast).length
   const sweeping = faults.filter(({ sweeps }) => sweeps.length > 0).length
   const wrong = [late > 0 ? `${late} cannot keep up` : '', sweeping > 0 ? `${sweeping} sweep what is kept clear` : '']
-  return [`${parts.join(', ')}.`, wrong.filter((part) => part !== '').join(', and ')].filter(Boolean).join(' ')
+  return [`${parts.join(', ')}.`, wrong.filter((part) => part !== '').map((part) => `${part}.`)].flat().join(' ')
 })
 </script>
 
