@@ -65,11 +65,11 @@ const lines = computed(() => {
       v-for="line in lines"
       :key="line.what"
       type="button"
-      class="grid w-full grid-cols-[34px_1fr_auto] gap-2 rounded py-0.5 text-left text-sm hover:bg-plank-2"
+      class="grid w-full grid-cols-[minmax(34px,max-content)_1fr_auto] gap-2 rounded py-0.5 text-left text-sm hover:bg-plank-2"
       title="See it at its middle"
       @click="see(line)"
     >
-      <span class="truncate font-mono">{{ numbersInWords(show, line.fixtures) }}</span>
+      <span class="max-w-24 truncate font-mono">{{ numbersInWords(show, line.fixtures) }}</span>
       <span class="truncate text-mist" :title="line.what">{{ line.what }}</span>
       <span class="text-coral">{{ Math.round(100 * line.level) }} %</span>
     </button>

@@ -2,7 +2,7 @@
 /** Which cue list is looked at, and its settings. */
 import { onClickOutside } from '@vueuse/core'
 import { Plus, Settings2 } from '@lucide/vue'
-import { ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { nextNumber } from '#core/show/freeNumbers'
 import { useCuesRoom } from '../../stores/cuesRoom'
 import { useShow } from '../../stores/show'
@@ -10,6 +10,7 @@ import ListMenu from './ListMenu.vue'
 
 const room = useCuesRoom()
 const store = useShow()
+const lists = computed(() => room.lists.map(({ id, list }) => ({ key: id, name: list.name })))
 const isOpen = ref(false)
 const menu = useTemplateRef<HTMLElement>('menu')
 onClickOutside(menu, () => (isOpen.value = false))
@@ -25,20 +26,12 @@ async function addList() {
 
 <template>
   <div class="flex items-center gap-2">
-    <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="Cue list">
-      <button
-        v-for="item in room.lists"
-        :key="item.id"
-        type="button"
-        role="radio"
-        :aria-checked="item.id === room.list?.id"
-        class="rounded-md px-2.5 py-1 text-sm"
-        :class="item.id === room.list?.id ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-        @click="room.lookAtList(item.id)"
-      >
-        {{ item.list.name }}
-      </button>
-    </div>
+    <SwitchField
+      label="Cue list"
+      :options="lists"
+      :value="room.list?.id ?? null"
+      @choose="(list) => room.lookAtList(list)"
+    />
     <div ref="menu" class="relative flex gap-1">
       <IconButton
         :icon="Settings2"

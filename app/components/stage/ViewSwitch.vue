@@ -7,9 +7,9 @@ import { useStage } from '../../stores/stage'
 const stage = useStage()
 const isInOwnColour = useOwnColour()
 const VIEWS = [
-  { view: 'plan', label: 'Plan' },
-  { view: 'section', label: 'Section' },
-  { view: 'space', label: 'Space' },
+  { key: 'plan', name: 'Plan' },
+  { key: 'section', name: 'Section' },
+  { key: 'space', name: 'Space' },
 ] as const
 const SIDES = [
   { side: 'side', label: 'From stage left' },
@@ -19,20 +19,7 @@ const SIDES = [
 
 <template>
   <div class="flex gap-1.5">
-    <div class="flex rounded-lg border border-rule-2 bg-deck p-0.5" role="radiogroup" aria-label="View">
-      <button
-        v-for="item in VIEWS"
-        :key="item.view"
-        type="button"
-        role="radio"
-        :aria-checked="stage.view === item.view"
-        class="rounded-md px-2 py-1 text-sm"
-        :class="stage.view === item.view ? 'bg-plank-2 font-semibold text-sail' : 'text-mist hover:text-sail'"
-        @click="stage.view = item.view"
-      >
-        {{ item.label }}
-      </button>
-    </div>
+    <SwitchField label="View" :options="VIEWS" :value="stage.view" @choose="(view) => (stage.view = view)" />
     <IconButton
       v-if="stage.view !== 'space'"
       :icon="Droplets"
