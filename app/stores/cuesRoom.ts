@@ -9,7 +9,7 @@ import type { CueId, CueListId, FixtureId, PaletteId } from '#core/show/ids'
 import { useProposal } from './proposal'
 
 /** What the moves of a cue can be found wanting in. */
-export type Fault = 'tooFast' | 'sweeps'
+export type Fault = 'tooFast' | 'sweeps' | 'accepted'
 
 /** Pixels of a row and of a cell, from the whole show to single values. */
 export const SHEET_ZOOMS = [

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, triggerRef, watch } from 'vue'
 import type { CueId, ShowId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
+import { acceptedSweeps, openSweeps } from '#core/travel/accepted'
 import { CHECKED_KINDS, faultyByCue, type CheckedCourse, type FixtureStep } from '#core/travel/check'
 import { useConfirmed } from './confirmed'
 import type { Fault } from './cuesRoom'
@@ -32,12 +33,30 @@ export const useTravelCheck = defineStore('travelCheck', () => {
   /** How many cues have such faults. */
   const counts = computed<Record<Fault, number>>(() => {
     const all = [...faulty.value.values()]
-    return {
-      tooFast: all.filter((steps) => steps.some(({ tooFast }) => tooFast)).length,
-      sweeps: all.filter((steps) => steps.some(({ sweeps }) => sweeps.length > 0)).length,
-    }
+    const counted = (fault: Fault) => all.filter((steps) => steps.some((step) => hasFault(step, fault))).length
+    return { tooFast: counted('tooFast'), sweeps: counted('sweeps'), accepted: counted('accepted') }
   })
+  /** Whether a step is wanting in this; what is accepted is told apart. */
+  function hasFault(step: FixtureStep, fault: Fault): boolean {
+    if (fault === 'tooFast') return step.tooFast !== null
+    if (!store.view) return false
+    return (fault === 'sweeps' ? openSweeps : acceptedSweeps)(store.view, step).length > 0
+  }
   const faultsOf = (cue: CueId) => faulty.value.get(cue) ?? NOTHING
+  /** The same without what is accepted. */
+  const open = computed<ReadonlyMap<CueId, readonly FixtureStep[]>>(() => {
+    const show = store.view
+    if (!show) return new Map()
+    return new Map(
+      [...faulty.value].map(([cue, steps]) => [
+        cue,
+        steps
+          .map((step) => ({ ...step, sweeps: openSweeps(show, step) }))
+          .filter(({ tooFast, sweeps }) => tooFast !== null || sweeps.length > 0),
+      ]),
+    )
+  })
+  const openFaultsOf = (cue: CueId) => open.value.get(cue) ?? NOTHING
 
   async function look() {
     const show = store.view
@@ -67,5 +86,5 @@ export const useTravelCheck = defineStore('travelCheck', () => {
     return watch([() => store.view?.id, ...sources], () => void look(), { immediate: true })
   }
 
-  return { known, faulty, counts, faultsOf, part, isStopped, look, stop, follow }
+  return { known, faulty, counts, faultsOf, openFaultsOf, hasFault, part, isStopped, look, stop, follow }
 })

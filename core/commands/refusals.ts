@@ -96,6 +96,7 @@ const WORDS = {
   'same fixture': always('Choose two different fixtures.'),
 
   // The hand.
+  'no such zone': ({ zone }: { readonly zone: string }) => `There is no keep-clear zone called ${zone} in this venue.`,
   'no such list': ({ list }: { readonly list: string }) => `There is no list of swatches called ${list}.`,
   'not able': ({ attribute }: { readonly attribute: string }) => `None of these fixtures has ${attribute}.`,
   'beyond range': ({

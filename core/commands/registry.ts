@@ -77,6 +77,8 @@ import { setPaletteRole } from './palettes/setPaletteRole'
 import { setShelfMask } from './palettes/setShelfMask'
 import { setTake } from './hand/setTake'
 import { changeShow } from './show/changeShow'
+import { acceptSweeps } from './cues/acceptSweeps'
+import { judgeSweepsAgain } from './cues/judgeSweepsAgain'
 import { importSwatches } from './palettes/importSwatches'
 import { removeSwatches } from './palettes/removeSwatches'
 import { setColour } from './hand/setColour'
@@ -222,6 +224,8 @@ const CHANGES = {
   setShelfMask,
   setTake,
   changeShow,
+  acceptSweeps,
+  judgeSweepsAgain,
   importSwatches,
   removeSwatches,
   setColour,

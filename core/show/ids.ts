@@ -20,6 +20,7 @@ export const groupId = text.brand<'GroupId'>()
 export const workingSetId = text.brand<'WorkingSetId'>()
 export const swatchId = text.brand<'SwatchId'>()
 export const paletteId = text.brand<'PaletteId'>()
+export const acceptedSweepId = text.brand<'AcceptedSweepId'>()
 export const cueListId = text.brand<'CueListId'>()
 export const cueId = text.brand<'CueId'>()
 

@@ -219,6 +219,14 @@ const DECLARED = {
     id: ({ cue, fixture, family }) => cueTimeId(cue, fixture, family),
     partOf: 'cue',
   }),
+  acceptedSweep: kind(cues.acceptedSweep, {
+    words: ['accepted sweep', 'accepted sweeps'],
+    table: 'accepted_sweep',
+    register: 'whole',
+    references: { venue: goesWith('venue'), cue: goesWith('cue'), fixture: goesWith('fixture') },
+    unique: ['venue', 'cue', 'fixture', 'zone'],
+    partOf: 'cue',
+  }),
   cueRun: kind(cues.cueRun, {
     words: ['running cue', 'running cues'],
     table: 'cue_run',

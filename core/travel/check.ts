@@ -12,6 +12,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
+import { acceptedSweeps, openSweeps } from './accepted'
 import { bentIn, type Bent } from './bent'
 import { levelElsewhere, pointsOf, stepAt, stepsOf, type Step } from './course'
 import { tooFast, type TooFast } from './motors'
@@ -184,6 +185,8 @@ interface Where {
 export interface TravelFindings {
   readonly tooFast: readonly (Where & Omit<TooFast, 'fixture'>)[]
   readonly sweeps: readonly (Where & Sweep)[]
+  /** Sweeps that are meant to be, with the reason. */
+  readonly accepted: readonly (Where & Sweep & { readonly reason: string })[]
 }
 
 /** Everything that is wrong with the moves of a show, in the order they play in. */
@@ -201,6 +204,9 @@ export function travelFindings(show: Show): TravelFindings {
   )
   return {
     tooFast: found.flatMap(({ tooFast, where }) => (tooFast ? [{ ...tooFast, ...where }] : [])),
-    sweeps: found.flatMap(({ sweeps, where }) => sweeps.map((sweep) => ({ ...sweep, ...where }))),
+    sweeps: found.flatMap(({ where, ...step }) => openSweeps(show, step).map((sweep) => ({ ...sweep, ...where }))),
+    accepted: found.flatMap(({ where, ...step }) =>
+      acceptedSweeps(show, step).map(({ reason, sweep }) => ({ ...sweep, ...where, reason })),
+    ),
   }
 }

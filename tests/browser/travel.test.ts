@@ -57,9 +57,19 @@ test('tells of light that passes through what is kept clear, and what would help
   await see.click()
   await expect(showPage.getByText(/^As it would be/)).toBeHidden()
   await help.getByRole('button', { name: /^Do it: Light \d\.\d s later/ }).click()
-  await expect(sweeps.getByRole('button')).toHaveCount(3)
+  await expect(sweeps.getByRole('button')).toHaveCount(4)
   await showPage.keyboard.press('Control+z')
-  await expect(sweeps.getByRole('button')).toHaveCount(5)
+  await expect(sweeps.getByRole('button')).toHaveCount(6)
+
+  await sweeps.getByRole('button', { name: 'Accept with a reason …' }).click()
+  await showPage.keyboard.type('The front rows stay empty')
+  await showPage.keyboard.press('Enter')
+  await expect(sweeps).toBeHidden()
+  await expect(showPage.getByRole('button', { name: '1 accepted' })).toBeVisible()
+  await expect(showPage.getByRole('button', { name: '11 cues sweep' })).toBeVisible()
+  await expectAccessible(showPage)
+  await detail(showPage, 8).getByRole('button', { name: 'Judge again: Front rows: The front rows stay empty' }).click()
+  await expect(showPage.getByRole('button', { name: '12 cues sweep' })).toBeVisible()
 })
 
 test('a zone is kept clear up to its height', async ({ showPage }) => {

@@ -49,9 +49,10 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [5, ['cueTime', 'cueRun']],
   [9, ['recordedFixture']],
   [15, ['swatch']],
+  [20, ['acceptedSweep']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [

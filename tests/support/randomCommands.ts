@@ -54,6 +54,7 @@ const KIND_IN: Readonly<Partial<Record<CommandName, Readonly<Record<string, Kind
   replaceFixture: { from: 'fixture', to: 'fixture' },
   replacePaletteInCues: { from: 'palette', to: 'palette' },
   deletePalettes: { to: 'palette' },
+  judgeSweepsAgain: { sweeps: 'acceptedSweep' },
   deleteHang: { to: 'hang' },
   deleteType: { to: 'fixtureType' },
   changeType: { id: 'fixtureMode' },
@@ -105,6 +106,10 @@ export class RandomArguments {
       case 'addType':
       case 'changeType':
         return this.#type(name)
+      case 'acceptSweeps': {
+        const zone = this.pick([...this.show.all.venue.values()].flatMap(({ keepClear }) => keepClear))?.name ?? 'none'
+        return { sweeps: [{ cue: this.#id('cue'), fixture: this.#id('fixture'), zone }], reason: 'Meant so' }
+      }
       case 'followAgain':
         return { values: this.#cueValues(({ mark }) => mark === 'held') }
       case 'mergePalettes': {

@@ -124,6 +124,8 @@ function addCues(desk: Desk): void {
   const times = { family: 'position', seconds: 3, delay: null, travel: 'straight' } as const
   desk.do('setCueTimes', { cues: [desk.choose.cue(1, 2)], fixtures: desk.fixtures('11'), ...times })
   desk.do('blockInCues', { cues: [desk.choose.cue(1, 3)], fixtures: desk.fixtures('12'), families: ['position'] })
+  const sweep = { cue: desk.choose.cue(1, 1), fixture: desk.fixture(11), zone: 'Front rows' }
+  desk.do('acceptSweeps', { sweeps: [sweep], reason: 'Nobody sits there' })
   desk.level('11,13,71.2,71.4', 'intensity', 1)
   desk.do('recordCue', { list: desk.choose.list(2), number: 1, name: 'Up', ...PLAIN_TIMES })
   desk.do('goToCue', { list: desk.choose.list(2), cue: null })

@@ -25,13 +25,13 @@ const view = useTravelView()
 
 /** Null while they are tried; empty where nothing is wrong. */
 const helping = shallowRef<readonly (TriedRemedy & { readonly remedy: Remedy })[] | null>([])
-const isWrong = computed(() => check.faultsOf(props.cue).length > 0)
+const isWrong = computed(() => check.openFaultsOf(props.cue).length > 0)
 
 /** Trying takes a while in a large cue: one after another, with a frame between. */
 function tryAll() {
-  const faults = check.faultsOf(props.cue)
+  const faults = check.openFaultsOf(props.cue)
   const { show, cue } = props
-  const isStill = () => props.show === show && props.cue === cue && check.faultsOf(cue) === faults
+  const isStill = () => props.show === show && props.cue === cue && check.openFaultsOf(cue) === faults
   const left = remediesFor(show, cue, faults)
   const found: (TriedRemedy & { readonly remedy: Remedy })[] = []
   helping.value = null
@@ -39,13 +39,13 @@ function tryAll() {
     if (!isStill()) return
     const one = faults.length > 0 ? left.shift() : undefined
     if (!one) return void (helping.value = found)
-    const tried = triedRemedy(one, store.attempt, cue, wrongIn(faults))
+    const tried = triedRemedy(one, store.attempt, cue, wrongIn(show, faults))
     if (tried) found.push({ ...tried, remedy: one })
     afterNextFrame(next)
   }
   next()
 }
-watch([() => props.cue, () => check.faultsOf(props.cue)], tryAll, { immediate: true })
+watch([() => props.cue, () => check.openFaultsOf(props.cue)], tryAll, { immediate: true })
 watch(
   () => props.show,
   () => (view.tried = null),
@@ -76,8 +76,8 @@ function look(tried: TriedRemedy) {
     >
       <span :title="one.remedy.why"
         >{{ one.label }}
-        <span class="block text-sm" :class="isClean(wrongIn(one.faults)) ? 'text-kelp' : 'text-mist'">{{
-          leftInWords(wrongIn(one.faults))
+        <span class="block text-sm" :class="isClean(wrongIn(one.show, one.faults)) ? 'text-kelp' : 'text-mist'">{{
+          leftInWords(wrongIn(one.show, one.faults))
         }}</span></span
       >
       <button

@@ -1,15 +1,19 @@
 <script setup lang="ts">
 /** Lit beams of a cue that pass through a keep-clear zone, or come to stand in one. */
-import { computed } from 'vue'
+import { group } from 'd3-array'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { numbersInWords } from '#core/selection/written'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { acceptedSweeps } from '#core/travel/accepted'
 import { useCuesRoom } from '../../stores/cuesRoom'
 import { useSelection } from '../../stores/selection'
+import { useShow } from '../../stores/show'
 import { useTravelCheck } from '../../stores/travelCheck'
 import { useTravelView } from '../../stores/travelView'
 
 const props = defineProps<{ show: Show; cue: CueId }>()
+const store = useShow()
 const selection = useSelection()
 const check = useTravelCheck()
 const room = useCuesRoom()
@@ -23,9 +27,42 @@ function see({ middle, fixtures: these }: { middle: number; fixtures: readonly F
 }
 
 const found = computed(() =>
-  check.faultsOf(props.cue).flatMap(({ fixture, sweeps }) => sweeps.map((sweep) => ({ fixture, ...sweep }))),
+  check.openFaultsOf(props.cue).flatMap(({ fixture, sweeps }) => sweeps.map((sweep) => ({ fixture, ...sweep }))),
 )
 const fixtures = computed(() => [...new Set(found.value.map(({ fixture }) => fixture))])
+
+const accepted = computed(() =>
+  check.faultsOf(props.cue).flatMap((step) =>
+    acceptedSweeps(props.show, step).map(({ id, reason, sweep }) => ({
+      id,
+      reason,
+      zone: sweep.zone,
+      fixture: step.fixture,
+    })),
+  ),
+)
+/** Accepted for the same reason in one line. */
+const reasons = computed(() => [...group(accepted.value, ({ reason, zone }) => `${zone}: ${reason}`)])
+
+/** The reason being written; null while none is. */
+const reason = ref<string | null>(null)
+const trouble = ref<string | null>(null)
+const field = useTemplateRef<HTMLInputElement>('field')
+async function beginReason() {
+  reason.value = ''
+  await nextTick()
+  field.value?.focus()
+}
+async function accept() {
+  const sweeps = found.value.map(({ fixture, zone }) => ({ cue: props.cue, fixture, zone }))
+  const refusal = await store.ask('acceptSweeps', { sweeps, reason: reason.value ?? '' })
+  trouble.value = refusal?.message ?? null
+  if (!refusal) reason.value = null
+}
+watch(
+  () => props.cue,
+  () => (reason.value = null),
+)
 
 /** Those that do the same in one line. */
 const lines = computed(() => {
@@ -73,5 +110,29 @@ const lines = computed(() => {
       <span class="truncate text-mist" :title="line.what">{{ line.what }}</span>
       <span class="text-coral">{{ Math.round(100 * line.level) }} %</span>
     </button>
+    <form v-if="reason !== null" class="mt-1.5 flex flex-wrap items-end gap-1.5" @submit.prevent="accept">
+      <label class="flex min-w-0 flex-1 flex-col text-sm text-mist"
+        >Meant so, because
+        <input ref="field" v-model="reason" class="field" maxlength="200" @keydown.esc.stop="reason = null" />
+      </label>
+      <button type="submit" class="chip" :disabled="reason.trim() === ''">Accept</button>
+      <p v-if="trouble" class="w-full text-sm text-coral" role="alert">{{ trouble }}</p>
+    </form>
+    <button v-else type="button" class="chip mt-1.5" @click="beginReason">Accept with a reason …</button>
+  </section>
+  <section v-if="reasons.length" class="border-b border-rule px-4 py-3" aria-labelledby="accepted-title">
+    <h3 id="accepted-title" class="mb-1 font-semibold">Accepted sweeps</h3>
+    <div v-for="[what, these] in reasons" :key="what" class="flex items-start gap-2 py-0.5 text-sm">
+      <span class="font-mono">{{ numbersInWords(show, [...new Set(these.map(({ fixture }) => fixture))]) }}</span>
+      <span class="flex-1 text-mist">{{ what }}</span>
+      <button
+        type="button"
+        class="chip px-1.5"
+        :aria-label="`Judge again: ${what}`"
+        @click="store.send('judgeSweepsAgain', { sweeps: [...new Set(these.map(({ id }) => id))] })"
+      >
+        Judge again
+      </button>
+    </div>
   </section>
 </template>

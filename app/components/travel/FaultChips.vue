@@ -13,6 +13,7 @@ const chips = computed(() =>
   (
     [
       ['sweeps', `${counted(check.counts.sweeps, 'cue')} sweep`, 'Cues that light a keep-clear zone'],
+      ['accepted', `${check.counts.accepted} accepted`, 'Cues that light a keep-clear zone and are meant to'],
       ['tooFast', `${counted(check.counts.tooFast, 'cue')} too fast`, 'Cues with moves the motors cannot make in time'],
     ] as const
   ).filter(([fault]) => check.counts[fault] > 0 || room.panel === fault),
@@ -22,7 +23,7 @@ const toggle = (fault: Fault) => (room.panel = room.panel === fault ? 'detail' :
 
 <template>
   <div class="flex items-center gap-1.5" role="group" aria-label="What is wrong with the moves">
-    <span class="w-9 text-right font-mono text-xs text-haze" role="status">{{
+    <span class="w-9 text-right font-mono text-xs text-haze">{{
       check.part !== null && check.part < 1 ? `${Math.floor(check.part * 100)} %` : ''
     }}</span>
     <button
@@ -30,7 +31,7 @@ const toggle = (fault: Fault) => (room.panel = room.panel === fault ? 'detail' :
       :key="fault"
       type="button"
       class="chip"
-      :class="room.panel === fault ? 'chip-on' : 'border-coral/60 text-coral'"
+      :class="room.panel === fault ? 'chip-on' : fault === 'accepted' ? 'text-mist' : 'border-coral/60 text-coral'"
       :aria-pressed="room.panel === fault"
       :title="title"
       @click="toggle(fault)"

@@ -23,15 +23,18 @@ const WORDS = {
     what: 'Lit beams that pass through a keep-clear zone while they move, or come to stand in one; the brightest is told.',
     none: 'No lit beam passes through a keep-clear zone.',
   },
+  accepted: {
+    title: 'Accepted sweeps',
+    what: 'Lit beams in keep-clear zones that are meant to be there. They are judged again one cue at a time.',
+    none: 'No sweep is accepted.',
+  },
 } as const
 const words = computed(() => WORDS[props.fault])
 
 const found = computed(() =>
   room.lists.flatMap(({ list, cues }) =>
     cues.flatMap(({ id, cue }) => {
-      const steps = check
-        .faultsOf(id)
-        .filter(({ tooFast, sweeps }) => (props.fault === 'tooFast' ? tooFast : sweeps.length > 0))
+      const steps = check.faultsOf(id).filter((step) => check.hasFault(step, props.fault))
       if (steps.length === 0) return []
       return [{ id, cue, list: list.name, fixtures: steps.length, worst: worstOf(steps), isLit: steps.some(isLit) }]
     }),
@@ -40,7 +43,7 @@ const found = computed(() =>
 const isLit = ({ levels }: FixtureStep) => Math.max(...levels) > DARK
 
 function worstOf(steps: readonly FixtureStep[]): string {
-  if (props.fault === 'sweeps')
+  if (props.fault !== 'tooFast')
     return `${Math.round(100 * Math.max(...steps.flatMap(({ sweeps }) => sweeps.map(({ level }) => level))))} %`
   if (!steps.some(isLit)) return 'dark'
   return `${Math.max(...steps.map(({ tooFast }) => tooFast?.lagMetres ?? 0)).toFixed(2)} m`

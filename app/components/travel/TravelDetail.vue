@@ -55,7 +55,7 @@ const summary = computed(() => {
       : '',
     dark > 0 ? `${seen.length > 0 ? dark : counted(dark, 'fixture')} in the dark` : '',
   ].filter((part) => part !== '')
-  const faults = check.faultsOf(props.cue.id)
+  const faults = check.openFaultsOf(props.cue.id)
   const late = faults.filter(({ tooFast }) => tooFast).length
   const sweeping = faults.filter(({ sweeps }) => sweeps.length > 0).length
   const wrong = [late > 0 ? `${late} cannot keep up` : '', sweeping > 0 ? `${sweeping} sweep what is kept clear` : '']

@@ -7,6 +7,7 @@ import { byNumber, fixtureNumber } from '#core/show/cells'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
+import { openSweeps } from '#core/travel/accepted'
 import { useTheme } from '../../composables/shell/useTheme'
 import { drawTravelCell, readTravelInks } from '../../drawing/travelCells'
 import { courseAt, type CourseInOrder } from '../../drawing/travelCourse'
@@ -55,7 +56,17 @@ const rows = computed(() => {
   const places = new Map(columns.value.map(({ id, at }) => [id, at]))
   const courses = new Map(
     check.known.flatMap(({ list, fixture, steps }): [FixtureId, CourseInOrder][] =>
-      list === room.list?.id && steps.length > 0 ? [[fixture, courseAt(steps, places)]] : [],
+      list === room.list?.id && steps.length > 0
+        ? [
+            [
+              fixture,
+              courseAt(
+                steps.map((step) => ({ ...step, sweeps: openSweeps(props.show, { fixture, ...step }) })),
+                places,
+              ),
+            ],
+          ]
+        : [],
     ),
   )
   return hangsOf(props.show).flatMap(({ hang, fixtures }) => {

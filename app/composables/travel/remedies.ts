@@ -6,6 +6,7 @@ import type { CommandInput } from '#core/commands/registry'
 import { numbersInWords } from '#core/selection/written'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { openSweeps } from '#core/travel/accepted'
 import { faultsIn, type FixtureStep } from '#core/travel/check'
 import { DARK } from '#core/travel/course'
 
@@ -99,16 +100,16 @@ function withoutOwn(show: Show, cue: CueId, faults: readonly FixtureStep[]): Fix
   return faults.map(({ fixture }) => fixture).filter((id) => !own.has(id))
 }
 
-/** How much is wrong: fixtures too fast, and fixtures that sweep. */
+/** How much is wrong: fixtures too fast, and fixtures that sweep unaccepted. */
 export interface Wrong {
   readonly tooFast: number
   readonly sweeps: number
 }
 
-export function wrongIn(faults: readonly FixtureStep[]): Wrong {
+export function wrongIn(show: Show, faults: readonly FixtureStep[]): Wrong {
   return {
     tooFast: faults.filter(({ tooFast }) => tooFast).length,
-    sweeps: faults.filter(({ sweeps }) => sweeps.length > 0).length,
+    sweeps: faults.filter((step) => openSweeps(show, step).length > 0).length,
   }
 }
 
@@ -125,6 +126,6 @@ export function triedRemedy(one: Remedy, by: Attempt, cue: CueId, now: Wrong): T
   if (!outcome.ok || outcome.changes.length === 0) return null
   const show = outcome.after()
   const faults = faultsIn(show, cue)
-  const left = wrongIn(faults)
+  const left = wrongIn(show, faults)
   return left.tooFast < now.tooFast || left.sweeps < now.sweeps ? { label: one.label, show, faults } : null
 }

@@ -70,6 +70,14 @@ export const cueTime = z
     (t) => t.travel === null || (t.fixture !== null && (t.family === null || t.family === 'position')),
     'the light of fixtures travels as they turn: in position, or in all families',
   )
+/** A lit beam in a keep-clear zone that is meant to be there, and why: of a fixture in a cue, in one venue. */
+export const acceptedSweep = z.strictObject({
+  venue: ids.venueId,
+  cue: ids.cueId,
+  fixture: ids.fixtureId,
+  zone: name,
+  reason: z.string().trim().min(1, 'say why').max(200),
+})
 /**
  * `blocked` values stand although they only repeat what is carried; `held` ones were kept as they
  * were when what they linked to changed, and `source` is the palette they would follow again.

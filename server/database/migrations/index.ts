@@ -19,6 +19,7 @@ import * as lamps from './016_lamps'
 import * as corners from './017_corners'
 import * as cells from './018_cells'
 import * as travel from './019_travel'
+import * as acceptedSweeps from './020_accepted_sweeps'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -40,6 +41,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '017_corners': corners,
   '018_cells': cells,
   '019_travel': travel,
+  '020_accepted_sweeps': acceptedSweeps,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -45,6 +45,7 @@ const panelName = computed(() => {
   if (room.panel === 'loose') return 'Loose values'
   if (room.panel === 'tooFast') return 'Too fast for the motors'
   if (room.panel === 'sweeps') return 'Sweeps'
+  if (room.panel === 'accepted') return 'Accepted sweeps'
   if (room.panel === 'replace') return 'Find and replace'
   return room.cells ? 'Cells' : `Cue ${room.cue?.cue.number ?? ''}`
 })
@@ -119,7 +120,7 @@ function escape() {
     <aside class="min-h-0 overflow-y-auto border-l border-rule bg-deck" :aria-label="panelName" tabindex="0">
       <LoosePanel v-if="room.panel === 'loose'" :show="room.show" />
       <FaultsPanel
-        v-else-if="room.panel === 'tooFast' || room.panel === 'sweeps'"
+        v-else-if="room.panel === 'tooFast' || room.panel === 'sweeps' || room.panel === 'accepted'"
         :show="room.show"
         :fault="room.panel"
       />
