@@ -1,4 +1,5 @@
 /** Everything that stands or hangs and gives no light: floor, levels, opening, set, hangs, bodies, targets. */
+import { zoneFrom } from '#core/travel/zones'
 import {
   AmbientLight,
   BufferGeometry,
@@ -142,7 +143,8 @@ function flat(faces: readonly Face[], colour: string): Mesh {
   )
 }
 
-function lines(points: readonly Vec3[], colour: string): LineSegments {
+/** Lines between pairs of points. */
+export function lines(points: readonly Vec3[], colour: string, opacity = 0.55): LineSegments {
   const geometry = new BufferGeometry()
   geometry.setAttribute(
     'position',
@@ -151,7 +153,7 @@ function lines(points: readonly Vec3[], colour: string): LineSegments {
       3,
     ),
   )
-  const drawn = new LineSegments(geometry, new LineBasicMaterial({ color: colour, transparent: true, opacity: 0.55 }))
+  const drawn = new LineSegments(geometry, new LineBasicMaterial({ color: colour, transparent: true, opacity }))
   drawn.layers.set(LAYERS.lines)
   return drawn
 }
@@ -161,7 +163,7 @@ function ringLines(corners: readonly Vec3[]): Vec3[] {
 }
 
 /** Edges of a prism: its rims, and its uprights where it has few. */
-function prismLines({ outline, bottom, top }: PlacedPrism): Vec3[] {
+function prismLines({ outline, bottom, top }: Pick<PlacedPrism, 'outline' | 'bottom' | 'top'>): Vec3[] {
   const at = (z: number) => outline.map((p) => vec3(p.x, p.y, z))
   const uprights = outline.length > 12 ? [] : outline.flatMap((p) => [vec3(p.x, p.y, bottom), vec3(p.x, p.y, top)])
   return [...ringLines(at(top)), ...ringLines(at(bottom)), ...uprights]
@@ -174,7 +176,7 @@ function floorLines({ outline, opening, keepClear }: Venue): Vec3[] {
   const half = opening.width / 2
   return [
     ...ring(outline),
-    ...keepClear.flatMap((zone) => ring(zone.outline)),
+    ...keepClear.flatMap((zone) => prismLines({ outline: zone.outline, bottom: lift, top: zoneFrom(zone).height })),
     vec3(0, -6, lift),
     vec3(0, opening.depth, lift),
     vec3(-half - 2, 0, lift),

@@ -57,6 +57,15 @@ export const useTravelCheck = defineStore('travelCheck', () => {
     )
   })
   const openFaultsOf = (cue: CueId) => open.value.get(cue) ?? NOTHING
+  /** What is wrong with the moves of a cue, in a few words; empty where nothing is. */
+  function troubleOf(cue: CueId): string {
+    const steps = openFaultsOf(cue)
+    const late = steps.filter(({ tooFast }) => tooFast).length
+    const sweeping = steps.filter(({ sweeps }) => sweeps.length > 0).length
+    return [late > 0 ? `${late} too fast` : '', sweeping > 0 ? `${sweeping} sweep` : '']
+      .filter((part) => part)
+      .join(', ')
+  }
 
   async function look() {
     const show = store.view
@@ -86,5 +95,5 @@ export const useTravelCheck = defineStore('travelCheck', () => {
     return watch([() => store.view?.id, ...sources], () => void look(), { immediate: true })
   }
 
-  return { known, faulty, counts, faultsOf, openFaultsOf, hasFault, part, isStopped, look, stop, follow }
+  return { known, faulty, counts, faultsOf, openFaultsOf, troubleOf, hasFault, part, isStopped, look, stop, follow }
 })

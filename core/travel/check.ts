@@ -13,7 +13,6 @@ import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
 import { acceptedSweeps, openSweeps } from './accepted'
-import { bentIn, type Bent } from './bent'
 import { levelElsewhere, pointsOf, stepAt, stepsOf, type Step } from './course'
 import { tooFast, type TooFast } from './motors'
 import { PaletteVersions } from './paletteVersions'
@@ -35,8 +34,6 @@ export interface CheckedStep {
   readonly levels: readonly [before: number, after: number]
   readonly tooFast: TooFast | null
   readonly sweeps: readonly Sweep[]
-  /** Null where it goes as it is to. */
-  readonly bent: Bent | null
 }
 
 /** All that a list does with a fixture, in the order of its cues. */
@@ -144,7 +141,6 @@ function checkedStep(show: Show, step: Step): CheckedStep {
     levels: [from.intensity, to.intensity],
     tooFast: tooFast(step, surfaces),
     sweeps: sweepsOf(step, zones, surfaces),
-    bent: bentIn(step),
   }
 }
 

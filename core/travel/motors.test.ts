@@ -6,8 +6,9 @@ import { fadedTo, lineBetween } from '../cues/fade'
 import { subtract, vec3, type Vec3 } from '../geometry/vector'
 import { axisTime, moveTime } from '../kinematics/motorTime'
 import { surfacesOf } from '../venue/surfaces'
+import type { CueId } from '../show/ids'
+import { faultsIn } from './check'
 import { chased, type AxisMotion } from './lag'
-import { tooFastIn } from './motors'
 import { demandOn, pathOf } from './path'
 import { isSurelySlow } from './slow'
 
@@ -27,7 +28,8 @@ function twoCues(from: Vec3, to: Vec3, move: number, travel: 'straight' | 'angle
   desk.do('changeCues', { cues: [desk.choose.cue(1, 2)], move, travel })
 }
 const second = () => desk.choose.cue(1, 2)
-const found = () => tooFastIn(desk.show, second())
+const tooFastIn = (cue: CueId) => faultsIn(desk.show, cue).flatMap(({ tooFast }) => tooFast ?? [])
+const found = () => tooFastIn(second())
 
 beforeEach(() => twoCues(vec3(-3, 1, 0), vec3(3, 6, 0), 5, 'angle'))
 
@@ -68,7 +70,7 @@ describe('moves that are too fast', () => {
   })
 
   it('are those of the cue only, and none where it takes up what was there', () => {
-    expect(tooFastIn(desk.show, desk.choose.cue(1, 1))).toEqual([])
+    expect(tooFastIn(desk.choose.cue(1, 1))).toEqual([])
     twoCues(MARK, MARK, 0, 'straight')
     expect(found()).toEqual([])
   })

@@ -1,8 +1,6 @@
 /** Moves of a cue that the motors of its heads cannot make in their time, and what would help. */
-import { LEADING } from '../attributes/catalogue'
 import { lineBetween, positionOnWay } from '../cues/fade'
 import type { StageFixture } from '../cues/onStage'
-import { placeOfCue, valuesByCue } from '../cues/tracking'
 import type { Travel } from '../cues/travel'
 import { add, distance, pointBetween, scale } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
@@ -10,11 +8,9 @@ import type { Pose } from '../kinematics/head'
 import { allWays } from '../kinematics/inverse'
 import { axisTime, moveTime } from '../kinematics/motorTime'
 import type { SolvedPosition } from '../palettes/solve'
-import type { CueId, FixtureId } from '../show/ids'
-import { rigOf } from '../show/rig'
-import type { Show } from '../show/show'
-import { surfacesOf, type Surfaces } from '../venue/surfaces'
-import { DARK, stepAt, type Step } from './course'
+import type { FixtureId } from '../show/ids'
+import type { Surfaces } from '../venue/surfaces'
+import { DARK, type Step } from './course'
 import { chased, type AxisMotion } from './lag'
 import { demandOn, pathOf, type PathPoint } from './path'
 import { isSurelySlow } from './slow'
@@ -48,20 +44,6 @@ interface HeadMove {
   readonly to: StageFixture
   readonly seconds: number
   readonly travel: Travel
-}
-
-/** Every move of a cue that is too fast, the furthest behind first. */
-export function tooFastIn(show: Show, cue: CueId): TooFast[] {
-  const place = placeOfCue(show, cue)
-  if (!place) return []
-  const turned = (valuesByCue(show).get(cue) ?? []).filter(({ attribute }) => attribute === LEADING.place)
-  return turned
-    .flatMap(({ fixture }) => {
-      const rigged = rigOf(show).get(fixture)
-      const step = rigged && stepAt(show, place.list, rigged, place.at)
-      return (step && tooFast(step, surfacesOf(show))) ?? []
-    })
-    .sort((a, b) => (b.lagMetres ?? 0) - (a.lagMetres ?? 0))
 }
 
 /** What of a step is too fast for the motors; null in the first cue of a list, to which all comes from anywhere. */

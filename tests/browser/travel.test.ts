@@ -21,6 +21,10 @@ test('shows where the light of a cue goes, and runs through it by hand and by it
   await showPage.getByRole('button', { name: 'Pause the move' }).click()
   await expect(slider).not.toHaveAttribute('aria-valuetext', '6.0 of 6.0 seconds')
 
+  await showPage.getByRole('radio', { name: 'Space' }).click()
+  await expect(showPage.getByRole('img', { name: /^The stage in space, \d+ lights$/ })).toBeVisible()
+  await showPage.getByRole('radiogroup', { name: 'View of the moves' }).getByRole('radio', { name: 'Plan' }).click()
+
   const chart = showPage.getByRole('slider', { name: /turn$/ })
   await slider.fill('1')
   await chart.focus()
@@ -68,6 +72,8 @@ test('tells of light that passes through what is kept clear, and what would help
   await expect(showPage.getByRole('button', { name: '1 accepted' })).toBeVisible()
   await expect(showPage.getByRole('button', { name: '11 cues sweep' })).toBeVisible()
   await expectAccessible(showPage)
+  await showPage.getByRole('radio', { name: 'Carry sheet' }).click()
+  await expect(showPage.getByRole('button', { name: 'Cue 8 Down to the jetty, 6 too fast', exact: true })).toBeVisible()
   await detail(showPage, 8).getByRole('button', { name: 'Judge again: Front rows: The front rows stay empty' }).click()
   await expect(showPage.getByRole('button', { name: '12 cues sweep' })).toBeVisible()
 })

@@ -14,6 +14,7 @@ import { useSheetChoice, type SheetSpot } from '../../composables/sheet/useSheet
 import { useSheetColumns } from '../../composables/sheet/useSheetColumns'
 import { sheetWords } from '../../composables/sheet/useSheetWords'
 import { useCuesRoom } from '../../stores/cuesRoom'
+import { useTravelCheck } from '../../stores/travelCheck'
 import { useWorkingSet } from '../../stores/workingSet'
 import CueRow from './CueRow.vue'
 import SheetCanvas from './SheetCanvas.vue'
@@ -23,6 +24,7 @@ const props = defineProps<{ show: Show }>()
 const emit = defineEmits<{ go: [cue: CueId] }>()
 const room = useCuesRoom()
 const workingSet = useWorkingSet()
+const check = useTravelCheck()
 
 const HEAD = 34
 const LEFT = 272
@@ -142,6 +144,7 @@ defineExpose({ trouble })
         :is-on-stage="id === room.list?.list.onStage"
         :is-looked="id === room.cue?.id"
         :is-quiet="isShutOut"
+        :trouble="check.troubleOf(id)"
         @look="room.look(id)"
         @go="emit('go', id)"
         @wheel.passive="wheel"

@@ -12,6 +12,8 @@ const props = defineProps<{
   isOnStage: boolean
   isLooked: boolean
   isQuiet: boolean
+  /** What is wrong with its moves, in words; empty where nothing is. */
+  trouble: string
 }>()
 const emit = defineEmits<{ look: []; go: [] }>()
 
@@ -35,7 +37,7 @@ const time = computed(() => {
       class="flex h-full items-center gap-2 pl-4 text-left"
       :class="isSmall ? 'text-[10px] leading-none' : ''"
       :style="{ width: `${left}px` }"
-      :aria-label="`Cue ${cue.number} ${cue.name}${isOnStage ? ', on stage' : ''}`"
+      :aria-label="`Cue ${cue.number} ${cue.name}${isOnStage ? ', on stage' : ''}${trouble && `, ${trouble}`}`"
       :aria-pressed="isLooked"
       @click="emit('look')"
       @dblclick="emit('go')"
@@ -47,6 +49,7 @@ const time = computed(() => {
         >{{ cue.name || 'No name'
         }}<span v-if="FOLLOWS[cue.follow]" class="ml-1.5 font-normal text-shoal">{{ FOLLOWS[cue.follow] }}</span></span
       >
+      <span v-if="trouble" class="size-1.5 shrink-0 rounded-full bg-coral" :title="trouble" />
       <span class="shrink-0 pr-4 font-mono text-mist">{{ time }}</span>
     </button>
   </li>

@@ -7,11 +7,11 @@ import { fixtureNumber } from '#core/show/cells'
 import type { Show } from '#core/show/show'
 import { useSpaceNames } from '../../composables/space/useSpaceNames'
 import { useSpacePointer } from '../../composables/space/useSpacePointer'
-import { useSpaceScene } from '../../composables/space/useSpaceScene'
+import { useSpaceScene, type SpacePicture } from '../../composables/space/useSpaceScene'
 import type { SetView } from '../../space/viewPoints'
 import NearnessButtons from '../stage/NearnessButtons.vue'
 
-const props = defineProps<{ show: Show }>()
+const props = defineProps<{ show: Show; picture?: SpacePicture | undefined }>()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
 const frame = useTemplateRef<HTMLElement>('frame')
 const { width, height } = useElementSize(frame)
@@ -20,6 +20,7 @@ const { space, pictures, lights, looking, trouble, fixtureAt, look, lookFromFixt
   canvas,
   () => props.show,
   isHazy,
+  () => props.picture ?? null,
 )
 const { pointed, onDown, onUp, onMove, onLeave } = useSpacePointer(canvas, () => props.show, fixtureAt)
 

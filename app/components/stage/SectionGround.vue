@@ -2,6 +2,7 @@
 /** Floor, levels, the opening and a grid of metres, in a section. */
 import { computed } from 'vue'
 import type { Venue } from '#core/show/entities'
+import { zoneFrom } from '#core/travel/zones'
 import { heightOf } from '#core/venue/levels'
 import { usePlan } from '../../composables/stage/planKey'
 import { pathOf } from './svgPath'
@@ -57,6 +58,16 @@ const levels = computed(() =>
     return { name: level.name, path: pathOf([{ ...low, z: 0 }, low, high, { ...high, z: 0 }].map(toScreen)) }
   }),
 )
+const zones = computed(() =>
+  props.venue.keepClear.map((zone) => {
+    const at = zone.outline.map((p) => p[across.value])
+    const [from, to] = [Math.min(...at), Math.max(...at)]
+    const top = zoneFrom(zone).height
+    const corner = (along: number, z: number) => toScreen({ x: along, y: along, z })
+    const corners = [corner(from, 0), corner(from, top), corner(to, top), corner(to, 0)]
+    return { name: zone.name, path: pathOf(corners), label: corner(from, top) }
+  }),
+)
 const bar = computed(() => {
   const metres = scale.value > 60 ? 1 : scale.value > 22 ? 2 : 5
   return { metres, pixels: metres * scale.value }
@@ -75,6 +86,12 @@ const bar = computed(() => {
       <path :d="level.path" class="fill-plank stroke-rule-2"
         ><title>{{ level.name }}</title></path
       >
+    </g>
+    <g v-for="zone in zones" :key="zone.name">
+      <path :d="zone.path" class="fill-coral/8 stroke-coral/45" stroke-dasharray="4 4" />
+      <text v-if="side === 'side'" :x="zone.label.x + 4" :y="zone.label.y - 4" class="halo fill-coral text-[11px]">{{
+        zone.name
+      }}</text>
     </g>
     <rect x="0" :y="floor.y" :width="width" :height="Math.max(0, height - floor.y)" class="fill-plank/60" />
     <path :d="`M0 ${floor.y}H${width}`" class="stroke-rule-2" stroke-width="1.5" />

@@ -1,56 +1,31 @@
 <script setup lang="ts">
-/** Where pools go in a cue: the way they take, the other kind beside it, and where a lit beam is in a keep-clear zone. */
+/** Where pools go in a cue, in plan: the way they take, the other kind beside it, and where a lit beam is in a keep-clear zone. */
 import { computed } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
-import { progressAt } from '#core/travel/course'
-import { poolPath, type PoolPath } from '#core/travel/onTheWay'
-import { surfacesOf } from '#core/venue/surfaces'
 import type { Show } from '#core/show/show'
+import type { PoolPath } from '#core/travel/onTheWay'
 import { usePlan } from '../../composables/stage/planKey'
-import { useTravelCheck } from '../../stores/travelCheck'
-import { useTravelView } from '../../stores/travelView'
+import { useTravelWays } from '../../composables/travel/useTravelWays'
 import { pathOf } from '../stage/svgPath'
 
 const props = defineProps<{ show: Show }>()
-const view = useTravelView()
-const check = useTravelCheck()
 const { toScreen } = usePlan()
+const ways = useTravelWays(() => props.show)
 
 /** Half as long as a tick across a path is, pixels. */
 const TICK = 4
 
 const paths = computed(() =>
-  view.shown.flatMap((step) => {
-    const surfaces = surfacesOf(props.show)
-    const own = poolPath(step, step.travel, surfaces)
-    const other = poolPath(step, step.travel === 'straight' ? 'angle' : 'straight', surfaces)
-    if (!own) return []
-    const swept = (view.tried?.faults ?? check.faultsOf(step.cue))
-      .filter(({ fixture }) => fixture === step.to.rigged.id)
-      .flatMap(({ sweeps }) => sweeps)
-      .flatMap(({ fromSeconds, untilSeconds }) => {
-        const ends = [fromSeconds, untilSeconds ?? Infinity].map((instant) => progressAt(step.place, instant))
-        return lineOf(partOf(own, ends[0] ?? 0, ends[1] ?? 1)) ?? []
-      })
-    return [
-      {
-        id: step.to.rigged.id,
-        own: lineOf(own.points),
-        ticks: ticksOf(own),
-        other: other && lineOf(other.points),
-        swept,
-      },
-    ]
-  }),
+  ways.value.map(({ id, own, other, swept }) => ({
+    id,
+    own: lineOf(own.points),
+    ticks: ticksOf(own),
+    other: other && lineOf(other.points),
+    swept: swept.flatMap((part) => lineOf(part) ?? []),
+  })),
 )
 
 const lineOf = (points: readonly Vec3[]) => (points.length < 2 ? null : pathOf(points.map(toScreen), false))
-
-/** The part of a path between two parts of its time, 0 to 1. */
-function partOf({ points }: PoolPath, from: number, to: number): Vec3[] {
-  const last = points.length - 1
-  return points.filter((_, i) => i / last >= from && i / last <= to)
-}
 
 /** A short line across the path at every second. */
 function ticksOf({ points, ticks }: PoolPath): string {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** How a list moves: the paths of one cue on the plan, and under it what every fixture does cue by cue. */
-import { onMounted } from 'vue'
+import { onMounted, ref } from 'vue'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useCuesRoom } from '../../stores/cuesRoom'
@@ -12,6 +12,7 @@ import FaultChips from './FaultChips.vue'
 import TravelPlan from './TravelPlan.vue'
 import TravelScrubber from './TravelScrubber.vue'
 import TravelSheet from './TravelSheet.vue'
+import TravelSpace from './TravelSpace.vue'
 
 defineProps<{ show: Show }>()
 defineEmits<{ go: [cue: CueId] }>()
@@ -21,6 +22,12 @@ const stage = useStage()
 // A tool taken up in another room does nothing here.
 onMounted(() => (stage.tool = 'select'))
 
+/** From above, or in space. */
+const surface = ref<'plan' | 'space'>('plan')
+const SURFACES = [
+  { key: 'plan', name: 'Plan' },
+  { key: 'space', name: 'Space' },
+] as const
 const LEGEND = [
   { words: 'block: seen to move', ink: 'text-brass' },
   { words: 'red: too fast, or in a zone', ink: 'text-coral' },
@@ -38,8 +45,17 @@ const LEGEND = [
   </div>
   <template v-if="room.list?.cues.length">
     <div class="relative min-h-0 flex-[5]">
-      <TravelPlan :show="show" />
-      <TravelScrubber class="absolute top-3 left-4" />
+      <TravelSpace v-if="surface === 'space'" :show="show" />
+      <TravelPlan v-else :show="show" />
+      <div class="absolute top-3 left-4 flex items-center gap-2">
+        <SwitchField
+          label="View of the moves"
+          :options="SURFACES"
+          :value="surface"
+          @choose="(key) => (surface = key)"
+        />
+        <TravelScrubber />
+      </div>
       <p v-if="travel.tried" class="pill absolute top-3 right-4 bg-deck">As it would be: {{ travel.tried.label }}</p>
     </div>
     <TravelSheet class="min-h-0 flex-[4] border-t border-rule" :show="show" @go="(cue) => $emit('go', cue)" />

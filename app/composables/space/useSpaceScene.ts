@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { Raycaster, Vector2, type Object3D } from 'three'
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch, type Ref } from 'vue'
+import type { StageFixture } from '#core/cues/onStage'
 import type { FixtureId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { DEGREE } from '#core/geometry/rotation'
@@ -15,6 +16,7 @@ import { spaceLights, type SpaceLight } from '../../space/lights'
 import { poolModel } from '../../space/poolModel'
 import { SpaceView } from '../../space/spaceView'
 import { disposeModel, shownFaces, stageModel } from '../../space/stageModel'
+import { wayModel, type SpaceWay } from '../../space/wayModel'
 import { viewFromFixture, viewOf, type SetView } from '../../space/viewPoints'
 import { useStage } from '../../stores/stage'
 import { useTurningSeconds } from '../stage/useTurningSeconds'
@@ -44,7 +46,19 @@ function widened(angle: number, { shape }: SpaceLight): number {
   return Math.min(MOST_OPEN, (2 * Math.atan(widestOf(shape) * Math.tan((angle / 2) * DEGREE))) / DEGREE)
 }
 
-export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, show: () => Show, isHazy: Ref<boolean>) {
+/** What is drawn where it is not what stands on the stage. */
+export interface SpacePicture {
+  readonly fixtures: readonly StageFixture[]
+  readonly ways: readonly SpaceWay[]
+}
+
+/** `picture` is null for what stands on the stage. */
+export function useSpaceScene(
+  canvas: Readonly<Ref<HTMLCanvasElement | null>>,
+  show: () => Show,
+  isHazy: Ref<boolean>,
+  picture: () => SpacePicture | null,
+) {
   const stage = useStage()
   const selection = useSelection()
   const space = shallowRef<SpaceView | null>(null)
@@ -55,7 +69,10 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   let heads: HeadModel | null = null
 
   const venue = computed(() => entity(show(), 'venue', showRecordOf(show()).venue))
-  const fixtures = computed(() => [...stage.standing.keys()].flatMap((id) => stage.seen(id) ?? []))
+  const fixtures = computed(
+    () => picture()?.fixtures ?? [...stage.standing.keys()].flatMap((id) => stage.seen(id) ?? []),
+  )
+  const ways = computed(() => picture()?.ways ?? null)
   const chosen = computed(() => new Set(selection.fixtures))
   const lights = computed(() => spaceLights(fixtures.value, chosen.value))
   const looking = computed(() => selection.fixtures.flatMap((id) => stage.seen(id) ?? [])[0])
@@ -112,6 +129,9 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
     replacePart('heads', heads.heads)
     replacePart('bases', heads.bases)
   }
+  function drawWays() {
+    replacePart('ways', ways.value && wayModel(ways.value))
+  }
   function drawStage() {
     replacePart('stage', stageModel(show()))
   }
@@ -144,6 +164,7 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
     drawStage()
     drawHeads()
     drawLights()
+    drawWays()
   })
   onUnmounted(() => {
     for (const part of parts.values()) disposeModel(part)
@@ -165,6 +186,7 @@ export function useSpaceScene(canvas: Readonly<Ref<HTMLCanvasElement | null>>, s
   )
   watch([fixtures, chosen], drawHeads)
   watch([lights, isHazy], drawLights)
+  watch(ways, drawWays)
 
   return { space, pictures, lights, looking, trouble, fixtureAt, look, lookFromFixture }
 }
