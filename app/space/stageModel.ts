@@ -1,5 +1,4 @@
 /** Everything that stands or hangs and gives no light: floor, levels, opening, set, hangs, bodies, targets. */
-import { zoneFrom } from '#core/travel/zones'
 import {
   AmbientLight,
   BufferGeometry,
@@ -29,6 +28,7 @@ import { hangsOf } from '#core/show/rig'
 import type { SetPieceId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
+import { zoneFrom } from '#core/travel/zones'
 import { heightOf } from '#core/venue/levels'
 import { LAYERS } from './exposure'
 import type { LitFace } from '#core/venue/litFaces'
