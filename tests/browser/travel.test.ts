@@ -18,7 +18,6 @@ test('shows where the light of a cue goes, and runs through it by hand and by it
   await showPage.keyboard.press('End')
   await expect(slider).toHaveAttribute('aria-valuetext', '6.0 of 6.0 seconds')
   await showPage.getByRole('button', { name: 'Play the move' }).click()
-  await showPage.getByRole('button', { name: 'Pause the move' }).click()
   await expect(slider).not.toHaveAttribute('aria-valuetext', '6.0 of 6.0 seconds')
 
   await showPage.getByRole('radio', { name: 'Space' }).click()
@@ -32,14 +31,11 @@ test('shows where the light of a cue goes, and runs through it by hand and by it
   await expect(chart).toHaveAttribute('aria-valuetext', /^1\.1 s; pan, fixture \d+: \d+ of \d+ °\/s; tilt/)
   await expectAccessible(showPage)
 
-  const rows = showPage.getByRole('button', { name: 'Fixture 31', exact: true })
-  await rows.click()
-  await expect(rows).toHaveAttribute('aria-pressed', 'true')
   await showPage
     .getByRole('list', { name: 'Cues' })
     .getByRole('button', { name: /^14\.5/ })
     .click()
-  await expect(showPage.getByRole('slider', { name: 'How fast 31 turn' })).toBeVisible()
+  await expect(showPage.getByRole('slider', { name: 'How fast 31-38 turn' })).toBeVisible()
   await showPage.getByRole('main').press('ArrowRight')
   await expect(detail(showPage, 15)).toBeVisible()
 })

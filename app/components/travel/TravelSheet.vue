@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What every fixture does down a list: cues across, as wide as they are long; fixtures down. Only what is seen is drawn. */
 import { useDevicePixelRatio, useElementSize, useEventListener } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch, watchPostEffect } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch, watchEffect, watchPostEffect } from 'vue'
 import { lengthOf } from '#core/cues/times'
 import { byNumber, fixtureNumber } from '#core/show/cells'
 import type { CueId, FixtureId } from '#core/show/ids'
@@ -124,8 +124,11 @@ function press(event: MouseEvent) {
   if (found?.row) selection.set([found.row.id])
 }
 
+/** Whether everything was found once: rows come one by one as the list is looked through. */
+const isFilled = ref(false)
+watchEffect(() => (isFilled.value ||= check.part === null && rows.value.length > 0))
 watch(
-  [() => room.cue?.id, () => width.value > 0],
+  [() => room.cue?.id, () => width.value > 0, isFilled],
   async () => {
     await nextTick()
     const box = scroller.value
