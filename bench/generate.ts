@@ -114,6 +114,7 @@ export function withCues(show: Show, cues: number, setInEach: number): Show {
       delay: 0,
       follow: 'wait',
       travel: 'angle',
+      quiet: false,
     })
     const palette = pick(palettes)
     for (let n = 0; n < setInEach; n++) {

@@ -1,5 +1,5 @@
 /** What a fixture does in a cue, drawn: a block while it moves, a line while it is lit, dots while it is dark. */
-import { DARK } from '#core/travel/course'
+import { DARK } from '#core/cues/darkness'
 import type { Brush } from './brush'
 import { readInks, readSheetInks } from './inks'
 import type { CourseCell } from './travelCourse'

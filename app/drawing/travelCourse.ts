@@ -2,7 +2,7 @@
 import { bisectRight } from 'd3-array'
 import type { CueId } from '#core/show/ids'
 import type { CheckedStep } from '#core/travel/check'
-import { DARK } from '#core/travel/course'
+import { DARK } from '#core/cues/darkness'
 
 /** What is seen of a fixture in a cue. */
 export interface CourseCell {

@@ -63,6 +63,8 @@ export interface AttributeKind {
   readonly seenAs?: SeenAs
   /** Of a blade. */
   readonly side?: BladeSide
+  /** Seconds from one end to the other where a type does not say; left out for what no motor moves. */
+  readonly endToEnd?: number
   readonly standard: string
 }
 
@@ -70,15 +72,15 @@ export const WHEEL_KINDS = ['colour', 'gobo', 'prism'] as const
 export type WheelKind = (typeof WHEEL_KINDS)[number]
 
 const LEVEL = { unit: 'level', fade: 'runs', min: 0, max: 1, rest: 0 } as const
-const SLOT = { unit: 'slot', fade: 'snaps', min: 0, max: 0, rest: 0 } as const
-const TURN = { unit: 'turn', fade: 'shorter way', min: -180, max: 180, rest: 0 } as const
+const SLOT = { unit: 'slot', fade: 'snaps', min: 0, max: 0, rest: 0, endToEnd: 1 } as const
+const TURN = { unit: 'turn', fade: 'shorter way', min: -180, max: 180, rest: 0, endToEnd: 1.2 } as const
 const SPIN = { unit: 'rpm', fade: 'runs', min: -60, max: 60, rest: 0 } as const
 const HERTZ = { unit: 'hertz', fade: 'runs', min: 0, max: 20, rest: 0 } as const
 /** As fast as it goes. */
 const PACE = { ...LEVEL, fade: 'snaps', rest: 1 } as const
-const BLADE = { ...LEVEL, family: 'shutters', seenAs: 'blade depth' } as const
+const BLADE = { ...LEVEL, family: 'shutters', seenAs: 'blade depth', endToEnd: 0.8 } as const
 /** Blades driven by their corners, going round clockwise looking with the light. */
-const CORNER = { ...LEVEL, family: 'shutters' } as const
+const CORNER = { ...LEVEL, family: 'shutters', endToEnd: 0.8 } as const
 const BLADE_ANGLE = {
   unit: 'degrees',
   fade: 'runs',
@@ -87,6 +89,7 @@ const BLADE_ANGLE = {
   rest: 0,
   family: 'shutters',
   seenAs: 'blade angle',
+  endToEnd: 0.8,
 } as const
 
 const DECLARED = {
@@ -152,10 +155,28 @@ const DECLARED = {
     min: 0,
     max: 0,
     rest: 0,
+    endToEnd: 1,
     standard: 'Zoom',
   },
-  edge: { serves: 'kind', ...LEVEL, seenAs: 'softness', family: 'beam', name: 'edge', standard: 'Focus1' },
-  iris: { serves: 'kind', ...LEVEL, seenAs: 'iris', family: 'beam', name: 'iris', rest: 1, standard: 'Iris' },
+  edge: {
+    serves: 'kind',
+    ...LEVEL,
+    seenAs: 'softness',
+    family: 'beam',
+    name: 'edge',
+    endToEnd: 1,
+    standard: 'Focus1',
+  },
+  iris: {
+    serves: 'kind',
+    ...LEVEL,
+    seenAs: 'iris',
+    family: 'beam',
+    name: 'iris',
+    rest: 1,
+    endToEnd: 0.6,
+    standard: 'Iris',
+  },
   frost: {
     serves: 'kind',
     ...LEVEL,
@@ -163,6 +184,7 @@ const DECLARED = {
     family: 'beam',
     name: 'frost#',
     most: 2,
+    endToEnd: 0.6,
     standard: 'Frost(n)',
   },
   prism: {
@@ -184,6 +206,7 @@ const DECLARED = {
     name: 'prism# place',
     most: 2,
     rest: 0.5,
+    endToEnd: 0.6,
     standard: 'Prism(n)Macro',
   },
   prismTurn: {
@@ -206,6 +229,7 @@ const DECLARED = {
     min: 0,
     max: 0,
     rest: 0,
+    endToEnd: 0.6,
     standard: 'CIE_X, CIE_Y, CIE_Brightness',
   },
   temperature: {
@@ -218,9 +242,19 @@ const DECLARED = {
     min: 2700,
     max: 6500,
     rest: 6500,
+    endToEnd: 0.6,
     standard: 'CTC',
   },
-  tint: { seenAs: 'tint', serves: 'any', ...LEVEL, family: 'colour', name: 'tint', min: -1, standard: 'Tint' },
+  tint: {
+    seenAs: 'tint',
+    serves: 'any',
+    ...LEVEL,
+    family: 'colour',
+    name: 'tint',
+    min: -1,
+    endToEnd: 0.6,
+    standard: 'Tint',
+  },
   colourWheel: {
     serves: 'kind',
     ...SLOT,
@@ -279,7 +313,15 @@ const DECLARED = {
     most: 4,
     standard: 'Gobo(n)WheelSpin',
   },
-  animation: { serves: 'kind', ...LEVEL, family: 'gobo', name: 'animation#', most: 2, standard: 'AnimationWheel(n)' },
+  animation: {
+    serves: 'kind',
+    ...LEVEL,
+    family: 'gobo',
+    name: 'animation#',
+    most: 2,
+    endToEnd: 0.8,
+    standard: 'AnimationWheel(n)',
+  },
   animationTurn: {
     serves: 'kind',
     of: 'animation',
@@ -381,6 +423,7 @@ const DECLARED = {
     min: -90,
     max: 90,
     rest: 0,
+    endToEnd: 1,
     standard: 'ShaperRot',
   },
 } as const satisfies Readonly<Record<string, AttributeKind>>

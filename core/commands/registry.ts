@@ -78,6 +78,9 @@ import { setShelfMask } from './palettes/setShelfMask'
 import { setTake } from './hand/setTake'
 import { changeShow } from './show/changeShow'
 import { acceptSweeps } from './cues/acceptSweeps'
+import { insertDarkCue } from './cues/insertDarkCue'
+import { setDarkMoves } from './cues/setDarkMoves'
+import { stripDarkMoves } from './cues/stripDarkMoves'
 import { judgeSweepsAgain } from './cues/judgeSweepsAgain'
 import { importSwatches } from './palettes/importSwatches'
 import { removeSwatches } from './palettes/removeSwatches'
@@ -226,6 +229,9 @@ const CHANGES = {
   changeShow,
   acceptSweeps,
   judgeSweepsAgain,
+  setDarkMoves,
+  stripDarkMoves,
+  insertDarkCue,
   importSwatches,
   removeSwatches,
   setColour,

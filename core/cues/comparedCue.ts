@@ -1,6 +1,8 @@
 /** One cue as it looks on both sides of a change: who is lit or moves, before and after. */
 import { atRest } from './atRest'
+import { DARK } from './darkness'
 import { pictureNear, type StageFixture } from './onStage'
+import { playedPoseAt, playedStateAt } from './playedTimeline'
 import { placeOfCue, stateAt } from './tracking'
 import { poseInCue } from './ways'
 import type { CueValue } from '../show/entities'
@@ -18,13 +20,11 @@ export interface Compared {
   readonly around: readonly StageFixture[]
 }
 
-const DARK = 0.01
-
 /** Every fixture of a cue as its list has it, by fixture; empty where the cue is not in the show. */
 export function cuePicture(show: Show, cue: CueId): ReadonlyMap<FixtureId, StageFixture> {
   const place = placeOfCue(show, cue)
   if (!place) return new Map()
-  const state = stateAt(show, place.list, cue)
+  const state = playedStateAt(show, place.list.id, place.at)
   return new Map(
     [...rigOf(show).values()].map((rigged) => [
       rigged.id,
@@ -32,7 +32,7 @@ export function cuePicture(show: Show, cue: CueId): ReadonlyMap<FixtureId, Stage
         show,
         rigged,
         (id, attribute) => givenBy(state.get(`${id} ${attribute}`)) ?? atRest(show, rigged, attribute),
-        poseInCue(show, rigged.id, cue),
+        playedPoseAt(show, rigged.bar ?? rigged, place.list.id, place.at),
       ),
     ]),
   )

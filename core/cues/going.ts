@@ -4,7 +4,7 @@ import { cueRun } from '../show/entities'
 import type { CueId } from '../show/ids'
 import type { Show } from '../show/show'
 import { placeOfCue, type CueInOrder, type ListInOrder } from './tracking'
-import { endOfRun, runsOf, takesAnew } from './tracks'
+import { endOfRun, endsOfMoves, runsOf, takesAnew } from './tracks'
 
 interface Start {
   /** Milliseconds by the server's clock. */
@@ -44,7 +44,7 @@ export function startCue(show: Show, draft: Draft, list: ListInOrder, cue: CueId
 /** What has arrived is marked so; what was started before the list took everything anew is forgotten. */
 function tidyRuns(show: Show, draft: Draft, list: ListInOrder, to: CueId | null, now: number, isJump: boolean) {
   const runs = runsOf(show, list.id)
-  const arrived = isJump ? runs.length : firstUnderWay(show, runs, now)
+  const arrived = isJump ? runs.length : firstUnderWay(show, list, now)
   const forgotten = takesAnew(show, to, list.list.onStage)
     ? runs.length
     : runs.findLastIndex((run) => !run.settled && takesAnew(show, run.cue, run.from))
@@ -58,11 +58,13 @@ function tidyRuns(show: Show, draft: Draft, list: ListInOrder, to: CueId | null,
  * The first of a list's runs that is still needed: it has not arrived, or had not when one that has
  * not set out from it. What was started after it counts from it, arrived or not.
  */
-function firstUnderWay(show: Show, runs: ReturnType<typeof runsOf>, now: number): number {
+function firstUnderWay(show: Show, list: ListInOrder, now: number): number {
+  const runs = runsOf(show, list.id)
+  const ends = endsOfMoves(show, list)
   let first = runs.length
   let earliest = now
   for (const [i, run] of [...runs.entries()].reverse()) {
-    if (run.settled || endOfRun(show, run) <= earliest) continue
+    if (run.settled || (ends[i] ?? 0) <= earliest) continue
     first = i
     earliest = Math.min(earliest, run.startedAt)
   }

@@ -4,7 +4,6 @@
  */
 import { LEADING } from '../attributes/catalogue'
 import { HOME, type Pose } from '../kinematics/head'
-import { resolveValue } from '../palettes/resolve'
 import { derived } from '../show/derived'
 import { kindOf, type Attribute } from '../attributes/attribute'
 import type { FixtureId } from '../show/ids'
@@ -13,8 +12,9 @@ import type { ShowPart } from '../show/show'
 import type { Value } from '../show/values'
 import { listsInOrder } from './tracking'
 import { atRest } from './atRest'
+import { levelOf } from './level'
 import {
-  endOfRun,
+  endsOfMoves,
   NOWHERE,
   over,
   playing,
@@ -38,17 +38,6 @@ export function progressOf(move: Move, now: number, lasts = move.lasts): number 
 /** Whether a value still moves, or waits to, at an instant. */
 export function isMoving(track: Track, now: number): boolean {
   return track.move !== null && progressOf(track.move, now) < 1
-}
-
-/** An intensity, 0 to 1, or null where the track has none. */
-export function levelOf(
-  show: ShowPart<'paletteValue' | RigKind>,
-  fixture: FixtureId,
-  value: Value | null,
-): number | null {
-  const rigged = rigOf(show).get(fixture)
-  const plain = rigged && value ? resolveValue(show, rigged, LEADING.light, value).value : null
-  return plain?.kind === 'number' ? plain.number : null
 }
 
 /** The ends of a list's levels: its master scales them, and where it has none it meets what lies under it. */
@@ -205,11 +194,12 @@ export const movingFixtures = derived(PLAYING_KINDS, (show): readonly MovingFixt
 })
 
 /** Until when a list moves something, milliseconds; 0 when nothing runs or everything is paused. */
-export const listsMoveUntil = derived(['cueRun', 'cueList', 'cue', 'cueTime'], (show): number => {
+export const listsMoveUntil = derived(PLAYING_KINDS, (show): number => {
   let until = 0
-  for (const { id, list } of listsInOrder(show)) {
-    if (list.pausedAt !== null) continue
-    for (const run of runsOf(show, id)) if (!run.settled) until = Math.max(until, endOfRun(show, run))
+  for (const list of listsInOrder(show)) {
+    if (list.list.pausedAt !== null) continue
+    const ends = endsOfMoves(show, list)
+    for (const [i, run] of runsOf(show, list.id).entries()) if (!run.settled) until = Math.max(until, ends[i] ?? 0)
   }
   return until
 })

@@ -21,7 +21,7 @@ function showOf(rows: readonly (readonly (number | null)[])[]) {
   draft.put('cueList', list, { ...PLAIN_LIST, number: 1, name: 'Main' })
   for (const [i, row] of [...rows.entries()].reverse()) {
     const cue = asCueId(`c${i}`)
-    draft.put('cue', cue, { list, number: i + 1, name: '', note: '', ...PLAIN_TIMES })
+    draft.put('cue', cue, { list, number: i + 1, name: '', note: '', quiet: false, ...PLAIN_TIMES })
     row.forEach((level, f) => {
       const fixture = asFixtureId(FIXTURES[f] ?? '')
       if (level === null) return

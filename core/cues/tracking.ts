@@ -129,9 +129,14 @@ export function stateAtPlace(
   list: CueListId,
   at: number,
 ): TrackedState {
+  return stateIn(timelineOf(show, list), at)
+}
+
+/** What a timeline holds at a place; nothing before its first cue. */
+export function stateIn(timeline: Timeline, at: number): TrackedState {
   const state = new Map<string, CueValue>()
   if (at < 0) return state
-  for (const [key, points] of timelineOf(show, list)) {
+  for (const [key, points] of timeline) {
     const latest = latestAt(points, at)
     if (latest) state.set(key, latest.stored)
   }

@@ -15,13 +15,16 @@ import type { CueId, FixtureId } from '../show/ids'
 import { letsAll, lets } from '../show/masks'
 import type { ShowPart } from '../show/show'
 import { givenBy, type Value } from '../show/values'
-import { timelineOf, listsInOrder, placeOfCue, stateAtPlace, type ListInOrder, type TrackedState } from './tracking'
+import { DARK_KINDS } from './darkMoves'
+import { DarkComings, darkOutlasts } from './darkComings'
+import { playedStateAt } from './playedTimeline'
+import { timelineOf, listsInOrder, placeOfCue, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
 import { travelOf, type Travel } from './travel'
-import { poseInCue, WAY_KINDS } from './ways'
+import { poseInCue } from './ways'
 
 /** What the tracks of the lists are worked out from. */
-export const PLAYING_KINDS = ['cueRun', 'cueTime', ...WAY_KINDS] as const
+export const PLAYING_KINDS = ['cueRun', ...DARK_KINDS] as const
 export type PlayingKind = (typeof PLAYING_KINDS)[number]
 
 /** A value on its way; instants in milliseconds by the server's clock. */
@@ -71,6 +74,19 @@ export function endOfRun(show: ShowPart<'cueTime' | 'cue'>, run: CueRun): number
   return run.startedAt + seconds * 1000
 }
 
+/**
+ * When everything has arrived that each of a list's runs moves, milliseconds, in the order of the
+ * runs: what moves in the dark may wait for light that an earlier one takes away.
+ */
+export function endsOfMoves(show: ShowPart<PlayingKind>, list: ListInOrder): readonly number[] {
+  const outlasts = darkOutlasts(show, list) * 1000
+  let latest = 0
+  return runsOf(show, list.id).map((run) => {
+    latest = Math.max(latest, endOfRun(show, run))
+    return outlasts === 0 ? endOfRun(show, run) : latest + outlasts
+  })
+}
+
 interface Run extends CueRun {
   readonly id: string
 }
@@ -104,18 +120,26 @@ export function tracksOf(show: ShowPart<PlayingKind>, list: ListInOrder): Map<st
   for (const run of running) {
     const next = stateOf(show, list, run.cue)
     const isAnew = takesAnew(show, run.cue, run.from)
-    for (const key of new Set([...state.keys(), ...next.keys()])) {
+    const dark = new DarkComings(show, list, run, { state, next, tracks })
+    for (const key of lightFirst(new Set([...state.keys(), ...next.keys()]))) {
       const [was, is] = [state.get(key), next.get(key)]
       const stored = is ?? was
       const isSet = was?.cue !== is?.cue
       if (!stored || !(isSet || isAnew)) continue
       const from = tracks.get(key) ?? NOWHERE
       if (!isSet || isSameLight(show, was, is)) addTrack(key, stored, from, run.order)
-      else addTrack(key, stored, moveTo(show, list, run, stored, is, from), run.order)
+      else addTrack(key, stored, moveTo(show, list, run, stored, is, from, dark), run.order)
     }
     state = next
   }
   return tracks
+}
+
+/** What gives light before all else: moves in the dark wait for it. */
+function lightFirst(keys: ReadonlySet<string>): string[] {
+  const [lights, others]: [string[], string[]] = [[], []]
+  for (const key of keys) (key.endsWith(` ${LEADING.light}`) ? lights : others).push(key)
+  return lights.concat(others)
 }
 
 /** Whether a list that goes from one cue to another takes all it holds anew: it comes on stage, or does not go on. */
@@ -140,21 +164,22 @@ function moveTo(
   stored: CueValue,
   is: CueValue | undefined,
   from: Track,
+  dark: DarkComings,
 ): Track {
-  const move = moveOf(show, list, run, stored, from)
+  const move = dark.moveOf(stored, moveOf(show, list, run, stored, from))
   return { value: givenBy(is), cue: is?.cue ?? null, move, under: null }
 }
 
 function stateOf(show: ShowPart<PlayingKind>, list: ListInOrder, cue: string | null): TrackedState {
   const place = cue === null ? null : placeOfCue(show, cue)
-  const state = stateAtPlace(show, list.id, place?.at ?? -1)
+  const state = playedStateAt(show, list.id, place?.at ?? -1)
   const { list: record } = list
   if (letsAll(record)) return state
   return new Map([...state].filter(([, { attribute }]) => lets(record, attribute)))
 }
 
 function moveOf(
-  show: ShowPart<'cueTime' | 'cue' | 'cueList' | 'show'>,
+  show: ShowPart<PlayingKind>,
   list: ListInOrder,
   run: Run,
   { fixture, attribute }: CueValue,

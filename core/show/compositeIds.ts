@@ -35,6 +35,10 @@ export function cueTimeId(cue: string, fixture: string | null, family: string | 
   return `${cue}.${fixture ?? 'all'}.${family ?? 'all'}`
 }
 
+export function darkRuleId(list: string | null, cue: string | null, fixture: string | null, family: string | null) {
+  return [list ?? 'cue', cue ?? 'all', fixture ?? 'all', family ?? 'all'].join('.')
+}
+
 /** A member of a group or a working set, or a fixture a person brings out. */
 export function memberId(whole: string, fixture: string): string {
   return `${whole}.${fixture}`

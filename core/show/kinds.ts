@@ -7,6 +7,7 @@ import type { z } from 'zod'
 import {
   cellId,
   cueTimeId,
+  darkRuleId,
   cueValueId,
   handValueId,
   memberId,
@@ -218,6 +219,18 @@ const DECLARED = {
     references: { cue: goesWith('cue'), fixture: goesWith('fixture') },
     id: ({ cue, fixture, family }) => cueTimeId(cue, fixture, family),
     partOf: 'cue',
+  }),
+  darkRule: kind(cues.darkRule, {
+    words: ['rule for dark moves', 'rules for dark moves'],
+    table: 'dark_rule',
+    register: 'whole',
+    references: {
+      list: goesWith('cueList'),
+      cue: goesWith('cue'),
+      fixture: goesWith('fixture'),
+      inCue: goesWith('cue'),
+    },
+    id: ({ list, cue, fixture, family }) => darkRuleId(list, cue, fixture, family),
   }),
   acceptedSweep: kind(cues.acceptedSweep, {
     words: ['accepted sweep', 'accepted sweeps'],

@@ -9,7 +9,8 @@ import type { FixtureId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { faultsIn, faultyByCue, TravelCheck, travelFindings, type CheckedCourse } from './check'
-import { levelElsewhere, stepsOf } from './course'
+import { levelElsewhere } from '../cues/darkness'
+import { stepsOf } from './course'
 
 const tally = new Tally('Checks of moves')
 const START = richDesk()

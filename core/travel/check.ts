@@ -2,10 +2,13 @@
 import { group } from 'd3-array'
 import { LEADING } from '../attributes/catalogue'
 import { atRest } from '../cues/atRest'
+import { darkMovesOf } from '../cues/darkMoves'
+import { levelElsewhere } from '../cues/darkness'
 import { timesOf } from '../cues/times'
 import { listsInOrder, placeOfCue, valuesByCue, type ListInOrder } from '../cues/tracking'
 import { WAY_KINDS } from '../cues/ways'
 import { fixtureNumber } from '../show/cells'
+import { isAlike, versionOf } from '../palettes/versions'
 import { moveTime } from '../kinematics/motorTime'
 import type { CueId, CueListId, FixtureId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
@@ -13,9 +16,8 @@ import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
 import { acceptedSweeps, openSweeps } from './accepted'
-import { levelElsewhere, pointsOf, stepAt, stepsOf, type Step } from './course'
+import { pointsOf, stepAt, stepsOf, type Step } from './course'
 import { tooFast, type TooFast } from './motors'
-import { PaletteVersions } from './paletteVersions'
 import { sweepsOf, type Sweep } from './sweep'
 import { zonesOf } from './zones'
 
@@ -62,36 +64,15 @@ interface Known {
   readonly course: CheckedCourse
 }
 
-const isAlike = (a: readonly unknown[], b: readonly unknown[]) =>
-  a.length === b.length && a.every((one, i) => one === b[i])
-
 /** Checks a show, and again as it changes: what a fixture does is looked at anew only where something it goes by is another. */
 export class TravelCheck {
   readonly #known = new Map<string, Known>()
-  readonly #palettes = new PaletteVersions()
-
-  /** Looks at every fixture in every list; can be left off anywhere. */
-  check(show: Show): Generator<Checked, void> {
-    this.#palettes.follow(show)
-    return this.#run(show)
-  }
-
-  *#run(show: Show): Generator<Checked, void> {
-    const [lists, rig] = [listsInOrder(show), rigOf(show)]
-    const all = lists.length * rig.size
-    let done = 0
-    for (const list of lists)
-      for (const rigged of rig.values()) {
-        const course = this.#courseOf(show, list, rigged)
-        yield { done: (done += 1), all, course }
-      }
-  }
 
   /** What a fixture does down a list; null where it does what it did. */
   #courseOf(show: Show, list: ListInOrder, rigged: RiggedFixture): CheckedCourse | null {
     const key = `${list.id} ${rigged.id}`
     const known = this.#known.get(key)
-    const inputs = this.#inputsOf(show, list, rigged)
+    const inputs = inputsOf(show, list, rigged)
     const cues = [list, show.all.cueTime]
     const isSame = known !== undefined && isAlike(known.inputs, inputs)
     if (isSame && isAlike(known.cues, cues)) return null
@@ -102,17 +83,31 @@ export class TravelCheck {
     return isStill ? null : course
   }
 
-  /** Everything but the cues that the steps of a fixture go by; the same objects as long as nothing of it changes. */
-  #inputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
-    const all = pointsOf(show, list.id, rigged)
-    if (all.every((points) => points.length === 0)) return NOTHING_SET
-    const { travel } = showRecordOf(show)
-    const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
-    const rest = [LEADING.place, LEADING.width, LEADING.light].map((attribute) => atRest(show, rigged, attribute))
-    const inputs: unknown[] = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel, ...ofList, ...rest]
-    for (const points of all) for (const { stored } of points) inputs.push(stored, this.#palettes.of(stored.value))
-    return inputs
+  /** Looks at every fixture in every list; can be left off anywhere. */
+  *check(show: Show): Generator<Checked, void> {
+    const [lists, rig] = [listsInOrder(show), rigOf(show)]
+    const all = lists.length * rig.size
+    let done = 0
+    for (const list of lists)
+      for (const rigged of rig.values()) {
+        const course = this.#courseOf(show, list, rigged)
+        yield { done: (done += 1), all, course }
+      }
   }
+}
+
+/** Everything but the cues that the steps of a fixture go by; the same objects as long as nothing of it changes. */
+function inputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
+  const all = pointsOf(show, list.id, rigged)
+  const dark = darkMovesOf(show, list, rigged)
+  if (dark.length === 0 && all.every((points) => points.length === 0)) return NOTHING_SET
+  const { travel } = showRecordOf(show)
+  const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
+  const rest = [LEADING.place, LEADING.width, LEADING.light].map((attribute) => atRest(show, rigged, attribute))
+  const inputs: unknown[] = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel, dark, ...ofList, ...rest]
+  if (rigged.bar) inputs.push(darkMovesOf(show, list, rigged.bar))
+  for (const points of all) for (const { stored } of points) inputs.push(stored, versionOf(show, stored.value))
+  return inputs
 }
 
 /** What of the cues the steps of a fixture go by. */

@@ -2,20 +2,16 @@
 import { LEADING } from '../attributes/catalogue'
 import type { Attribute } from '../attributes/attribute'
 import { atRest } from '../cues/atRest'
+import { levelElsewhere } from '../cues/darkness'
 import { pictureNear, type StageFixture } from '../cues/onStage'
-import { levelOf } from '../cues/playback'
+import { darkTimingAt, playedAt, playedPoseAt, playedTimelineOf, type PlayedPoint } from '../cues/playedTimeline'
 import { timingOf, type Timing } from '../cues/times'
-import { latestAt, listsInOrder, timelineOf, type ListInOrder, type TimelinePoint } from '../cues/tracking'
+import type { ListInOrder } from '../cues/tracking'
 import { travelOf, type Travel } from '../cues/travel'
-import { poseAt } from '../cues/ways'
-import { derived } from '../show/derived'
 import type { CueId, CueListId, FixtureId } from '../show/ids'
-import { RIG_KINDS, type RiggedFixture } from '../show/rig'
+import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { givenBy } from '../show/values'
-
-/** Below this a fixture counts as dark. */
-export const DARK = 0.01
 
 /** What a cue does with a fixture; times in seconds from the start of the cue. */
 export interface Step {
@@ -37,8 +33,8 @@ export interface Step {
 const WATCHED: readonly Attribute[] = [LEADING.place, LEADING.width, LEADING.light]
 
 /** The points that set something of a fixture that a step is made of, and of its bar where it is a cell. */
-export function pointsOf(show: Show, list: CueListId, rigged: RiggedFixture): readonly (readonly TimelinePoint[])[] {
-  const course = timelineOf(show, list)
+export function pointsOf(show: Show, list: CueListId, rigged: RiggedFixture): readonly (readonly PlayedPoint[])[] {
+  const course = playedTimelineOf(show, list)
   const owners = rigged.bar ? [rigged.id, rigged.bar.id] : [rigged.id]
   return owners.flatMap((id) => WATCHED.flatMap((attribute) => [course.get(`${id} ${attribute}`) ?? []]))
 }
@@ -65,55 +61,33 @@ function stepFrom(show: Show, list: ListInOrder, rigged: RiggedFixture, at: numb
   const to = pictureAt(show, list, rigged, at)
   const pointing = (rigged.bar ?? rigged).id
   const timing = (fixture: FixtureId, attribute: Attribute, way: 'up' | 'down' = 'up') =>
-    timingOf(show, cue.id, cue.cue, fixture, attribute, way)
-  const points = timelineOf(show, list.id).get(`${rigged.id} ${LEADING.place}`)
+    darkTimingAt(show, list.id, fixture, attribute, at) ?? timingOf(show, cue.id, cue.cue, fixture, attribute, way)
+  const placed = playedAt(playedTimelineOf(show, list.id), rigged.id, LEADING.place, at)
   return {
     cue: cue.id,
     at,
     from,
     to,
-    travel: travelOf(show, cue.id, pointing).travel,
+    travel: placed?.dark && placed.at === at ? 'angle' : travelOf(show, cue.id, pointing).travel,
     place: timing(pointing, LEADING.place),
     width: timing(rigged.type.has.includes(LEADING.width) ? rigged.id : pointing, LEADING.width),
     light: timing(rigged.id, LEADING.light, to.intensity < from.intensity ? 'down' : 'up'),
-    isPlaced: points !== undefined && latestAt(points, at)?.at === at,
+    isPlaced: placed?.at === at,
   }
 }
 
 /** A fixture as a list has it at a place; at rest before the first one. */
 function pictureAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number): StageFixture {
-  const course = timelineOf(show, list.id)
+  const course = playedTimelineOf(show, list.id)
   const picture = pictureNear(
     show,
     rigged,
-    (id, attribute) => {
-      const points = course.get(`${id} ${attribute}`)
-      return givenBy(points && latestAt(points, at)?.stored) ?? atRest(show, rigged, attribute)
-    },
-    poseAt(show, rigged.bar ?? rigged, list.id, at),
+    (id, attribute) => givenBy(playedAt(course, id, attribute, at)?.stored) ?? atRest(show, rigged, attribute),
+    playedPoseAt(show, rigged.bar ?? rigged, list.id, at),
   )
   const elsewhere = levelElsewhere(show, list.id, rigged.id)
   return elsewhere === null ? picture : { ...picture, intensity: elsewhere, seen: elsewhere }
 }
-
-/** How bright a list that does not light a fixture may find it: as bright as another ever has it; null where it lights it itself, or none does. */
-export function levelElsewhere(show: Show, list: CueListId, fixture: FixtureId): number | null {
-  if (timelineOf(show, list).has(`${fixture} ${LEADING.light}`)) return null
-  return brightestIn(show).get(fixture) ?? null
-}
-
-/** How bright any list ever has a fixture. */
-const brightestIn = derived(['cueValue', 'cue', 'cueList', 'paletteValue', ...RIG_KINDS], (show) => {
-  const brightest = new Map<FixtureId, number>()
-  for (const list of listsInOrder(show))
-    for (const points of timelineOf(show, list.id).values()) {
-      if (points[0]?.stored.attribute !== LEADING.light) continue
-      const levels = points.map(({ stored }) => levelOf(show, stored.fixture, givenBy(stored)) ?? 0)
-      const { fixture } = points[0].stored
-      brightest.set(fixture, Math.max(brightest.get(fixture) ?? 0, ...levels))
-    }
-  return brightest
-})
 
 /** How far something has come at an instant, 0 to 1. */
 export function progressAt({ delay, seconds }: Timing, instant: number): number {

@@ -7,7 +7,8 @@ import { add, cross, distance, dot, normalise, scale, subtract, vec3, type Vec3 
 import { moveTime } from '../kinematics/motorTime'
 import { firstHit } from '../venue/obstruct'
 import type { Surfaces } from '../venue/surfaces'
-import { DARK, progressAt, type Step } from './course'
+import { DARK } from '../cues/darkness'
+import { progressAt, type Step } from './course'
 import { entersAt, nearnessTo, type Nearness, type Ray, type Zone } from './zones'
 
 /** A lit beam in a zone, in one go; seconds from the start of the cue. */

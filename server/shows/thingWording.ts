@@ -25,6 +25,7 @@ const NAMED_BY: Readonly<Partial<Record<Kind, (show: Show, id: string) => string
   cue: ({ all }, id) => ofInWords('cue', all.cue.get(id)?.number),
   cueValue: ({ all }, id) => ofInWords('cue', all.cue.get(all.cueValue.get(id)?.cue ?? '')?.number),
   cueTime: ({ all }, id) => ofInWords('cue', all.cue.get(all.cueTime.get(id)?.cue ?? '')?.number),
+  darkRule: ({ all }, id) => ofInWords('cue', all.cue.get(all.darkRule.get(id)?.cue ?? '')?.number),
   acceptedSweep: ({ all }, id) => ofInWords('cue', all.cue.get(all.acceptedSweep.get(id)?.cue ?? '')?.number),
   handValue: (show, id) => `what ${personInWords(show, show.all.handValue.get(id)?.person)} has in hand`,
   paletteValue: (show, id) => ofPalette(show, show.all.paletteValue.get(id)?.palette),

@@ -42,6 +42,8 @@ const FIELDS_SINCE: readonly (readonly [migration: number, kind: Kind, fields: R
   [18, 'fixtureType', { cells: null }],
   [18, 'fixture', { bar: null, cell: null }],
   [15, 'show', { colourFade: 'by look', travel: 'angle' }],
+  [21, 'show', { darkWhen: 'early', darkMargin: 0.2 }],
+  [21, 'cue', { quiet: false }],
 ]
 const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]])[] = [
   [3, ['highlighted', 'workingSet', 'workingSetMember']],
@@ -50,9 +52,10 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [9, ['recordedFixture']],
   [15, ['swatch']],
   [20, ['acceptedSweep']],
+  [21, ['darkRule']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [

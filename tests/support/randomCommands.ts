@@ -38,6 +38,7 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   keep: 'palette',
   others: 'palette',
   list: 'cueList',
+  inCue: 'cue',
   cue: 'cue',
   cues: 'cue',
   after: 'cue',

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { counted } from '#core/show/counted'
 import type { Show } from '#core/show/show'
 import type { FixtureStep } from '#core/travel/check'
-import { DARK } from '#core/travel/course'
+import { DARK } from '#core/cues/darkness'
 import { useCuesRoom, type Fault } from '../../stores/cuesRoom'
 import { useTravelCheck } from '../../stores/travelCheck'
 

@@ -8,7 +8,7 @@ import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openSweeps } from '#core/travel/accepted'
 import { faultsIn, type FixtureStep } from '#core/travel/check'
-import { DARK } from '#core/travel/course'
+import { DARK } from '#core/cues/darkness'
 
 /** Commands that change how a cue moves. */
 type Helping = 'changeCues' | 'setCueTimes'

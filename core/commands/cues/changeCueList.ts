@@ -8,9 +8,9 @@ import { definedFields } from '../shared/definedFields'
 
 export const changeCueList = command({
   input: cueList
-    .pick({ number: true, name: true, intensityRule: true, priority: true, take: true, heldBack: true, travel: true })
+    .pick({ number: true, name: true, intensityRule: true, priority: true, take: true, heldBack: true })
     .partial()
-    .extend({ list: cueListId }),
+    .extend({ list: cueListId, travel: cueList.shape.travel.unwrap().optional() }),
   undoable: true,
   run(show, { list: id, ...fields }) {
     const list = cueListOf(show, id)

@@ -7,10 +7,13 @@ import { definedFields } from '../shared/definedFields'
 import { listInWords } from '../../show/listInWords'
 import { cues, cuesInWords, cuesOf } from '../shared/chosenCues'
 
-const FIELDS = ['name', 'note', 'rise', 'fall', 'move', 'delay', 'follow', 'travel'] as const
+const FIELDS = ['name', 'note', 'rise', 'fall', 'move', 'delay', 'follow', 'travel', 'quiet'] as const
 
 export const changeCues = command({
-  input: cueSchema.omit({ list: true, number: true }).partial().extend({ cues }),
+  input: cueSchema
+    .omit({ list: true, number: true })
+    .partial()
+    .extend({ quiet: cueSchema.shape.quiet.unwrap().optional(), cues }),
   undoable: true,
   run(show, { cues: ids, ...fields }) {
     const known = cuesOf(show, ids)

@@ -17,7 +17,7 @@ import { spendMask } from '../shared/takenFromHand'
 import { fixturesInWords } from '../shared/wording'
 
 export const recordCue = command({
-  input: cueSchema.omit({ note: true, delay: true, follow: true }).extend({
+  input: cueSchema.omit({ note: true, quiet: true, delay: true, follow: true }).extend({
     delay: cueSchema.shape.delay.optional(),
     follow: cueSchema.shape.follow.optional(),
     from: z.enum(RECORD_FROM).optional(),
@@ -39,7 +39,7 @@ export const recordCue = command({
     if (values.length === 0) return refuse('nothing to record', { from, list: list.list.name })
     const id = cueId.parse(newId())
     const draft = new Draft(show)
-    draft.put('cue', id, { ...input, delay, follow, note: '' })
+    draft.put('cue', id, { ...input, delay, follow, note: '', quiet: false })
     const after = draft.result()
     for (const { fixture, attribute, value } of values) {
       putCueValue(draft, { cue: id, fixture, attribute, value })

@@ -30,3 +30,12 @@ export function cueNumbersInUse(
   }
   return null
 }
+
+/** The shortest number between two, near their middle; null where none of three decimals lies between. */
+export function numberBetween(before: number, after: number): number | null {
+  for (const parts of [1, 10, 100, 1000]) {
+    const middle = Math.round(((before + after) / 2) * parts) / parts
+    if (middle > before && middle < after) return middle
+  }
+  return null
+}

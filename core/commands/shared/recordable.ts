@@ -1,5 +1,5 @@
 /** What recording a cue would take: from the hand, or of what the stage shows. */
-import { playedBack } from '../../cues/playback'
+import { recordedBack } from '../../cues/recordedBack'
 import { handOf } from '../../cues/onStage'
 import { familyOf } from '../../attributes/attribute'
 import { FAMILIES, type Family } from '../../attributes/families'
@@ -35,7 +35,7 @@ export function recordable(
   const within = workingSet === null ? null : workingSetMembersOf(show).get(workingSet)
   const hand = handOf(show, person)
   const shown = [
-    ...eachOf(playedBack(show)).filter(({ fixture, attribute }) => !hand.get(fixture)?.has(attribute)),
+    ...eachOf(recordedBack(show)).filter(({ fixture, attribute }) => !hand.get(fixture)?.has(attribute)),
     ...eachOf(hand),
   ]
   const all = shown.filter(({ fixture }) => workingSet === null || within?.has(fixture))

@@ -26,6 +26,8 @@ export const beginShow = command({
       highlight: null,
       colourFade: 'by look',
       travel: 'angle',
+      darkWhen: 'early',
+      darkMargin: 0.2,
     })
     for (const type of types) putType(draft, type, newId)
     draft.put('cueList', cueListId.parse(newId()), { ...PLAIN_LIST, number: 1, name: 'Main' })

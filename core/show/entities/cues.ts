@@ -11,6 +11,8 @@ const instant = z.number().int().min(0).max(8.64e15)
 
 export const INTENSITY_RULES = ['highest', 'latest'] as const
 export const FOLLOWS = ['wait', 'after', 'with'] as const
+/** When a move in the dark is made: as the show says, early, late, in a cue that is named, or not at all. */
+export const DARK_WHENS = ['planned', 'early', 'late', 'in cue', 'live'] as const
 export const CUE_MARKS = ['blocked', 'held'] as const
 
 /**
@@ -47,6 +49,8 @@ export const cue = z.strictObject({
   follow: z.enum(FOLLOWS),
   /** Null for as its list does. */
   travel: z.enum(TRAVELS).nullable(),
+  /** While it is the newest, no head is to be heard: nothing moves in the dark then. */
+  quiet: z.boolean().default(false),
 })
 /**
  * Times of a family, a fixture or both, where they differ from the cue's own, and how the light of a
@@ -70,6 +74,23 @@ export const cueTime = z
     (t) => t.travel === null || (t.fixture !== null && (t.family === null || t.family === 'position')),
     'the light of fixtures travels as they turn: in position, or in all families',
   )
+/**
+ * When a fixture that lights in a cue gets its place, colour, beam and gobo: in the dark before, as
+ * the show does (`planned`), as early or as late as can be or in a cue that is named, or `live`. Said
+ * for a list or one cue, and there for all or one fixture, all or one family: the narrowest counts.
+ */
+export const darkRule = z
+  .strictObject({
+    list: ids.cueListId.nullable(),
+    cue: ids.cueId.nullable(),
+    fixture: ids.fixtureId.nullable(),
+    family: z.enum(FAMILIES).nullable(),
+    when: z.enum(DARK_WHENS),
+    inCue: ids.cueId.nullable(),
+  })
+  .refine((r) => (r.list === null) !== (r.cue === null), 'a rule for dark moves is for a list or for a cue')
+  .refine((r) => (r.when === 'in cue') === (r.inCue !== null), 'only a move in a cue of its own names that cue')
+  .refine((r) => r.family !== 'intensity', 'light is what dark moves wait for: it does not move itself')
 /** A lit beam in a keep-clear zone that is meant to be there, and why: of a fixture in a cue, in one venue. */
 export const acceptedSweep = z.strictObject({
   venue: ids.venueId,

@@ -53,7 +53,10 @@ const slot = z.strictObject({
 })
 const wheel = z.strictObject({ kind: z.enum(WHEEL_KINDS), name, slots: z.array(slot).min(2).max(40) })
 
-/** Where a type differs from the catalogue: the range of an attribute, what it rests at, how fast it spins at most, turns a minute. */
+/**
+ * Where a type differs from the catalogue: the range of an attribute, what it rests at, how fast it
+ * spins at most, turns a minute, and how many seconds it takes from one end to the other.
+ */
 export const attributeRange = z
   .strictObject({
     attribute: numberAttributeId,
@@ -61,6 +64,7 @@ export const attributeRange = z
     max: z.number().min(-1e6).max(1e6),
     rest: z.number().min(-1e6).max(1e6).nullable(),
     fastest: z.number().min(0).max(1000).nullable(),
+    endToEnd: z.number().min(0).max(60).optional(),
   })
   .refine(({ min, max }) => min <= max, 'the lowest lies above the highest')
   .refine(

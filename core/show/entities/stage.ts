@@ -35,12 +35,15 @@ const level = z.strictObject({
   rake: z.strictObject({ percent: z.number().min(0).max(100), bearing: degrees }),
 })
 
+/** Moves in the dark as soon as it is dark, or just before there is light. */
+export const DARK_ORDERS = ['early', 'late'] as const
 export const COLOUR_FADES = ['by look', 'by parts'] as const
 
 /**
  * `rest` is the palette everything comes to when nothing else sets it, `highlight` how what is brought
  * out is seen, `colourFade` whether colours go over as the eye has equal steps or every part in step,
- * `travel` how cues move heads where nothing else is said.
+ * `travel` how cues move heads where nothing else is said, `darkWhen` when moves in the dark are made
+ * where that is planned and nothing else is said, `darkMargin` the seconds kept between light and move.
  */
 export const showRecord = z.strictObject({
   name,
@@ -49,6 +52,8 @@ export const showRecord = z.strictObject({
   highlight: ids.paletteId.nullable(),
   colourFade: z.enum(COLOUR_FADES).default('by look'),
   travel: z.enum(TRAVELS).default('angle'),
+  darkWhen: z.enum(DARK_ORDERS).default('early'),
+  darkMargin: z.number().min(0).max(10).default(0.2),
 })
 /** Kept clear from the floor to a height; without one, to that of people's heads. */
 const keepClearZone = z.strictObject({ name, outline: ring, height: size.optional() })

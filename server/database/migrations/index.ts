@@ -20,6 +20,7 @@ import * as corners from './017_corners'
 import * as cells from './018_cells'
 import * as travel from './019_travel'
 import * as acceptedSweeps from './020_accepted_sweeps'
+import * as darkMoves from './021_dark_moves'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -42,6 +43,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '018_cells': cells,
   '019_travel': travel,
   '020_accepted_sweeps': acceptedSweeps,
+  '021_dark_moves': darkMoves,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

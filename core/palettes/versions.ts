@@ -1,0 +1,52 @@
+/** Tells whether what a palette gives is still what it was. */
+import { group } from 'd3-array'
+import type { PaletteValue } from '../show/entities'
+import { derived } from '../show/derived'
+import type { PaletteId } from '../show/ids'
+import type { ShowPart } from '../show/show'
+import type { CueContent } from '../show/values'
+
+/** What a palette holds, and of those its values link to; the same object as long as none of it changes. */
+interface Version {
+  readonly values: readonly PaletteValue[]
+  readonly linked: readonly Version[]
+}
+
+const EMPTY: Version = { values: [], linked: [] }
+
+/** Those told last: what has not changed since stays the same object. */
+let newest: ReadonlyMap<string, Version> = new Map()
+
+const versions = derived(['paletteValue'], (show): ReadonlyMap<string, Version> => {
+  const before = newest
+  const values = group(show.all.paletteValue.values(), ({ palette }) => palette)
+  const now = new Map<string, Version>()
+  const versionOfPalette = (palette: PaletteId): Version => {
+    const known = now.get(palette)
+    if (known) return known
+    // Links that ran in a circle would be refused; here they must not run for ever.
+    now.set(palette, EMPTY)
+    const own = values.get(palette) ?? []
+    const linked = own.flatMap(({ value }) => (value.kind === 'link' ? [versionOfPalette(value.palette)] : []))
+    const version = kept(before.get(palette), { values: own, linked })
+    now.set(palette, version)
+    return version
+  }
+  for (const palette of values.keys()) versionOfPalette(palette)
+  newest = now
+  return now
+})
+
+/** What a value leans on: the same object as long as its palette gives the same; null for one that leans on none. */
+export function versionOf(show: ShowPart<'paletteValue'>, value: CueContent | null): object | null {
+  return value?.kind === 'link' ? (versions(show).get(value.palette) ?? EMPTY) : null
+}
+
+function kept(before: Version | undefined, now: Version): Version {
+  return before && isAlike(before.values, now.values) && isAlike(before.linked, now.linked) ? before : now
+}
+
+/** Whether two lists hold the very same, in order. */
+export function isAlike(a: readonly unknown[], b: readonly unknown[]): boolean {
+  return a.length === b.length && a.every((one, i) => one === b[i])
+}
