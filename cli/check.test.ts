@@ -15,6 +15,7 @@ const sweep = z.strictObject({
   untilSeconds: z.number().nullable(),
   level: z.number(),
 })
+const coming = { ...where, family: z.string(), needsSeconds: z.number() }
 /** All that the document says there is, and nothing else. */
 const findings = z.strictObject({
   tooFast: z.array(
@@ -32,6 +33,8 @@ const findings = z.strictObject({
   ),
   sweeps: z.array(sweep),
   accepted: z.array(sweep.extend({ reason: z.string() })),
+  wrongPlaces: z.array(z.strictObject({ ...coming, why: z.string() })),
+  noTime: z.array(z.strictObject({ ...coming, shortSeconds: z.number() })),
 })
 
 it('tells what is too fast and what sweeps in a back-up, with the code for it, and in one line what is no back-up', () => {

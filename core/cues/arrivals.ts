@@ -6,7 +6,7 @@ import type { FixtureId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
 import { handOf } from './onStage'
 import { listsMoveUntil, movingFixtures, unmoved, withCellsMoving, type MovingFixture } from './playback'
-import { standing, type Track } from './tracks'
+import { standing, type Track } from './track'
 
 type Arrivals = ReadonlyMap<FixtureId, ReadonlyMap<Attribute, Track>>
 

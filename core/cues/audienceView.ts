@@ -5,7 +5,7 @@ import type { Show } from '../show/show'
 import { bringingOut, isBroughtOut, cueLookup, handOf, seenLookup, type Lookup, type StageFixture } from './onStage'
 import type { ValueMap } from './playback'
 import { heldTrack } from './arrivals'
-import type { Track } from './tracks'
+import type { Track } from './track'
 
 /** A way of looking at the stage. */
 export interface AudienceView {

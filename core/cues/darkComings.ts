@@ -16,7 +16,7 @@ import { darkChoiceOf, hasDarkMoves } from './darkRules'
 import { levelOf } from './level'
 import { darkTimingAt } from './playedTimeline'
 import { placeOfCue, type ListInOrder, type TrackedState } from './tracking'
-import type { Move, Track } from './tracks'
+import type { Move, Track } from './track'
 import { poseInCue } from './ways'
 
 /** What a list holds before and after a run, and what its values do by then, lights first. */

@@ -66,7 +66,7 @@ const movesOf = (desk: Desk): readonly DarkMove[] => {
   return rigged ? darkMovesOf(desk.show, listOf(desk), rigged) : []
 }
 const plan = (desk: Desk, when: 'early' | 'late' | 'planned' | null) =>
-  desk.do('setDarkMoves', { ...ALL_DARK, list: desk.choose.list(1), when })
+  desk.do('setDarkMoves', { ...ALL_DARK, list: desk.choose.list(1), when, live: [] })
 
 /** The cues on a clock: each begins a second of its own after those before when somebody calls it. */
 class Clock {

@@ -13,18 +13,8 @@ import type { Value } from '../show/values'
 import { listsInOrder } from './tracking'
 import { atRest } from './atRest'
 import { levelOf } from './level'
-import {
-  endsOfMoves,
-  NOWHERE,
-  over,
-  playing,
-  PLAYING_KINDS,
-  type PlayingKind,
-  runsOf,
-  type ListTrack,
-  type Move,
-  type Track,
-} from './tracks'
+import { endsOfMoves, over, playing, PLAYING_KINDS, type PlayingKind, runsOf, type ListTrack } from './tracks'
+import { NOWHERE, type Move, type Track } from './track'
 import { poseInCue } from './ways'
 
 /** How far a move has come at an instant, 0 to 1; motion is even. `lasts` is how long it takes, milliseconds. */

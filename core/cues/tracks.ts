@@ -11,46 +11,22 @@ import equal from 'fast-deep-equal'
 import { derived } from '../show/derived'
 import type { CueRun, CueValue } from '../show/entities'
 import type { Attribute } from '../attributes/attribute'
-import type { CueId, FixtureId } from '../show/ids'
+import { NOWHERE, standing, type Move, type Track } from './track'
+import type { FixtureId } from '../show/ids'
 import { letsAll, lets } from '../show/masks'
 import type { ShowPart } from '../show/show'
-import { givenBy, type Value } from '../show/values'
+import { givenBy } from '../show/values'
 import { DARK_KINDS } from './darkMoves'
 import { DarkComings, darkOutlasts } from './darkComings'
 import { playedStateAt } from './playedTimeline'
 import { timelineOf, listsInOrder, placeOfCue, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
-import { travelOf, type Travel } from './travel'
+import { travelOf } from './travel'
 import { poseInCue } from './ways'
 
 /** What the tracks of the lists are worked out from. */
 export const PLAYING_KINDS = ['cueRun', ...DARK_KINDS] as const
 export type PlayingKind = (typeof PLAYING_KINDS)[number]
-
-/** A value on its way; instants in milliseconds by the server's clock. */
-export interface Move {
-  readonly from: Track
-  /** The instant at which `from` was left: it is looked at as it was then. */
-  readonly leftAt: number
-  readonly startsAt: number
-  readonly lasts: number
-  /** How long it lasts for a level that falls. */
-  readonly falls: number
-  /** When its list was paused; null while it runs. */
-  readonly stoppedAt: number | null
-  readonly travel: Travel
-}
-
-/** Where a value ends, and how it gets there. */
-export interface Track {
-  /** Null where the list has nothing: what lies under it comes through. */
-  readonly value: Value | null
-  /** The cue that set it: from there a head knows its way round. Null for none. */
-  readonly cue: CueId | null
-  readonly move: Move | null
-  /** What other lists do under it, where it has no value itself; null for nothing, which is the state at rest. */
-  readonly under: Track | null
-}
 
 /** A list's part in one value. */
 export interface ListTrack extends Track {
@@ -59,13 +35,6 @@ export interface ListTrack extends Track {
   readonly list: ListInOrder
   /** Which start of the show's took the value. */
   readonly since: number
-}
-
-export const NOWHERE: Track = { value: null, cue: null, move: null, under: null }
-
-/** A value that stands. */
-export function standing(value: Value, cue: CueId | null): Track {
-  return { value, cue, move: null, under: null }
 }
 
 /** When a run has everything where it goes, milliseconds. */

@@ -2,12 +2,11 @@
 import { group } from 'd3-array'
 import { LEADING } from '../attributes/catalogue'
 import { atRest } from '../cues/atRest'
-import { darkMovesOf } from '../cues/darkMoves'
+import { darkMovesOf, type DarkMove } from '../cues/darkMoves'
 import { levelElsewhere } from '../cues/darkness'
 import { timesOf } from '../cues/times'
 import { listsInOrder, placeOfCue, valuesByCue, type ListInOrder } from '../cues/tracking'
 import { WAY_KINDS } from '../cues/ways'
-import { fixtureNumber } from '../show/cells'
 import { isAlike, versionOf } from '../palettes/versions'
 import { moveTime } from '../kinematics/motorTime'
 import type { CueId, CueListId, FixtureId } from '../show/ids'
@@ -15,7 +14,6 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
-import { acceptedSweeps, openSweeps } from './accepted'
 import { pointsOf, stepAt, stepsOf, type Step } from './course'
 import { tooFast, type TooFast } from './motors'
 import { sweepsOf, type Sweep } from './sweep'
@@ -29,6 +27,8 @@ export interface CheckedStep {
   readonly cue: CueId
   /** Whether its head turns. */
   readonly turns: boolean
+  /** Whether it moves in the dark ahead of the cue that sets it. */
+  readonly isAhead: boolean
   /** When it sets out, and how long it is to take; seconds. */
   readonly begins: number
   readonly lasts: number
@@ -43,6 +43,8 @@ export interface CheckedCourse {
   readonly list: CueListId
   readonly fixture: FixtureId
   readonly steps: readonly CheckedStep[]
+  /** What of it ought to be in place before it lights, and whether it is. */
+  readonly dark: readonly DarkMove[]
 }
 
 /** How far a check has come, in fixtures of lists; `course` is the one just looked at, where it is another than before. */
@@ -122,6 +124,7 @@ function courseOf(show: Show, list: ListInOrder, rigged: RiggedFixture): Checked
     list: list.id,
     fixture: rigged.id,
     steps: stepsOf(show, list, rigged).map((step) => checkedStep(show, step)),
+    dark: darkMovesOf(show, list, rigged),
   }
 }
 
@@ -131,6 +134,7 @@ function checkedStep(show: Show, step: Step): CheckedStep {
   return {
     cue,
     turns: moveTime(to.rigged.mount.head, from.position.pose, to.position.pose) > 0,
+    isAhead: step.isAhead,
     begins: place.delay,
     lasts: place.seconds,
     levels: [from.intensity, to.intensity],
@@ -163,41 +167,4 @@ export function faultsIn(show: Show, cue: CueId): FixtureStep[] {
     const checked = step && checkedStep(show, step)
     return checked && isFaulty(checked) ? [{ fixture: rigged.id, ...checked }] : []
   })
-}
-
-/** Where something was found, as people call list, cue and fixture. */
-interface Where {
-  readonly list: string
-  readonly cue: number
-  readonly fixture: string
-}
-
-/** What is wrong, with list, cue and fixture as people call them; numbers as in `TooFast` and `Sweep`. */
-export interface TravelFindings {
-  readonly tooFast: readonly (Where & Omit<TooFast, 'fixture'>)[]
-  readonly sweeps: readonly (Where & Sweep)[]
-  /** Sweeps that are meant to be, with the reason. */
-  readonly accepted: readonly (Where & Sweep & { readonly reason: string })[]
-}
-
-/** Everything that is wrong with the moves of a show, in the order they play in. */
-export function travelFindings(show: Show): TravelFindings {
-  const courses = [...new TravelCheck().check(show)].flatMap(({ course }) => course ?? [])
-  const faulty = faultyByCue(courses)
-  const found = listsInOrder(show).flatMap(({ list, cues }) =>
-    cues.flatMap(({ id, cue }) =>
-      (faulty.get(id) ?? []).map((step) => {
-        const record = show.all.fixture.get(step.fixture)
-        const fixture = record ? fixtureNumber(record) : ''
-        return { ...step, where: { list: list.name, cue: cue.number, fixture } }
-      }),
-    ),
-  )
-  return {
-    tooFast: found.flatMap(({ tooFast, where }) => (tooFast ? [{ ...tooFast, ...where }] : [])),
-    sweeps: found.flatMap(({ where, ...step }) => openSweeps(show, step).map((sweep) => ({ ...sweep, ...where }))),
-    accepted: found.flatMap(({ where, ...step }) =>
-      acceptedSweeps(show, step).map(({ reason, sweep }) => ({ ...sweep, ...where, reason })),
-    ),
-  }
 }

@@ -25,8 +25,10 @@ export interface Step {
   readonly place: Timing
   readonly width: Timing
   readonly light: Timing
-  /** Whether the cue sets where it points. */
+  /** Whether where it points is set or moves here. */
   readonly isPlaced: boolean
+  /** Whether it moves here in the dark, ahead of the cue that sets it. */
+  readonly isAhead: boolean
 }
 
 /** What a step can be told by. */
@@ -63,16 +65,18 @@ function stepFrom(show: Show, list: ListInOrder, rigged: RiggedFixture, at: numb
   const timing = (fixture: FixtureId, attribute: Attribute, way: 'up' | 'down' = 'up') =>
     darkTimingAt(show, list.id, fixture, attribute, at) ?? timingOf(show, cue.id, cue.cue, fixture, attribute, way)
   const placed = playedAt(playedTimelineOf(show, list.id), rigged.id, LEADING.place, at)
+  const isAhead = placed?.at === at && placed.dark !== undefined
   return {
     cue: cue.id,
     at,
     from,
     to,
-    travel: placed?.dark && placed.at === at ? 'angle' : travelOf(show, cue.id, pointing).travel,
+    travel: isAhead ? 'angle' : travelOf(show, cue.id, pointing).travel,
     place: timing(pointing, LEADING.place),
     width: timing(rigged.type.has.includes(LEADING.width) ? rigged.id : pointing, LEADING.width),
     light: timing(rigged.id, LEADING.light, to.intensity < from.intensity ? 'down' : 'up'),
     isPlaced: placed?.at === at,
+    isAhead,
   }
 }
 

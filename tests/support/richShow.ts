@@ -108,7 +108,7 @@ function addPalettes(desk: Desk): void {
 }
 
 /** Every cue, fixture and family. */
-export const ALL_DARK = { cues: null, fixtures: null, families: null, inCue: null } as const
+export const ALL_DARK = { cues: null, fixtures: null, inCue: null } as const
 
 function addCues(desk: Desk): void {
   desk.do('addCueList', { number: 2, name: 'Levels', intensityRule: 'highest' })
@@ -127,9 +127,9 @@ function addCues(desk: Desk): void {
   const times = { family: 'position', seconds: 3, delay: null, travel: 'straight' } as const
   desk.do('setCueTimes', { cues: [desk.choose.cue(1, 2)], fixtures: desk.fixtures('11'), ...times })
   desk.do('blockInCues', { cues: [desk.choose.cue(1, 3)], fixtures: desk.fixtures('12'), families: ['position'] })
-  desk.do('setDarkMoves', { ...ALL_DARK, list: desk.choose.list(1), when: 'planned' })
+  desk.do('setDarkMoves', { ...ALL_DARK, list: desk.choose.list(1), when: 'planned', live: ['gobo'] })
   const bar = { fixtures: desk.fixtures('71'), when: 'in cue', inCue: desk.choose.cue(1, 1) } as const
-  desk.do('setDarkMoves', { ...ALL_DARK, list: desk.choose.list(1), cues: [desk.choose.cue(1, 2)], ...bar })
+  desk.do('setDarkMoves', { ...ALL_DARK, live: [], list: desk.choose.list(1), cues: [desk.choose.cue(1, 2)], ...bar })
   const sweep = { cue: desk.choose.cue(1, 1), fixture: desk.fixture(11), zone: 'Front rows' }
   desk.do('acceptSweeps', { sweeps: [sweep], reason: 'Nobody sits there' })
   desk.level('11,13,71.2,71.4', 'intensity', 1)

@@ -1,6 +1,7 @@
 /** Copies cues with what they set, or with all they show. */
-import { cueTimeId } from '../../show/compositeIds'
+import { cueTimeId, darkRuleId } from '../../show/compositeIds'
 import { z } from 'zod'
+import { darkRulesOf } from '../../cues/darkRules'
 import { putCueValue } from '../../cues/marks'
 import { timesOf } from '../../cues/times'
 import { placeOfCue, stateAtPlace, valuesByCue } from '../../cues/tracking'
@@ -29,6 +30,9 @@ export const copyCues = command({
       draft.put('cue', copy, { ...cue, list: listId, number: numbers[i]?.number ?? cue.number })
       for (const time of timesOf(show, id))
         draft.put('cueTime', cueTimeId(copy, time.fixture, time.family), { ...time, cue: copy })
+      for (const rule of darkRulesOf(show, id))
+        if (rule.when !== 'in cue')
+          draft.put('darkRule', darkRuleId(null, copy, rule.fixture, rule.family), { ...rule, cue: copy })
       for (const stored of copied(show, id, what)) putCueValue(draft, { ...stored, cue: copy }, stored)
     }
     return done(draft, `copy ${cuesInWords(show, ids)} to ${number}`)
