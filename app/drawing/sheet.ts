@@ -146,6 +146,34 @@ export class SheetDrawing {
   }
 }
 
+/** Where a fixture moves ahead of the cue that sets it, an open mark, and where it then waits, a dot. */
+export function drawMovesAhead(
+  brush: Brush,
+  ink: string,
+  size: CellSize,
+  marks: readonly { readonly x: number; readonly y: number; readonly begins: boolean }[],
+): void {
+  const { width, height, top } = boxOf(size)
+  const half = Math.max(2, Math.min(width, height, 11) / 2 - 1.5)
+  const path = new Path2D()
+  brush.fillStyle = ink
+  for (const { x, y, begins } of marks) {
+    const [middle, level] = [x + Math.min(width, 14) / 2, y + top + height / 2]
+    if (!begins) {
+      brush.fillRect(middle - 1, level - 1, 2, 2)
+      continue
+    }
+    path.moveTo(middle, level - half)
+    path.lineTo(middle + half, level)
+    path.lineTo(middle, level + half)
+    path.lineTo(middle - half, level)
+    path.closePath()
+  }
+  brush.strokeStyle = ink
+  brush.lineWidth = 1.4
+  brush.stroke(path)
+}
+
 function pathAt(paths: Map<number, Path2D>, alpha: number): Path2D {
   const path = paths.get(alpha) ?? new Path2D()
   paths.set(alpha, path)

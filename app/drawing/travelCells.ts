@@ -1,5 +1,4 @@
 /** What a fixture does in a cue, drawn: a block while it moves, a line while it is lit, dots while it is dark. */
-import { DARK } from '#core/cues/darkness'
 import type { Brush } from './brush'
 import { readInks, readSheetInks } from './inks'
 import type { CourseCell } from './travelCourse'
@@ -39,14 +38,23 @@ export function drawTravelCell(brush: Brush, inks: TravelInks, { step, isLit }: 
   const scale = seconds > 0 ? width / seconds : 0
   const from = x + Math.min(width - LEAST, step.begins * scale)
   const wide = Math.max(LEAST, Math.min(step.lasts * scale, x + width - from))
-  const isSeen = Math.max(...step.levels) > DARK
   const isFault = step.tooFast !== null || step.sweeps.length > 0
-  brush.globalAlpha = isFault && !isSeen ? 0.55 : 1
-  brush.fillStyle = isFault ? inks.fault : isSeen ? inks.seen : inks.dark
   const block = new Path2D()
   block.roundRect(from, y - BLOCK / 2, wide, BLOCK, 2)
+  if (step.isAhead) return drawAhead(brush, inks, block)
+  brush.globalAlpha = isFault && !step.isSeen ? 0.55 : 1
+  brush.fillStyle = isFault ? inks.fault : step.isSeen ? inks.seen : inks.dark
   brush.fill(block)
   brush.globalAlpha = 1
+}
+
+/** What nobody set there: it goes ahead of the cue that does. */
+function drawAhead(brush: Brush, { dark, ground }: TravelInks, block: Path2D): void {
+  brush.fillStyle = ground
+  brush.fill(block)
+  brush.strokeStyle = dark
+  brush.lineWidth = 1.4
+  brush.stroke(block)
 }
 
 function drawStanding(brush: Brush, inks: TravelInks, isLit: boolean, { x, y, width }: CellBox): void {

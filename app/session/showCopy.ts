@@ -3,6 +3,8 @@ import { effectsOf, type Effects } from '#core/refocus/effects'
 import { looseLeftBehind } from '#core/refocus/looseBehind'
 import type { LooseValue } from '#core/refocus/looseValues'
 import { withDelta, type Delta } from '#core/show/delta'
+import { darkMovesIn, type DarkMove } from '#core/cues/darkMoves'
+import type { CueListId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { TravelCheck, type CheckedCourse } from '#core/travel/check'
 import { isSnapshotSound, readSnapshot } from './responses'
@@ -79,6 +81,11 @@ export class ShowCopy {
   checkMoves(toSeen: Delta, tell: (news: CheckNews) => void): Promise<boolean> {
     const own = (this.#checks += 1)
     return checkMoves(this.#check, this.#see(toSeen), tell, () => own === this.#checks)
+  }
+
+  /** Brings the copy to what is seen, and tells what of a list moves in the dark, or ought to. */
+  darkMoves(toSeen: Delta, list: CueListId): readonly DarkMove[] {
+    return darkMovesIn(this.#see(toSeen), list)
   }
 
   /** Ends the check that goes on. */

@@ -1,6 +1,8 @@
 /** The worker beside an open show: it checks what was sent, and works out consequences without keeping the page waiting. */
 import { proxy, releaseProxy, transfer, wrap, type Remote } from 'comlink'
+import { darkMovesIn, type DarkMove } from '#core/cues/darkMoves'
 import { deltaBetween } from '#core/show/delta'
+import type { CueListId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { framePainted } from './afterNextFrame'
 import { isSnapshotSound } from './responses'
@@ -45,6 +47,12 @@ export class ShowWorker {
     return Promise.race([this.#copy.checkMoves(this.#toSeen(show), proxy(tell)), this.#ended])
   }
 
+  /** What of a list moves in the dark, or ought to. */
+  async darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> {
+    await Promise.race([this.isSound, this.#ended])
+    return Promise.race([this.#copy.darkMoves(this.#toSeen(show), list), this.#ended])
+  }
+
   stopCheck(): void {
     void this.#copy.stopCheck()
   }
@@ -65,6 +73,7 @@ export class ShowWorker {
 /** What stands beside an open show. */
 export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'stopCheck'> & {
   consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
+  darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> | readonly DarkMove[]
 }
 
 /** The worker beside a show; where there are no workers, as in tests outside a browser, the same at once. */
@@ -81,5 +90,6 @@ function atOnce(bytes: ArrayBuffer): Beside {
     return checkMoves(check, seen, tell, () => own === checks)
   }
   const stopCheck = () => void (checks += 1)
-  return { isSound, consequences: consequencesOf, checkMoves: checkThese, stopCheck, close: stopCheck }
+  const both = { consequences: consequencesOf, darkMoves: darkMovesIn }
+  return { isSound, ...both, checkMoves: checkThese, stopCheck, close: stopCheck }
 }

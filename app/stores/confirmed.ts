@@ -5,8 +5,9 @@
  */
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { darkMovesIn, type DarkMove } from '#core/cues/darkMoves'
 import type { JournalEntry } from '#core/journal/entry'
-import type { CommandId, PersonId } from '#core/show/ids'
+import type { CommandId, CueListId, PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
 import { consequencesOf, type CheckNews, type Consequences } from '../session/showCopy'
@@ -119,6 +120,12 @@ export const useConfirmed = defineStore('confirmed', () => {
   }
   const stopCheck = () => beside?.stopCheck()
 
+  /** What of a list of a show moves in the dark, or ought to: worked out beside the page, or here where that has ended. */
+  async function darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> {
+    const here = () => darkMovesIn(show, list)
+    return beside ? Promise.resolve(beside.darkMoves(show, list)).catch(here) : here()
+  }
+
   function clear() {
     beside?.close()
     beside = null
@@ -144,6 +151,7 @@ export const useConfirmed = defineStore('confirmed', () => {
     consequences,
     checkMoves,
     stopCheck,
+    darkMoves,
     clear,
   }
 })

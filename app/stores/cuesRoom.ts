@@ -6,10 +6,11 @@ import { carrySheet } from '#core/cues/carrySheet'
 import { listsInOrder, type CueInOrder } from '#core/cues/tracking'
 import type { Family } from '#core/attributes/families'
 import type { CueId, CueListId, FixtureId, PaletteId } from '#core/show/ids'
+import type { DarkFault } from '#core/travel/dark'
 import { useProposal } from './proposal'
 
 /** What the moves of a cue can be found wanting in. */
-export type Fault = 'tooFast' | 'sweeps' | 'accepted'
+export type Fault = 'tooFast' | 'sweeps' | 'accepted' | 'wrongPlace' | 'noTime'
 
 /** Pixels of a row and of a cell, from the whole show to single values. */
 export const SHEET_ZOOMS = [
@@ -25,7 +26,7 @@ export interface ChosenCells {
   readonly fixtures: readonly FixtureId[]
 }
 
-export type CuePanel = 'detail' | 'loose' | 'replace' | Fault
+export type CuePanel = 'detail' | 'loose' | 'replace' | 'dark' | Exclude<Fault, DarkFault>
 
 export const useCuesRoom = defineStore('cuesRoom', () => {
   const proposal = useProposal()
@@ -58,7 +59,8 @@ export const useCuesRoom = defineStore('cuesRoom', () => {
   function look(id: CueId) {
     looked.value = id
     cells.value = null
-    panel.value = 'detail'
+    // The plan of moves in the dark is gone through cue by cue.
+    if (panel.value !== 'dark') panel.value = 'detail'
   }
 
   /** Looks at a cue wherever it stands. */

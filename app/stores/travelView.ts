@@ -9,28 +9,31 @@ import { moveTime } from '#core/kinematics/motorTime'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { DARK } from '#core/cues/darkness'
-import { stepAt, type Step } from '#core/travel/course'
+import { isSeenToMove, stepAt, type Step } from '#core/travel/course'
 import { endOfStep, seenAt } from '#core/travel/onTheWay'
 import type { TriedRemedy } from '../composables/travel/remedies'
 import { useCuesRoom } from './cuesRoom'
+import { useDarkPlan } from './darkPlan'
 import { useSelection } from './selection'
 
 export const useTravelView = defineStore('travelView', () => {
   const room = useCuesRoom()
   const selection = useSelection()
+  const plan = useDarkPlan()
   /** Seconds from the start of the cue. */
   const instant = ref(0)
 
   /** What is looked at instead of the cue as it is: as it would be with something done about it. */
   const tried = shallowRef<TriedRemedy | null>(null)
 
-  /** What the cue does with every fixture it sets something of. */
+  /** What the cue does with every fixture it sets something of, or that moves in the dark in it. */
   const steps = computed<readonly Step[]>(() => {
     const { cue } = room
-    const show = tried.value?.show ?? room.show
+    const show = tried.value?.show ?? plan.tried ?? room.show
     const place = show && cue && placeOfCue(show, cue.id)
     if (!show || !cue || !place) return []
-    const set = new Set((valuesByCue(show).get(cue.id) ?? []).map(({ fixture }) => fixture))
+    const ahead = plan.moves.filter(({ place: dark }) => dark.kind === 'goes' && dark.cue === cue.id)
+    const set = new Set([...(valuesByCue(show).get(cue.id) ?? []), ...ahead].map(({ fixture }) => fixture))
     const rig = rigOf(show)
     return [...set].flatMap((id) => {
       const rigged = rig.get(id)
@@ -40,9 +43,8 @@ export const useTravelView = defineStore('travelView', () => {
   const turning = computed(() =>
     steps.value.filter(({ from, to }) => moveTime(to.rigged.mount.head, from.position.pose, to.position.pose) > 0),
   )
-  const isLit = ({ from, to }: Step) => Math.max(from.intensity, to.intensity) > DARK
   /** Those that are seen to move. */
-  const seen = computed(() => turning.value.filter(isLit))
+  const seen = computed(() => turning.value.filter(isSeenToMove))
   /** Those looked at: the selected ones that turn, else all that are seen to. */
   const shown = computed(() => {
     const chosen = turning.value.filter(({ to }) => selection.order.has(to.rigged.id))

@@ -12,9 +12,9 @@ import { moveTime } from '../kinematics/motorTime'
 import { resolveValue } from '../palettes/resolve'
 import { isAlike, versionOf } from '../palettes/versions'
 import { derived } from '../show/derived'
-import type { CueId, FixtureId } from '../show/ids'
+import type { CueId, CueListId, FixtureId } from '../show/ids'
 import { lets } from '../show/masks'
-import type { RiggedFixture } from '../show/rig'
+import { rigOf, type RiggedFixture } from '../show/rig'
 import { settleTime } from '../show/settleTime'
 import { showRecordOf, type ShowPart } from '../show/show'
 import { targetsOf } from '../show/targets'
@@ -25,8 +25,9 @@ import { brightestElsewhere, DARK, lightsOf } from './darkness'
 import { placeInDark, stays, type DarkPlace, type DarkTimes } from './darkPlace'
 import { darkChoiceOf } from './darkRules'
 import { beginningsOf, type Beginning } from './darkTimes'
+import { setVersionOf } from './setVersion'
 import { timingOf } from './times'
-import { indexAt, timelineOf, type ListInOrder, type TimelinePoint } from './tracking'
+import { indexAt, listsInOrder, timelineOf, type ListInOrder, type TimelinePoint } from './tracking'
 import { poseAt, WAY_KINDS } from './ways'
 
 /** What moves in the dark are worked out from. */
@@ -69,20 +70,19 @@ export function darkMovesOf(show: ShowPart<DarkKind>, list: ListInOrder, rigged:
   return found.moves
 }
 
+/** The same of every fixture; nothing of a list that is not there. */
+export function darkMovesIn(show: ShowPart<DarkKind>, id: CueListId): readonly DarkMove[] {
+  const list = listsInOrder(show).find((one) => one.id === id)
+  return list ? [...rigOf(show).values()].flatMap((rigged) => darkMovesOf(show, list, rigged)) : []
+}
+
 function inputsOf(show: ShowPart<DarkKind>, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
   const { rest, darkWhen, darkMargin } = showRecordOf(show)
   const { take, heldBack } = list.list
   const resting = rest === null ? null : versionOf(show, { kind: 'link', palette: rest })
   const said = [show.all.cue, show.all.cueTime, show.all.darkRule, take, heldBack, darkWhen, darkMargin]
-  const inputs: unknown[] = [...said, targetsOf(show), rest, resting, isLitElsewhere(show, list, rigged)]
-  const timeline = timelineOf(show, list.id)
-  const keys = [
-    ...rigged.type.has.map((attribute) => `${rigged.id} ${attribute}`),
-    ...lightsOf(show, rigged).map((id) => `${id} ${LEADING.light}`),
-  ]
-  for (const key of keys)
-    for (const { stored } of timeline.get(key) ?? []) inputs.push(stored, versionOf(show, stored.value))
-  return inputs
+  const set = setVersionOf(show, list.id, rigged)
+  return [...said, targetsOf(show), rest, resting, isLitElsewhere(show, list, rigged), set]
 }
 
 /** Whether another list may light a fixture while this one has it dark. */

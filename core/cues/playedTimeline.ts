@@ -26,22 +26,33 @@ export const playedTimelineOf = derivedEach(DARK_KINDS, (show, id: CueListId): P
   if (!list || !hasDarkMoves(show, id)) return recorded
   const played = new Map<string, readonly PlayedPoint[]>(recorded)
   for (const rigged of rigOf(show).values())
-    for (const move of darkMovesOf(show, list, rigged)) bringForward(played, move)
+    for (const [key, points] of broughtForward(recorded, darkMovesOf(show, list, rigged))) played.set(key, points)
   return played
 })
 
-function bringForward(played: Map<string, readonly PlayedPoint[]>, move: DarkMove): void {
-  if (move.place.kind === 'stays') return
-  const { at } = move.place
-  for (const attribute of move.attributes) {
-    const key = `${move.fixture} ${attribute}`
-    const points = played.get(key) ?? []
-    const set = latestAt(points, move.at)
+/** By the moves of a fixture: they are the same as long as all that is set of it is. */
+const forward = new WeakMap<readonly DarkMove[], PlayedTimeline>()
+
+/** What of a fixture is played otherwise than it is set. */
+function broughtForward(recorded: PlayedTimeline, moves: readonly DarkMove[]): PlayedTimeline {
+  const known = forward.get(moves)
+  if (known) return known
+  const played = new Map<string, readonly PlayedPoint[]>()
+  for (const { key, ...moved } of moves.flatMap(valuesMoved)) {
+    const points = played.get(key) ?? recorded.get(key) ?? []
+    const set = latestAt(points, moved.dark.at)
     if (!set) continue
-    const early: PlayedPoint = { at, stored: set.stored, dark: move }
-    const before = points.slice(0, indexAt(points, at - 1) + 1)
-    played.set(key, [...before, early, ...points.slice(indexAt(points, move.at) + 1)])
+    const before = points.slice(0, indexAt(points, moved.at - 1) + 1)
+    played.set(key, [...before, { ...moved, stored: set.stored }, ...points.slice(indexAt(points, moved.dark.at) + 1)])
   }
+  forward.set(moves, played)
+  return played
+}
+
+function valuesMoved(dark: DarkMove) {
+  const { place, fixture, attributes } = dark
+  if (place.kind === 'stays') return []
+  return attributes.map((attribute) => ({ key: `${fixture} ${attribute}`, at: place.at, dark }))
 }
 
 /** What is played of an attribute of a fixture at a place of a list; null where nothing is set yet. */

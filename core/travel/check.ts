@@ -2,31 +2,33 @@
 import { group } from 'd3-array'
 import { LEADING } from '../attributes/catalogue'
 import { atRest } from '../cues/atRest'
-import { darkMovesOf, type DarkMove } from '../cues/darkMoves'
+import { DARK_KINDS, darkMovesOf, type DarkMove } from '../cues/darkMoves'
 import { levelElsewhere } from '../cues/darkness'
+import { setVersionOf } from '../cues/setVersion'
 import { timesOf } from '../cues/times'
 import { listsInOrder, placeOfCue, valuesByCue, type ListInOrder } from '../cues/tracking'
-import { WAY_KINDS } from '../cues/ways'
-import { isAlike, versionOf } from '../palettes/versions'
+import { isAlike } from '../palettes/versions'
 import { moveTime } from '../kinematics/motorTime'
 import type { CueId, CueListId, FixtureId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { targetsOf } from '../show/targets'
 import { SURFACE_KINDS, surfacesOf } from '../venue/surfaces'
-import { pointsOf, stepAt, stepsOf, type Step } from './course'
+import { isSeenToMove, pointsOf, stepAt, stepsOf, type Step } from './course'
 import { tooFast, type TooFast } from './motors'
 import { sweepsOf, type Sweep } from './sweep'
 import { zonesOf } from './zones'
 
 /** What a check goes by: where none of it changes there is nothing to look at anew. */
-export const CHECKED_KINDS = ['cueTime', ...WAY_KINDS, ...SURFACE_KINDS] as const
+export const CHECKED_KINDS = [...DARK_KINDS, ...SURFACE_KINDS] as const
 
 /** What a cue does with a fixture, and what of it cannot be watched as it is meant. */
 export interface CheckedStep {
   readonly cue: CueId
   /** Whether its head turns. */
   readonly turns: boolean
+  /** Whether it has light while it is to turn. */
+  readonly isSeen: boolean
   /** Whether it moves in the dark ahead of the cue that sets it. */
   readonly isAhead: boolean
   /** When it sets out, and how long it is to take; seconds. */
@@ -100,16 +102,14 @@ export class TravelCheck {
 
 /** Everything but the cues that the steps of a fixture go by; the same objects as long as nothing of it changes. */
 function inputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
-  const all = pointsOf(show, list.id, rigged)
-  const dark = darkMovesOf(show, list, rigged)
-  if (dark.length === 0 && all.every((points) => points.length === 0)) return NOTHING_SET
+  if (pointsOf(show, list.id, rigged).every((points) => points.length === 0)) return NOTHING_SET
   const { travel } = showRecordOf(show)
   const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
   const rest = [LEADING.place, LEADING.width, LEADING.light].map((attribute) => atRest(show, rigged, attribute))
-  const inputs: unknown[] = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel, dark, ...ofList, ...rest]
-  if (rigged.bar) inputs.push(darkMovesOf(show, list, rigged.bar))
-  for (const points of all) for (const { stored } of points) inputs.push(stored, versionOf(show, stored.value))
-  return inputs
+  const ground = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel]
+  const set = [rigged, rigged.bar ?? rigged].map((one) => setVersionOf(show, list.id, one))
+  const dark = [rigged, rigged.bar ?? rigged].map((one) => darkMovesOf(show, list, one))
+  return [...ground, ...ofList, ...rest, ...set, ...dark]
 }
 
 /** What of the cues the steps of a fixture go by. */
@@ -134,6 +134,7 @@ function checkedStep(show: Show, step: Step): CheckedStep {
   return {
     cue,
     turns: moveTime(to.rigged.mount.head, from.position.pose, to.position.pose) > 0,
+    isSeen: isSeenToMove(step),
     isAhead: step.isAhead,
     begins: place.delay,
     lasts: place.seconds,
@@ -148,12 +149,14 @@ export type FixtureStep = CheckedStep & Pick<CheckedCourse, 'fixture'>
 
 const isFaulty = ({ tooFast, sweeps }: CheckedStep) => tooFast !== null || sweeps.length > 0
 
+/** The steps of a course in which something is wrong. */
+export function faultySteps({ fixture, steps }: CheckedCourse): FixtureStep[] {
+  return steps.filter(isFaulty).map((step) => ({ fixture, ...step }))
+}
+
 /** Steps in which something is wrong, by cue. */
 export function faultyByCue(courses: Iterable<CheckedCourse>): ReadonlyMap<CueId, readonly FixtureStep[]> {
-  const found = [...courses].flatMap(({ fixture, steps }) =>
-    steps.filter(isFaulty).map((step) => ({ fixture, ...step })),
-  )
-  return group(found, ({ cue }) => cue)
+  return group([...courses].flatMap(faultySteps), ({ cue }) => cue)
 }
 
 /** What is wrong in one cue. */

@@ -2,7 +2,7 @@
 import { LEADING } from '../attributes/catalogue'
 import type { Attribute } from '../attributes/attribute'
 import { atRest } from '../cues/atRest'
-import { levelElsewhere } from '../cues/darkness'
+import { DARK, levelElsewhere } from '../cues/darkness'
 import { pictureNear, type StageFixture } from '../cues/onStage'
 import { darkTimingAt, playedAt, playedPoseAt, playedTimelineOf, type PlayedPoint } from '../cues/playedTimeline'
 import { timingOf, type Timing } from '../cues/times'
@@ -97,4 +97,15 @@ function pictureAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: num
 export function progressAt({ delay, seconds }: Timing, instant: number): number {
   if (instant < delay) return 0
   return seconds <= 0 ? 1 : Math.min(1, (instant - delay) / seconds)
+}
+
+/** How bright it is at an instant, 0 to 1. */
+function levelThen({ from, to, light }: Pick<Step, 'from' | 'to' | 'light'>, instant: number): number {
+  return from.intensity + (to.intensity - from.intensity) * progressAt(light, instant)
+}
+
+/** Whether it has light while its head is to turn: as its light only comes or goes, at one end of that it has the most. */
+export function isSeenToMove(step: Pick<Step, 'from' | 'to' | 'light' | 'place'>): boolean {
+  const { delay, seconds } = step.place
+  return Math.max(levelThen(step, delay), levelThen(step, delay + seconds)) > DARK
 }

@@ -16,6 +16,7 @@ export function darkFaultOf({ place }: DarkMove): DarkFault | null {
 
 /** Fixtures that do the same for the same cue. */
 export interface DarkLine {
+  /** The same as long as these do the same for this cue. */
   readonly key: string
   /** The cue in which they light. */
   readonly cue: CueId
@@ -39,22 +40,22 @@ export function darkLines(moves: readonly DarkMove[]): DarkLine[] {
     [...ofFixture.values()],
     ([first, ...rest]) => first && `${first.cue} ${outcomeOf(first)} ${familiesOf([first, ...rest]).join(' ')}`,
   )
-  return [...alike]
-    .flatMap(([key, groups]) => lineOf(key ?? '', groups.flat()) ?? [])
+  return [...alike.values()]
+    .flatMap((groups) => lineOf(groups.flat()) ?? [])
     .sort((a, b) => a.at - b.at || Number(a.why !== null) - Number(b.why !== null))
 }
 
 const familiesOf = (moves: readonly DarkMove[]) =>
   FAMILIES.filter((family) => moves.some((move) => move.family === family))
 
-function lineOf(key: string, moves: readonly DarkMove[]): DarkLine | null {
+function lineOf(moves: readonly DarkMove[]): DarkLine | null {
   const [first] = moves
   if (!first) return null
   const delays = moves.flatMap(({ place }) => (place.kind === 'goes' ? [place.delay] : []))
   const shorts = moves.flatMap(({ place }) => (place.kind === 'stays' ? (place.short ?? []) : []))
   const { place } = first
   return {
-    key,
+    key: [first.cue, ...familiesOf(moves), first.fixture].join(' '),
     cue: first.cue,
     at: first.at,
     fixtures: [...new Set(moves.map(({ fixture }) => fixture))],

@@ -10,8 +10,7 @@ import { axisTime, moveTime } from '../kinematics/motorTime'
 import type { SolvedPosition } from '../palettes/solve'
 import type { FixtureId } from '../show/ids'
 import type { Surfaces } from '../venue/surfaces'
-import { DARK } from '../cues/darkness'
-import type { Step } from './course'
+import { isSeenToMove, type Step } from './course'
 import { chased, type AxisMotion } from './lag'
 import { demandOn, pathOf, type PathPoint } from './path'
 import { isSurelySlow } from './slow'
@@ -45,11 +44,14 @@ interface HeadMove {
   readonly to: StageFixture
   readonly seconds: number
   readonly travel: Travel
+  readonly isSeen: boolean
 }
 
 /** What of a step is too fast for the motors; null in the first cue of a list, to which all comes from anywhere. */
-export function tooFast({ from, to, place, travel, at, isPlaced }: Step, surfaces: Surfaces): TooFast | null {
-  return at > 0 && isPlaced ? judged({ from, to, seconds: place.seconds, travel }, surfaces) : null
+export function tooFast(step: Step, surfaces: Surfaces): TooFast | null {
+  const { from, to, place, travel, at, isPlaced } = step
+  if (at === 0 || !isPlaced) return null
+  return judged({ from, to, seconds: place.seconds, travel, isSeen: isSeenToMove(step) }, surfaces)
 }
 
 /** A path, and whether it is the straight one. */
@@ -105,7 +107,7 @@ function judged(move: HeadMove, surfaces: Surfaces): TooFast | null {
     lagMetres: lagOf({ ...move, travel: path.travel }, surfaces),
     shortestSeconds: withinReason(Math.max(needed, ...faults.map(({ shortest }) => shortest))),
     byAngleSeconds: needed,
-    isLit: Math.max(from.intensity, to.intensity) > DARK,
+    isLit: move.isSeen,
   }
 }
 

@@ -145,6 +145,14 @@ const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props
         :options="travelOptions"
         :keep="(travel) => keep('changeCues', { cues, travel: travel === AS_LIST ? null : travel })"
       />
+      <label class="col-span-4 flex items-center gap-2 text-sm" title="Moving heads are heard">
+        <input
+          type="checkbox"
+          class="accent-shoal"
+          :checked="record.quiet"
+          @change="keep('changeCues', { cues, quiet: !record.quiet })"
+        />Quiet: nothing moves in the dark in it
+      </label>
       <TextField
         class="col-span-4"
         label="Note"

@@ -47,7 +47,8 @@ const time = computed(() => {
       }}</span>
       <span class="min-w-0 flex-1 truncate" :class="isQuiet ? 'text-haze' : isSmall ? '' : 'font-semibold'"
         >{{ cue.name || 'No name'
-        }}<span v-if="FOLLOWS[cue.follow]" class="ml-1.5 font-normal text-shoal">{{ FOLLOWS[cue.follow] }}</span></span
+        }}<span v-if="FOLLOWS[cue.follow]" class="ml-1.5 font-normal text-shoal">{{ FOLLOWS[cue.follow] }}</span
+        ><span v-if="cue.quiet" class="ml-1.5 font-normal text-shoal">quiet</span></span
       >
       <span v-if="trouble" class="size-1.5 shrink-0 rounded-full bg-coral" :title="trouble" />
       <span class="shrink-0 pr-4 font-mono text-mist">{{ time }}</span>

@@ -13,8 +13,9 @@ import { sheetWords } from '../../composables/sheet/useSheetWords'
 import { useTheme } from '../../composables/shell/useTheme'
 import type { Brush } from '../../drawing/brush'
 import { readSheetInks } from '../../drawing/inks'
-import { drawCellWords, SheetDrawing, type DrawnCell } from '../../drawing/sheet'
+import { drawCellWords, drawMovesAhead, SheetDrawing, type DrawnCell } from '../../drawing/sheet'
 import { useCuesRoom } from '../../stores/cuesRoom'
+import { useTravelCheck } from '../../stores/travelCheck'
 import { useWorkingSet } from '../../stores/workingSet'
 
 const props = defineProps<{
@@ -30,6 +31,19 @@ const props = defineProps<{
 const room = useCuesRoom()
 const workingSet = useWorkingSet()
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
+const check = useTravelCheck()
+/** From which place to which one a fixture is ahead of the cue that sets it, in the family shown. */
+const ahead = computed(
+  () =>
+    new Map(
+      check.known.flatMap(({ list, fixture, dark }) => {
+        const moves = dark.flatMap(({ family, place, at }) =>
+          family === room.family && place.kind === 'goes' && place.at < at ? [{ from: place.at, until: at }] : [],
+        )
+        return list === room.list?.id && moves.length > 0 ? [[fixture, moves] as const] : []
+      }),
+    ),
+)
 const { pixelRatio } = useDevicePixelRatio()
 const { isPaper } = useTheme()
 const inks = computed(() => ({ isPaper: isPaper.value, ...readSheetInks() }))
@@ -55,6 +69,7 @@ watchPostEffect(() => {
   const drawing = new SheetDrawing(brush, inks.value, room.size)
   for (const cells of drawn) for (const one of cells) if (one) drawing.add(one)
   drawing.draw()
+  drawAhead(brush)
   if (room.size.values) for (const cells of drawn) writeRow(brush, cells)
 })
 
@@ -96,6 +111,20 @@ function writeRow(brush: Brush, cells: readonly (DrawnCell | null)[]) {
     }
   }
   end()
+}
+
+/** What moves in the dark for a later cue: nobody set it there. */
+function drawAhead(brush: Brush) {
+  const moves = ahead.value
+  if (moves.size === 0) return
+  const marks = props.columns.flatMap(({ id, x }) =>
+    (moves.get(id) ?? []).flatMap(({ from, until }) =>
+      props.rows
+        .filter(({ at }) => at >= from && at < until)
+        .map(({ at, y }) => ({ x: x - props.left, y, begins: at === from })),
+    ),
+  )
+  drawMovesAhead(brush, inks.value.palettes.shoal, room.size, marks)
 }
 
 function drawChosen(brush: Brush) {

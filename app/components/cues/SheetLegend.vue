@@ -42,5 +42,6 @@ const used = computed(() => {
     <span v-if="used.length > MOST">and {{ used.length - MOST }} more</span>
     <span class="text-haze">block: set, line: carried, ring: back to rest, bar: blocked, hole: held, faint: dark</span>
     <span class="text-coral">dashed: loose</span>
+    <span v-if="show.all.darkRule.size > 0" class="text-shoal">open: moves in the dark for a later cue</span>
   </p>
 </template>

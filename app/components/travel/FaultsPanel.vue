@@ -4,11 +4,12 @@ import { computed } from 'vue'
 import { counted } from '#core/show/counted'
 import type { Show } from '#core/show/show'
 import type { FixtureStep } from '#core/travel/check'
-import { DARK } from '#core/cues/darkness'
+import type { DarkFault } from '#core/travel/dark'
 import { useCuesRoom, type Fault } from '../../stores/cuesRoom'
 import { useTravelCheck } from '../../stores/travelCheck'
+import CheckProgress from './CheckProgress.vue'
 
-const props = defineProps<{ show: Show; fault: Fault }>()
+const props = defineProps<{ show: Show; fault: Exclude<Fault, DarkFault> }>()
 const room = useCuesRoom()
 const check = useTravelCheck()
 
@@ -40,7 +41,7 @@ const found = computed(() =>
     }),
   ),
 )
-const isLit = ({ levels }: FixtureStep) => Math.max(...levels) > DARK
+const isLit = ({ isSeen }: FixtureStep) => isSeen
 
 function worstOf(steps: readonly FixtureStep[]): string {
   if (props.fault !== 'tooFast')
@@ -55,14 +56,7 @@ function worstOf(steps: readonly FixtureStep[]): string {
     <header class="border-b border-rule px-4 py-3">
       <h2 class="text-xl font-semibold">{{ words.title }}</h2>
       <p class="text-sm text-mist">{{ words.what }}</p>
-      <div v-if="check.part !== null" class="mt-2 flex items-center gap-2 text-sm text-mist">
-        <progress class="h-1.5 flex-1 accent-brass" :value="check.part" aria-label="Looking through the cues" />
-        <button type="button" class="chip px-1.5" @click="check.stop()">Stop</button>
-      </div>
-      <div v-else-if="check.isStopped" class="mt-2 flex items-center gap-2 text-sm text-mist">
-        <span class="flex-1">Stopped: some may be missing here.</span>
-        <button type="button" class="chip px-1.5" @click="check.look()">Look again</button>
-      </div>
+      <CheckProgress />
     </header>
     <p v-if="found.length === 0" class="px-4 py-3 text-sm text-mist">
       {{ check.part === null && !check.isStopped ? words.none : 'Nothing found so far.' }}

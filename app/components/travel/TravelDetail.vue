@@ -44,6 +44,8 @@ const bent = computed(() => {
 })
 
 const says = computed(() => travelOf(props.show, props.cue.id))
+const darkInWords = (many: number, isMore: boolean) =>
+  isMore ? `${many} in the dark` : `${counted(many, 'fixture')} ${many === 1 ? 'moves' : 'move'} in the dark`
 const summary = computed(() => {
   const { seen, turning } = view
   const dark = turning.length - seen.length
@@ -53,7 +55,7 @@ const summary = computed(() => {
     seen.length > 0
       ? `${counted(seen.length, 'fixture')} ${seen.length === 1 ? 'moves' : 'move'} while lit, in ${seconds} s`
       : '',
-    dark > 0 ? `${seen.length > 0 ? dark : counted(dark, 'fixture')} in the dark` : '',
+    dark > 0 ? darkInWords(dark, seen.length > 0) : '',
   ].filter((part) => part !== '')
   const faults = check.openFaultsOf(props.cue.id)
   const late = faults.filter(({ tooFast }) => tooFast).length

@@ -7,7 +7,8 @@ import { byNumber, fixtureNumber } from '#core/show/cells'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { openSweeps } from '#core/travel/accepted'
+import { acceptedSweepsOf, openSweeps } from '#core/travel/accepted'
+import type { CheckedCourse } from '#core/travel/check'
 import { useTheme } from '../../composables/shell/useTheme'
 import { drawTravelCell, readTravelInks } from '../../drawing/travelCells'
 import { courseAt, type CourseInOrder } from '../../drawing/travelCourse'
@@ -51,22 +52,24 @@ const columns = computed(() => {
 })
 const across = computed(() => (columns.value.at(-1)?.x ?? 0) + (columns.value.at(-1)?.width ?? 0))
 
+/** Courses in order, each once as long as the cues stand where they stand and the same sweeps are accepted. */
+const inOrder = computed(() => {
+  const places = new Map(columns.value.map(({ id, at }) => [id, at]))
+  const known = new WeakMap<CheckedCourse, CourseInOrder>()
+  const { show } = props
+  return (course: CheckedCourse) => {
+    const { fixture, steps } = course
+    const open = () => steps.map((step) => ({ ...step, sweeps: openSweeps(show, { fixture, ...step }) }))
+    const found = known.get(course) ?? courseAt(acceptedSweepsOf(show).size === 0 ? steps : open(), places)
+    known.set(course, found)
+    return found
+  }
+})
 /** Fixtures of which the list sets anything, by hang; cells go with their bar. */
 const rows = computed(() => {
-  const places = new Map(columns.value.map(({ id, at }) => [id, at]))
   const courses = new Map(
-    check.known.flatMap(({ list, fixture, steps }): [FixtureId, CourseInOrder][] =>
-      list === room.list?.id && steps.length > 0
-        ? [
-            [
-              fixture,
-              courseAt(
-                steps.map((step) => ({ ...step, sweeps: openSweeps(props.show, { fixture, ...step }) })),
-                places,
-              ),
-            ],
-          ]
-        : [],
+    check.known.flatMap((course): [FixtureId, CourseInOrder][] =>
+      course.list === room.list?.id && course.steps.length > 0 ? [[course.fixture, inOrder.value(course)]] : [],
     ),
   )
   return hangsOf(props.show).flatMap(({ hang, fixtures }) => {
@@ -193,8 +196,9 @@ function wheel({ deltaX, deltaY, deltaMode }: WheelEvent) {
           <span class="font-semibold" :class="column.id === room.list?.list.onStage ? 'text-coral' : ''">{{
             column.cue.number
           }}</span>
-          <span class="text-right font-mono text-xs whitespace-nowrap text-haze"
-            >{{ Number(column.seconds.toFixed(1)) }} s</span
+          <span class="text-right text-xs whitespace-nowrap text-haze"
+            ><span v-if="column.cue.quiet" class="mr-1 text-shoal">quiet</span
+            ><span class="font-mono">{{ Number(column.seconds.toFixed(1)) }} s</span></span
           >
           <span class="col-span-2 truncate text-xs text-mist">{{ column.cue.name }}</span>
         </button>

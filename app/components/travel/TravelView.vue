@@ -8,6 +8,7 @@ import { useStage } from '../../stores/stage'
 import { useTravelView } from '../../stores/travelView'
 import ListSwitch from '../cues/ListSwitch.vue'
 import ViewOfCues from '../cues/ViewOfCues.vue'
+import DarkTable from './DarkTable.vue'
 import FaultChips from './FaultChips.vue'
 import TravelPlan from './TravelPlan.vue'
 import TravelScrubber from './TravelScrubber.vue'
@@ -31,7 +32,7 @@ const SURFACES = [
 const LEGEND = [
   { words: 'block: seen to move', ink: 'text-brass' },
   { words: 'red: too fast, or in a zone', ink: 'text-coral' },
-  { words: 'moves in the dark', ink: 'text-shoal' },
+  { words: 'moves in the dark, outlined: ahead of its cue', ink: 'text-shoal' },
   { words: 'thin: lit, standing', ink: 'text-mist' },
   { words: 'dots: dark', ink: 'text-mist' },
 ] as const
@@ -58,8 +59,9 @@ const LEGEND = [
       </div>
       <p v-if="travel.tried" class="pill absolute top-3 right-4 bg-deck">As it would be: {{ travel.tried.label }}</p>
     </div>
-    <TravelSheet class="min-h-0 flex-[4] border-t border-rule" :show="show" @go="(cue) => $emit('go', cue)" />
-    <p class="flex shrink-0 flex-wrap gap-x-4 border-t border-rule px-4 py-1.5 text-sm">
+    <DarkTable v-if="room.panel === 'dark'" class="min-h-0 flex-[4] border-t border-rule" :show="show" />
+    <TravelSheet v-else class="min-h-0 flex-[4] border-t border-rule" :show="show" @go="(cue) => $emit('go', cue)" />
+    <p v-if="room.panel !== 'dark'" class="flex shrink-0 flex-wrap gap-x-4 border-t border-rule px-4 py-1.5 text-sm">
       <span v-for="{ words, ink } in LEGEND" :key="words" :class="ink">{{ words }}</span>
     </p>
   </template>

@@ -7,6 +7,7 @@ import { isTyping } from '../../../composables/keys/isTyping'
 import { useActions } from '../../../composables/keys/useActions'
 import { useCuesRoom } from '../../../stores/cuesRoom'
 import { useCompared } from '../../../stores/compared'
+import { useDarkPlan } from '../../../stores/darkPlan'
 import { usePanelSizes } from '../../../stores/panelSizes'
 import { useProposal } from '../../../stores/proposal'
 import { useShow } from '../../../stores/show'
@@ -19,6 +20,7 @@ import RunStrip from '../../../components/cues/RunStrip.vue'
 import SheetLegend from '../../../components/cues/SheetLegend.vue'
 import SheetTools from '../../../components/cues/SheetTools.vue'
 import StagePlan from '../../../components/stage/StagePlan.vue'
+import DarkPanel from '../../../components/travel/DarkPanel.vue'
 import FaultsPanel from '../../../components/travel/FaultsPanel.vue'
 import TravelDetail from '../../../components/travel/TravelDetail.vue'
 import TravelView from '../../../components/travel/TravelView.vue'
@@ -27,6 +29,7 @@ const store = useShow()
 const compared = useCompared()
 const room = useCuesRoom()
 const proposal = useProposal()
+const plan = useDarkPlan()
 const panels = usePanelSizes()
 const sheet = useTemplateRef<InstanceType<typeof CarrySheet>>('sheet')
 
@@ -47,6 +50,7 @@ const panelName = computed(() => {
   if (room.panel === 'sweeps') return 'Sweeps'
   if (room.panel === 'accepted') return 'Accepted sweeps'
   if (room.panel === 'replace') return 'Find and replace'
+  if (room.panel === 'dark') return 'Moves in the dark'
   return room.cells ? 'Cells' : `Cue ${room.cue?.cue.number ?? ''}`
 })
 
@@ -76,6 +80,7 @@ useEventListener('keydown', (event) => {
     if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.commit()
     return
   }
+  if (plan.isTrying && event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) return void plan.keep()
   const by = STEPS[room.view][event.key]
   if (by) {
     event.preventDefault()
@@ -87,6 +92,7 @@ useEventListener('keydown', (event) => {
 /** Lets go of one thing at a time: what is proposed, the cells, the panel. */
 function escape() {
   if (proposal.pending) proposal.cancel()
+  else if (plan.isTrying) plan.putBack()
   else if (room.cells) room.cells = null
   else room.panel = 'detail'
 }
@@ -125,6 +131,7 @@ function escape() {
         :fault="room.panel"
       />
       <ReplacePanel v-else-if="room.panel === 'replace'" :show="room.show" />
+      <DarkPanel v-else-if="room.panel === 'dark'" :show="room.show" />
       <CellPanel v-else-if="room.cells" :show="room.show" :cells="room.cells" />
       <TravelDetail v-else-if="room.view === 'travel' && room.cue" :show="room.show" :cue="room.cue" />
       <CueDetail v-else-if="list && room.cue" :show="room.show" :list="list" :cue="room.cue.id" />
