@@ -7,7 +7,16 @@ import type { Show } from '#core/show/show'
 import { framePainted } from './afterNextFrame'
 import { isSnapshotSound } from './responses'
 import { TravelCheck } from '#core/travel/check'
-import { checkMoves, consequencesOf, type CheckNews, type Consequences, type ShowCopy } from './showCopy'
+import {
+  checkMoves,
+  consequencesOf,
+  unwindIn,
+  type CheckNews,
+  type Consequences,
+  type ShowCopy,
+  type UnwindingAsked,
+  type UnwindingNews,
+} from './showCopy'
 
 export class ShowWorker {
   readonly #worker: Worker
@@ -47,6 +56,16 @@ export class ShowWorker {
     return Promise.race([this.#copy.checkMoves(this.#toSeen(show), proxy(tell)), this.#ended])
   }
 
+  /** Looks for better ways round, telling what it finds as it goes; resolves to false where it was stopped, or asked again meanwhile. */
+  async unwind(show: Show, asked: UnwindingAsked, tell: (news: UnwindingNews) => void): Promise<boolean> {
+    await Promise.race([this.isSound, this.#ended])
+    return Promise.race([this.#copy.unwind(this.#toSeen(show), asked, proxy(tell)), this.#ended])
+  }
+
+  stopUnwinding(): void {
+    void this.#copy.stopUnwinding()
+  }
+
   /** What of a list moves in the dark, or ought to. */
   async darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> {
     await Promise.race([this.isSound, this.#ended])
@@ -71,7 +90,7 @@ export class ShowWorker {
 }
 
 /** What stands beside an open show. */
-export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'stopCheck'> & {
+export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'stopCheck' | 'unwind' | 'stopUnwinding'> & {
   consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
   darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> | readonly DarkMove[]
 }
@@ -90,6 +109,16 @@ function atOnce(bytes: ArrayBuffer): Beside {
     return checkMoves(check, seen, tell, () => own === checks)
   }
   const stopCheck = () => void (checks += 1)
-  const both = { consequences: consequencesOf, darkMoves: darkMovesIn }
-  return { isSound, ...both, checkMoves: checkThese, stopCheck, close: stopCheck }
+  let unwindings = 0
+  const unwind: Beside['unwind'] = (seen, asked, tell) => {
+    const own = (unwindings += 1)
+    return unwindIn(seen, asked, tell, () => own === unwindings)
+  }
+  const stopUnwinding = () => void (unwindings += 1)
+  const close = () => {
+    stopCheck()
+    stopUnwinding()
+  }
+  const atOnce = { consequences: consequencesOf, darkMoves: darkMovesIn }
+  return { isSound, ...atOnce, checkMoves: checkThese, stopCheck, unwind, stopUnwinding, close }
 }

@@ -32,6 +32,7 @@ it('works out itself what a worker that ended would have, and goes on with the n
     beside: {
       ...{ isSound: Promise.resolve(true), close, consequences },
       ...{ checkMoves: () => Promise.resolve(true), stopCheck: () => undefined, darkMoves: () => [] },
+      ...{ unwind: () => Promise.resolve(true), stopUnwinding: () => undefined },
     },
   })
   const ground = useConfirmed()

@@ -10,7 +10,13 @@ import type { JournalEntry } from '#core/journal/entry'
 import type { CommandId, CueListId, PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
-import { consequencesOf, type CheckNews, type Consequences } from '../session/showCopy'
+import {
+  consequencesOf,
+  type CheckNews,
+  type Consequences,
+  type UnwindingAsked,
+  type UnwindingNews,
+} from '../session/showCopy'
 import type { Beside } from '../session/showWorker'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
@@ -120,6 +126,17 @@ export const useConfirmed = defineStore('confirmed', () => {
   }
   const stopCheck = () => beside?.stopCheck()
 
+  /** Looks for better ways round beside the page; resolves to false where it did not get to the end, as when the show is closed. */
+  async function unwind(show: Show, what: UnwindingAsked, tell: (news: UnwindingNews) => void): Promise<boolean> {
+    const asked = beside
+    if (!asked) return false
+    return asked.unwind(show, what, tell).catch((error: unknown) => {
+      if (asked === beside) throw error
+      return false
+    })
+  }
+  const stopUnwinding = () => beside?.stopUnwinding()
+
   /** What of a list of a show moves in the dark, or ought to: worked out beside the page, or here where that has ended. */
   async function darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> {
     const here = () => darkMovesIn(show, list)
@@ -152,6 +169,8 @@ export const useConfirmed = defineStore('confirmed', () => {
     checkMoves,
     stopCheck,
     darkMoves,
+    unwind,
+    stopUnwinding,
     clear,
   }
 })

@@ -26,7 +26,7 @@ export interface ChosenCells {
   readonly fixtures: readonly FixtureId[]
 }
 
-export type CuePanel = 'detail' | 'loose' | 'replace' | 'dark' | Exclude<Fault, DarkFault>
+export type CuePanel = 'detail' | 'loose' | 'replace' | 'dark' | 'ways' | Exclude<Fault, DarkFault>
 
 export const useCuesRoom = defineStore('cuesRoom', () => {
   const proposal = useProposal()
@@ -59,8 +59,8 @@ export const useCuesRoom = defineStore('cuesRoom', () => {
   function look(id: CueId) {
     looked.value = id
     cells.value = null
-    // The plan of moves in the dark is gone through cue by cue.
-    if (panel.value !== 'dark') panel.value = 'detail'
+    // Plans for a whole list are gone through cue by cue.
+    if (panel.value !== 'dark' && panel.value !== 'ways') panel.value = 'detail'
   }
 
   /** Looks at a cue wherever it stands. */

@@ -15,11 +15,13 @@ import type { TriedRemedy } from '../composables/travel/remedies'
 import { useCuesRoom } from './cuesRoom'
 import { useDarkPlan } from './darkPlan'
 import { useSelection } from './selection'
+import { useUnwinding } from './unwinding'
 
 export const useTravelView = defineStore('travelView', () => {
   const room = useCuesRoom()
   const selection = useSelection()
   const plan = useDarkPlan()
+  const unwinding = useUnwinding()
   /** Seconds from the start of the cue. */
   const instant = ref(0)
 
@@ -29,7 +31,7 @@ export const useTravelView = defineStore('travelView', () => {
   /** What the cue does with every fixture it sets something of, or that moves in the dark in it. */
   const steps = computed<readonly Step[]>(() => {
     const { cue } = room
-    const show = tried.value?.show ?? plan.tried ?? room.show
+    const show = tried.value?.show ?? plan.tried ?? unwinding.tried ?? room.show
     const place = show && cue && placeOfCue(show, cue.id)
     if (!show || !cue || !place) return []
     const ahead = plan.moves.filter(({ place: dark }) => dark.kind === 'goes' && dark.cue === cue.id)

@@ -194,6 +194,8 @@ const WORDS = {
   'cue shows none': ({ cue, families }: Families & { readonly cue: number }) =>
     `Cue ${cue} has no ${listInWords(families)} of these fixtures.`,
   'nothing due': ({ list }: { readonly list: string }) => `Nothing follows in ${list} now.`,
+  'no way there': ({ cue }: { readonly cue: number }) =>
+    `Cue ${cue} aims nothing there: there is no way round to choose.`,
   'no number between': ({ before, after }: { readonly before: number; readonly after: number }) =>
     `There is no number between ${before} and ${after}: give one of the cues another.`,
   'at the start': ({ list }: { readonly list: string }) => `${list} is at its first cue.`,

@@ -80,6 +80,7 @@ import { changeShow } from './show/changeShow'
 import { acceptSweeps } from './cues/acceptSweeps'
 import { insertDarkCue } from './cues/insertDarkCue'
 import { setDarkMoves } from './cues/setDarkMoves'
+import { setWays } from './cues/setWays'
 import { stripDarkMoves } from './cues/stripDarkMoves'
 import { judgeSweepsAgain } from './cues/judgeSweepsAgain'
 import { importSwatches } from './palettes/importSwatches'
@@ -230,6 +231,7 @@ const CHANGES = {
   acceptSweeps,
   judgeSweepsAgain,
   setDarkMoves,
+  setWays,
   stripDarkMoves,
   insertDarkCue,
   importSwatches,

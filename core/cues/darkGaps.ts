@@ -5,7 +5,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { givenBy } from '../show/values'
 import { atRest } from './atRest'
-import { DARK, lightsOf, type LightKind } from './darkness'
+import { DARK, levelElsewhere, lightsOf, type LightKind } from './darkness'
 import type { Beginning } from './darkTimes'
 import { levelOf } from './level'
 import { timingOf } from './times'
@@ -31,7 +31,7 @@ export function darkGapsOf(
 ): readonly DarkGap[] {
   const lights = lightsOf(show, rigged).map((id) => new Light(show, list, id))
   const places = new Set(lights.flatMap(({ points }) => points.map(({ at }) => at)))
-  const levelAt = (at: number) => Math.max(0, ...lights.map((light) => light.levelAt(at)))
+  const levelAt = brightestOf(lights)
   const gaps: DarkGap[] = []
   let out: Pick<DarkGap, 'since' | 'darkAt'> | null =
     levelAt(-1) > DARK ? null : { since: -1, darkAt: { run: 0, seconds: -Infinity } }
@@ -50,6 +50,21 @@ export function darkGapsOf(
     }
   }
   return gaps
+}
+
+const brightestOf = (lights: readonly Light[]) => (at: number) =>
+  Math.max(0, ...lights.map((light) => light.levelAt(at)))
+
+/** How bright a list has a fixture at a place, 0 to 1; of one it does not light, as bright as another ever has it. */
+export function levelsOf(
+  show: ShowPart<LightKind | 'cueTime'>,
+  list: ListInOrder,
+  rigged: RiggedFixture,
+): (at: number) => number {
+  const lights = lightsOf(show, rigged)
+  const elsewhere = Math.max(0, ...lights.map((id) => levelElsewhere(show, list.id, id) ?? 0))
+  const own = brightestOf(lights.map((id) => new Light(show, list, id)))
+  return (at) => Math.max(elsewhere, own(at))
 }
 
 /** One intensity of a fixture down a list. */

@@ -17,7 +17,7 @@ import { colourWheelOf, restColour } from '../show/colours'
 import { amountsSeen, seenAttributes } from '../show/lightShape'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show, type ShowPart } from '../show/show'
-import { colourIn, type PlainColour, type PlainValue, type Value } from '../show/values'
+import { colourIn, type LinkValue, type PlainColour, type PlainValue, type Value } from '../show/values'
 import { atRest } from './atRest'
 import { playedBack, playedPose, putValue, type GrowingValues, type ValueMap } from './playback'
 import { stageOf, type StageKind } from '../venue/stage'
@@ -188,10 +188,13 @@ function rememberedOwn(show: Show, rigged: RiggedFixture, lookup: Lookup): Stage
   return picture
 }
 
+const isSameLink = (a: LinkValue, b: LinkValue) =>
+  a.palette === b.palette && a.way?.side === b.way?.side && a.way?.pan === b.way?.pan
+
 function isSame(before: readonly (Value | null)[], now: readonly (Value | null)[]): boolean {
   return now.every((value, i) => {
     const other = before[i]
-    return value === other || (value?.kind === 'link' && other?.kind === 'link' && value.palette === other.palette)
+    return value === other || (value?.kind === 'link' && other?.kind === 'link' && isSameLink(value, other))
   })
 }
 

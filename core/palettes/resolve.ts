@@ -10,7 +10,7 @@ import type { PaletteValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
 import type { ShowPart } from '../show/show'
 import { typedFixtures, type TypedFixture } from '../show/rig'
-import type { PlainValue, Value } from '../show/values'
+import type { AimValue, LinkValue, PlainValue, Value } from '../show/values'
 
 /** Values by attribute, then by whom they serve. */
 type ByWhom = ReadonlyMap<Attribute, ReadonlyMap<string, PaletteValue>>
@@ -110,7 +110,20 @@ export function resolveValue(
     if (next === null) return { value: null, through, broken: current.palette }
     current = next
   }
-  return { value: current, through, broken: null }
+  return { value: turned(current, value.way), through, broken: null }
+}
+
+const turnedAims = new WeakMap<AimValue, Map<string, AimValue>>()
+
+/** An aim the way round a link says; the same object each time. Anything else is what it is. */
+function turned(value: PlainValue, way: LinkValue['way']): PlainValue {
+  if (value.kind !== 'aim' || !way) return value
+  const known = turnedAims.get(value) ?? new Map<string, AimValue>()
+  turnedAims.set(value, known)
+  const key = `${way.side} ${way.pan}`
+  const aim = known.get(key) ?? { ...value, choice: { side: way.side, pan: way.pan } }
+  known.set(key, aim)
+  return aim
 }
 
 /** The attributes a palette holds for a fixture. */

@@ -102,7 +102,7 @@ function coversAll(show: Show, palette: PaletteId, group: readonly FixtureValue[
 
 /** A value as a shelf stores it: combined palettes keep links, the others what links come to. */
 export function storable(show: Show, shelf: string, held: FixtureValue): Value | null {
-  if (shelf === 'combined' && held.value.kind === 'link') return held.value
+  if (shelf === 'combined' && held.value.kind === 'link') return { kind: 'link', palette: held.value.palette }
   const served = typedFixtures(show).get(held.fixture)
   return served ? resolveValue(show, served, held.attribute, held.value).value : null
 }

@@ -31,7 +31,12 @@ export const aimValue = z.strictObject({
 export const anglesValue = z.strictObject({ kind: z.literal('angles'), pan: degrees, tilt: degrees })
 export const numberValue = z.strictObject({ kind: z.literal('number'), number: z.number() })
 export const poolValue = z.strictObject({ kind: z.literal('pool'), diameter: z.number().positive().max(200) })
-export const linkValue = z.strictObject({ kind: z.literal('link'), palette: paletteId })
+/** `way` is the way round a head takes to it in a cue, whichever its palette has; `byHand` where a person chose that one. */
+export const linkValue = z.strictObject({
+  kind: z.literal('link'),
+  palette: paletteId,
+  way: aimChoice.extend({ byHand: z.boolean() }).optional(),
+})
 
 /** What turns and goes on turning: turns a minute, right-handed about the way the light goes. */
 export const spinValue = z.strictObject({ kind: z.literal('spin'), rpm: z.number().min(-1000).max(1000) })
@@ -69,6 +74,7 @@ export const restValue = z.strictObject({ kind: z.literal('rest') })
 export const cueContent = z.discriminatedUnion('kind', [...value.options, restValue])
 
 export type AimValue = z.infer<typeof aimValue>
+export type AimChoice = z.infer<typeof aimChoice>
 export type LinkValue = z.infer<typeof linkValue>
 export type Value = z.infer<typeof value>
 export type CueContent = z.infer<typeof cueContent>

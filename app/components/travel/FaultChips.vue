@@ -45,6 +45,11 @@ function openDark(filter: typeof plan.filter) {
   room.view = 'travel'
   room.panel = 'dark'
 }
+function toggleWays() {
+  const wasOpen = room.panel === 'ways'
+  room.view = 'travel'
+  room.panel = wasOpen ? 'detail' : 'ways'
+}
 const toggleDark = () => (room.panel === 'dark' ? (room.panel = 'detail') : openDark('all'))
 </script>
 
@@ -74,6 +79,16 @@ const toggleDark = () => (room.panel === 'dark' ? (room.panel = 'detail') : open
       @click="toggleDark"
     >
       Dark moves
+    </button>
+    <button
+      type="button"
+      class="chip"
+      :class="room.panel === 'ways' ? 'chip-on' : ''"
+      :aria-pressed="room.panel === 'ways'"
+      title="Which way round heads turn, down the whole list"
+      @click="toggleWays"
+    >
+      Ways round
     </button>
   </div>
 </template>

@@ -14,6 +14,7 @@ import TravelPlan from './TravelPlan.vue'
 import TravelScrubber from './TravelScrubber.vue'
 import TravelSheet from './TravelSheet.vue'
 import TravelSpace from './TravelSpace.vue'
+import WaysTable from './WaysTable.vue'
 
 defineProps<{ show: Show }>()
 defineEmits<{ go: [cue: CueId] }>()
@@ -60,8 +61,12 @@ const LEGEND = [
       <p v-if="travel.tried" class="pill absolute top-3 right-4 bg-deck">As it would be: {{ travel.tried.label }}</p>
     </div>
     <DarkTable v-if="room.panel === 'dark'" class="min-h-0 flex-[4] border-t border-rule" :show="show" />
+    <WaysTable v-else-if="room.panel === 'ways'" class="min-h-0 flex-[4] border-t border-rule" :show="show" />
     <TravelSheet v-else class="min-h-0 flex-[4] border-t border-rule" :show="show" @go="(cue) => $emit('go', cue)" />
-    <p v-if="room.panel !== 'dark'" class="flex shrink-0 flex-wrap gap-x-4 border-t border-rule px-4 py-1.5 text-sm">
+    <p
+      v-if="room.panel !== 'dark' && room.panel !== 'ways'"
+      class="flex shrink-0 flex-wrap gap-x-4 border-t border-rule px-4 py-1.5 text-sm"
+    >
       <span v-for="{ words, ink } in LEGEND" :key="words" :class="ink">{{ words }}</span>
     </p>
   </template>

@@ -11,6 +11,7 @@ import { useDarkPlan } from '../../../stores/darkPlan'
 import { usePanelSizes } from '../../../stores/panelSizes'
 import { useProposal } from '../../../stores/proposal'
 import { useShow } from '../../../stores/show'
+import { useUnwinding } from '../../../stores/unwinding'
 import CarrySheet from '../../../components/cues/CarrySheet.vue'
 import CellPanel from '../../../components/cues/CellPanel.vue'
 import CueDetail from '../../../components/cues/CueDetail.vue'
@@ -24,12 +25,14 @@ import DarkPanel from '../../../components/travel/DarkPanel.vue'
 import FaultsPanel from '../../../components/travel/FaultsPanel.vue'
 import TravelDetail from '../../../components/travel/TravelDetail.vue'
 import TravelView from '../../../components/travel/TravelView.vue'
+import WaysPanel from '../../../components/travel/WaysPanel.vue'
 
 const store = useShow()
 const compared = useCompared()
 const room = useCuesRoom()
 const proposal = useProposal()
 const plan = useDarkPlan()
+const unwinding = useUnwinding()
 const panels = usePanelSizes()
 const sheet = useTemplateRef<InstanceType<typeof CarrySheet>>('sheet')
 
@@ -51,6 +54,7 @@ const panelName = computed(() => {
   if (room.panel === 'accepted') return 'Accepted sweeps'
   if (room.panel === 'replace') return 'Find and replace'
   if (room.panel === 'dark') return 'Moves in the dark'
+  if (room.panel === 'ways') return 'Ways round'
   return room.cells ? 'Cells' : `Cue ${room.cue?.cue.number ?? ''}`
 })
 
@@ -80,19 +84,22 @@ useEventListener('keydown', (event) => {
     if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) void proposal.commit()
     return
   }
-  if (plan.isTrying && event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) return void plan.keep()
+  const isEnter = event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)
+  if (plan.isTrying && isEnter) return void plan.keep()
+  if (unwinding.tried && isEnter) return void unwinding.keep()
   const by = STEPS[room.view][event.key]
   if (by) {
     event.preventDefault()
     step(by)
   }
-  if (event.key === 'Enter' && room.cue && !(event.target instanceof HTMLButtonElement)) go(room.cue.id)
+  if (isEnter && room.cue) go(room.cue.id)
 })
 
 /** Lets go of one thing at a time: what is proposed, the cells, the panel. */
 function escape() {
   if (proposal.pending) proposal.cancel()
   else if (plan.isTrying) plan.putBack()
+  else if (unwinding.found) unwinding.putBack()
   else if (room.cells) room.cells = null
   else room.panel = 'detail'
 }
@@ -132,6 +139,7 @@ function escape() {
       />
       <ReplacePanel v-else-if="room.panel === 'replace'" :show="room.show" />
       <DarkPanel v-else-if="room.panel === 'dark'" :show="room.show" />
+      <WaysPanel v-else-if="room.panel === 'ways'" />
       <CellPanel v-else-if="room.cells" :show="room.show" :cells="room.cells" />
       <TravelDetail v-else-if="room.view === 'travel' && room.cue" :show="room.show" :cue="room.cue" />
       <CueDetail v-else-if="list && room.cue" :show="room.show" :list="list" :cue="room.cue.id" />
