@@ -109,6 +109,7 @@ export const MAIN_CUES: readonly DemoCue[] = [
   },
   { number: 23, name: 'Kettle', rise: 6, steps: [to(64, BAR_1), level(0.5, BAR_1)] },
   { number: 24, name: 'She tells it', rise: 15, steps: [to(2, MID_BAR), level(0.3, BAR_2)] },
+  { number: 24.5, name: 'Two as one', rise: 6, travel: 'straight', steps: [to(82, '13, 16')] },
   { number: 25, name: 'Lights under the sea', rise: 7, steps: [to(31, FLOOR), level(0.8, FLOOR)] },
   { number: 26, name: 'Whale', rise: 9, steps: [to(27, BAR_3), to(55, BAR_3), level(0.6, BAR_3), to(63, BAR_2)] },
   { number: 27, name: 'Over the heads', rise: 3, travel: 'angle', steps: [to(9, BAR_3)] },
@@ -116,6 +117,15 @@ export const MAIN_CUES: readonly DemoCue[] = [
   { number: 29, name: 'Low water', rise: 10, steps: [to(6, BAR_1), to(62, BAR_1), to(26, BAR_3)] },
   { number: 30, name: 'Walk out', rise: 14, travel: 'straight', steps: [level(0.45, BAR_3), to(29, BOOMS)] },
   { number: 31, name: 'Lamp again', rise: 1, steps: [to(3, BAR_3), level(1, BAR_3)] },
+  { number: 31.2, name: 'Lamp gutters', rise: 0.3, steps: [level(0, '33, 36')] },
+  {
+    number: 31.4,
+    name: 'Lamp steadies',
+    rise: 0.4,
+    move: 1.2,
+    follow: 'after',
+    steps: [to(27, '33, 36'), level(0.6, '33, 36')],
+  },
   { number: 32, name: 'Second boat', rise: 6, steps: [to(1, MID_BAR), to(21, BRIDGE), to(28, BOOMS)] },
   {
     number: 33,

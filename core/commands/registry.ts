@@ -79,6 +79,7 @@ import { setTake } from './hand/setTake'
 import { changeShow } from './show/changeShow'
 import { acceptSweeps } from './cues/acceptSweeps'
 import { insertDarkCue } from './cues/insertDarkCue'
+import { insertDarkMoment } from './cues/insertDarkMoment'
 import { setDarkMoves } from './cues/setDarkMoves'
 import { setWays } from './cues/setWays'
 import { stripDarkMoves } from './cues/stripDarkMoves'
@@ -234,6 +235,7 @@ const CHANGES = {
   setWays,
   stripDarkMoves,
   insertDarkCue,
+  insertDarkMoment,
   importSwatches,
   removeSwatches,
   setColour,

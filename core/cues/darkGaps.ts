@@ -9,7 +9,7 @@ import { DARK, levelElsewhere, lightsOf, type LightKind } from './darkness'
 import type { Beginning } from './darkTimes'
 import { levelOf } from './level'
 import { timingOf } from './times'
-import { latestAt, timelineOf, type ListInOrder } from './tracking'
+import { indexAt, timelineOf, type ListInOrder, type TimelinePoint } from './tracking'
 
 /** From the cue in which its light goes out until that in which it comes again. */
 export interface DarkGap {
@@ -69,20 +69,27 @@ export function levelsOf(
 
 /** One intensity of a fixture down a list. */
 class Light {
+  readonly points: readonly TimelinePoint[]
+  readonly #levels: readonly number[]
+  readonly #rest: number
+
   constructor(
     private readonly show: ShowPart<LightKind | 'cueTime'>,
     private readonly list: ListInOrder,
     private readonly id: FixtureId,
-  ) {}
-
-  get points() {
-    return timelineOf(this.show, this.list.id).get(`${this.id} ${LEADING.light}`) ?? []
+  ) {
+    this.points = timelineOf(show, list.id).get(`${id} ${LEADING.light}`) ?? []
+    const rigged = rigOf(show).get(id)
+    const resting = rigged ? atRest(show, rigged, LEADING.light) : null
+    this.#rest = (resting && levelOf(show, id, resting)) ?? 0
+    this.#levels = this.points.map(({ stored }) => {
+      const value = givenBy(stored)
+      return value ? (levelOf(show, id, value) ?? 0) : this.#rest
+    })
   }
 
   levelAt(at: number): number {
-    const rigged = rigOf(this.show).get(this.id)
-    const value = givenBy(latestAt(this.points, at)?.stored) ?? (rigged && atRest(this.show, rigged, LEADING.light))
-    return (value && levelOf(this.show, this.id, value)) ?? 0
+    return this.#levels[indexAt(this.points, at)] ?? this.#rest
   }
 
   /** Seconds from the start of a cue until this comes up in it; null where it does not. */

@@ -43,17 +43,15 @@ export function placeInDark(times: DarkTimes, move: ToPlace, choice: DarkChoice)
   if (asked.length === 0) return stays('not dark then')
   const free = asked.filter((at) => at !== since || !move.movesAsItGoesDark)
   if (choice.when === 'late') free.reverse()
-  const windows = windowsIn(times, move, free)
-  const fitting = windows.find(({ missing }) => missing <= 0)
-  if (fitting) return goesIn(times, fitting, choice.when === 'late')
+  for (const at of free) {
+    const window = windowAt(times, move, at)
+    if (window && window.missing <= 0) return goesIn(times, window, choice.when === 'late')
+  }
   if (free.every((at) => at === until)) return stays('no cue between')
-  const aloud = windowsIn(withoutQuiet(times), move, free)
+  const loud = withoutQuiet(times)
+  const aloud = free.flatMap((at) => windowAt(loud, move, at) ?? [])
   if (aloud.some(({ missing }) => missing <= 0)) return stays('quiet')
   return stays('no time', Math.min(...aloud.map(({ missing }) => missing)))
-}
-
-function windowsIn(times: DarkTimes, move: ToPlace, places: readonly number[]): Window[] {
-  return places.flatMap((at) => windowAt(times, move, at) ?? [])
 }
 
 function withoutQuiet({ list, ...times }: DarkTimes): DarkTimes {

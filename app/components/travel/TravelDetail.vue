@@ -38,8 +38,8 @@ const bent = computed(() => {
     return why === 'lands nowhere'
       ? `${who} by angle: their light lands nowhere to go straight from or to.`
       : these.length === 1
-        ? `${who} by angle: it ends the other way round. Straight it gets no further than ${until} s; turn it over in an earlier cue.`
-        : `${who} by angle: they end the other way round. Straight they get no further than ${until} s; turn them over in an earlier cue.`
+        ? `${who} by angle: it ends the other way round. Straight it gets no further than ${until} s; turn it over in an earlier cue, or look under Ways round.`
+        : `${who} by angle: they end the other way round. Straight they get no further than ${until} s; turn them over in an earlier cue, or look under Ways round.`
   })
 })
 

@@ -6,12 +6,14 @@ import type { CommandInput } from '#core/commands/registry'
 import { numbersInWords } from '#core/selection/written'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { rigOf } from '#core/show/rig'
 import { openSweeps } from '#core/travel/accepted'
 import { faultsIn, type FixtureStep } from '#core/travel/check'
+import { otherSideIn } from '#core/travel/otherSide'
 import { DARK } from '#core/cues/darkness'
 
 /** Commands that change how a cue moves. */
-type Helping = 'changeCues' | 'setCueTimes'
+type Helping = 'changeCues' | 'setCueTimes' | 'setWays' | 'insertDarkMoment'
 export type Attempt = <N extends Helping>(name: N, input: CommandInput<N>) => Outcome
 export type Send = <N extends Helping>(name: N, input: CommandInput<N>) => Promise<boolean>
 
@@ -38,6 +40,8 @@ export function remediesFor(show: Show, cue: CueId, faults: readonly FixtureStep
     ...moreTime(show, cue, faults),
     ...byAngle(show, cue, faults),
     ...laterLight(show, cue, faults),
+    ...otherSide(show, cue, faults),
+    ...momentDark(show, cue, faults),
   ]
 }
 
@@ -93,6 +97,37 @@ function laterLight(show: Show, cue: CueId, faults: readonly FixtureStep[]): Rem
       input,
     ),
   ]
+}
+
+/** The heads of what is wrong: cells turn with their bar. */
+function headsOf(show: Show, faults: readonly FixtureStep[]): FixtureId[] {
+  const rig = rigOf(show)
+  return [...new Set(faults.map(({ fixture }) => rig.get(fixture)?.bar?.id ?? fixture))]
+}
+
+/** Another way round may go past what is kept clear, or be quicker. */
+function otherSide(show: Show, cue: CueId, faults: readonly FixtureStep[]): Remedy[] {
+  const ways = otherSideIn(show, cue, headsOf(show, faults))
+  if (ways.length === 0) return []
+  const who = numbersInWords(
+    show,
+    ways.map(({ fixture }) => fixture),
+  )
+  return [
+    remedy('The other side', `${who} the other way round in this cue`, 'setWays', { ways: [...ways], byHand: true }),
+  ]
+}
+
+/** In how many seconds light goes for a moment. */
+const MOMENT_OUT = 0.5
+
+/** What is lit before and after can move while it is not. */
+function momentDark(show: Show, cue: CueId, faults: readonly FixtureStep[]): Remedy[] {
+  const lit = faults.filter(({ turns, levels }) => turns && Math.min(...levels) > DARK)
+  if (lit.length === 0) return []
+  const fixtures = headsOf(show, lit)
+  const why = `${numbersInWords(show, fixtures)} go out in a cue before, and come in place`
+  return [remedy('A moment dark', why, 'insertDarkMoment', { cue, fixtures, out: MOMENT_OUT })]
 }
 
 function withoutOwn(show: Show, cue: CueId, faults: readonly FixtureStep[]): FixtureId[] {

@@ -5,6 +5,7 @@ import { LEADING } from '../../attributes/catalogue'
 import { darkMovesOf } from '../../cues/darkMoves'
 import { playedBack } from '../../cues/playback'
 import { listsInOrder, stateAt } from '../../cues/tracking'
+import { TravelCheck } from '../../travel/check'
 import { darkLines } from '../../travel/dark'
 import { rigOf } from '../../show/rig'
 
@@ -37,6 +38,13 @@ function lines(made: Desk): string[] {
     const where = goesIn ? `cue ${show.all.cue.get(goesIn.cue)?.number}` : why
     return `${numbers.join(',')} ${families.join(' ')}: ${where}`
   })
+}
+
+/** What fixture 11 does in a cue, as a check sees it. */
+function stepOf(made: Desk, cue: string) {
+  const courses = [...new TravelCheck().check(made.show)].flatMap(({ course }) => course ?? [])
+  const course = courses.find(({ fixture }) => fixture === made.fixture(11))
+  return course?.steps.find((step) => step.cue === cue)
 }
 
 const say = (made: Desk, rest: Partial<Parameters<typeof made.do<'setDarkMoves'>>[1]>) =>
@@ -88,6 +96,24 @@ describe('saying when things move in the dark', () => {
     made.do('moveCues', { cues: [made.choose.cue(1, 3)], list: made.choose.list(1), number: 3.999 })
     const asked = { cue: four, fixtures: null, follow: 'wait', seconds: 5 } as const
     expect(made.refused('insertDarkCue', asked)).toMatch(/no number between 3.999 and 4/)
+  })
+
+  it('goes out for a moment so that a move is not seen, and is as it was after', () => {
+    const made = desk()
+    made.do('changeCues', { cues: [made.choose.cue(1, 4)], rise: 2 })
+    made.aim('11', 'Bow')
+    made.cue(5)
+    const five = made.choose.cue(1, 5)
+    const stepIn = () => stepOf(made, five)
+    expect(stepIn()).toMatchObject({ isSeen: true, levels: [1, 1] })
+    made.do('insertDarkMoment', { cue: five, fixtures: made.fixtures('11'), out: 0.5 })
+    expect(lines(made)).toContain('11 position: cue 4.5')
+    const { rise } = made.show.all.cue.get(made.choose.cue(1, 4.5)) ?? { rise: 0 }
+    expect(rise).toBeGreaterThan(0.9)
+    expect(stepIn()).toMatchObject({ turns: false, levels: [0, 1] })
+    expect(
+      made.refused('insertDarkMoment', { cue: made.choose.cue(1, 1), fixtures: made.fixtures('11'), out: 0.5 }),
+    ).toMatch(/first cue/)
   })
 
   it('never turns into what is recorded', () => {

@@ -1,0 +1,46 @@
+/** Ways round: better ones looked for down a whole list, and another one in a single cue. */
+import { expect, expectAccessible, test } from './app'
+
+test('better ways round are seen before they are kept as one change', async ({ showPage }) => {
+  await showPage.getByRole('link', { name: 'Cues' }).click()
+  await showPage.getByRole('button', { name: 'Ways round', exact: true }).click()
+  const panel = showPage.getByRole('complementary', { name: 'Ways round' })
+  await panel.getByRole('button', { name: 'Look for better ways' }).click()
+  await expect(panel.getByRole('status')).toHaveText(/^\d+ heads would turn \d+\.\d s less while lit\.$/)
+  const straight = panel.getByRole('row', { name: /^Straight moves not kept \d+ 0$/ })
+  await expect(straight).toBeVisible()
+  await expect(showPage.getByRole('grid', { name: 'Better ways round' }).getByRole('row').nth(1)).toContainText('→')
+  await expectAccessible(showPage)
+  await panel.getByRole('button', { name: 'Put back' }).click()
+  await expect(straight).toBeHidden()
+
+  await panel.getByRole('button', { name: 'Look for better ways' }).click()
+  await panel.getByRole('button', { name: 'Keep' }).click()
+  await expect(showPage.getByRole('button', { name: /^Undo: ways round of \d+ heads/ })).toBeVisible()
+  await panel.getByRole('button', { name: 'Look for better ways' }).click()
+  await expect(panel.getByRole('status')).toHaveText('Every head turns as little as it can.')
+  await showPage.keyboard.press('Control+z')
+  await expect(straight).toBeVisible()
+})
+
+test('the other side, or a moment dark, keeps light out of what is kept clear', async ({ showPage }) => {
+  await showPage.getByRole('link', { name: 'Cues' }).click()
+  await showPage.getByRole('radio', { name: 'Travel' }).click()
+  await showPage.getByRole('button', { name: /cues sweep$/ }).click()
+  const list = showPage.getByRole('list', { name: 'Sweeps' })
+  await list.getByRole('button', { name: /Wave two/ }).click()
+  const fifteen = showPage.getByRole('complementary', { name: 'Cue 15' })
+  await fifteen.getByRole('button', { name: 'See it: The other side' }).click()
+  await expect(showPage.getByText('As it would be: The other side')).toBeVisible()
+  await fifteen.getByRole('button', { name: 'Do it: The other side' }).click()
+  await expect(fifteen.getByRole('region', { name: 'Sweeps what is kept clear' })).toBeHidden()
+
+  await showPage.getByRole('button', { name: /cues sweep$/ }).click()
+  await list.getByRole('button', { name: /Storm gathers/ }).click()
+  const thirteen = showPage.getByRole('complementary', { name: 'Cue 13' })
+  await thirteen.getByRole('button', { name: 'Do it: A moment dark' }).click()
+  await expect(thirteen.getByRole('region', { name: 'Sweeps what is kept clear' })).toBeHidden()
+  await showPage.getByRole('button', { name: 'Dark moves', exact: true }).click()
+  const lines = showPage.getByRole('grid', { name: 'Moves in the dark' })
+  await expect(lines.getByRole('row', { name: /Storm gathers.*in 12\.6.*in place before/ })).toBeVisible()
+})
