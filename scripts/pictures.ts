@@ -91,16 +91,6 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'blind',
-    room: 'focus',
-    prepare: async (page) => {
-      await select(page, '12-17')
-      await page.getByRole('button', { name: 'Blind', exact: true }).click()
-      await recall(page, /Palette 4 Jetty end/)
-      await page.mouse.move(640, 20)
-    },
-  },
-  {
     name: 'palette',
     room: 'focus',
     prepare: async (page) => {
@@ -162,6 +152,16 @@ const PICTURES: readonly Picture[] = [
         .click()
       await page.getByRole('button', { name: /^41 Front rows/ }).click()
       await page.getByRole('region', { name: 'What would help' }).waitFor()
+    },
+  },
+  {
+    name: 'dark',
+    room: 'cues',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /cues lit on the way$/ }).click()
+      await page.getByRole('button', { name: 'Show the plan' }).click()
+      await page.getByText(/^It would be/).waitFor()
+      await page.getByRole('gridcell', { name: 'Lantern lit' }).click()
     },
   },
   {

@@ -12,6 +12,7 @@ import { colourBetween, type ColourFade } from '../show/colours'
 import { amountsBetween } from '../show/lightShape'
 import { landingOn } from '../venue/landing'
 import type { Surfaces } from '../venue/surfaces'
+import { overAxis, pointOverAxis, type OverAxis } from './overAxis'
 import type { StageFixture } from './onStage'
 import type { Travel } from './travel'
 
@@ -21,7 +22,7 @@ export type Progress = (attribute: Attribute) => number
 /**
  * A fixture part of the way: levels in step, colours as the show has them go over, and its light by angle, every axis in step as motors
  * go by themselves, or straight, the place lit running a straight line on the stage. Straight is
- * for heads that end the way round they began; others go by angle. What it is set to is already
+ * for heads that end the way round they began, or pass their own pan axis; others go by angle. What it is set to is already
  * the end.
  */
 export function fadedTo(
@@ -78,7 +79,7 @@ export function positionOnWay(
     tilt: interpolate(from.position.pose.tilt, to.position.pose.tilt, t),
   }
   const line = travel === 'straight' ? lineBetween(from, to) : null
-  if (line) return straight(from, to, pointBetween(...line, t), byAngle)
+  if (line) return straight(from, to, line, t, byAngle)
   const beam = beamAt(to.rigged.mount, byAngle)
   const throws = [from.position.throwMetres, to.position.throwMetres] as const
   if (throws[0] === null || throws[1] === null) {
@@ -91,10 +92,18 @@ export function positionOnWay(
   return { solved: { ...to.position, pose: byAngle, point, throwMetres }, beam }
 }
 
+type Line = readonly [begin: Vec3, end: Vec3]
+
 /** The line that light runs straight, from end to end; null where it goes by angle all the same. */
-export function lineBetween(from: StageFixture, to: StageFixture): readonly [begin: Vec3, end: Vec3] | null {
+export function lineBetween(from: StageFixture, to: StageFixture): Line | null {
   const [begin, end] = [placeOn(from, to), placeOn(to, from)]
-  return begin && end && from.position.side === to.position.side ? [begin, end] : null
+  if (!begin || !end) return null
+  return from.position.side === to.position.side || axisPassed(from, to, [begin, end]) ? [begin, end] : null
+}
+
+/** Where the light of a head that ends the other way round runs over its pan axis. */
+function axisPassed(from: StageFixture, to: StageFixture, line: Line): OverAxis | null {
+  return overAxis(to.rigged.mount, line, [from.position.pose, to.position.pose])
 }
 
 /** Metres. Light that lands further off, as that of a head near level does, is on no stage. */
@@ -109,9 +118,12 @@ function placeOn({ position, beam }: StageFixture, other: StageFixture): Vec3 | 
 }
 
 /** At a place between; the turn of the pan nearest to where it would be by angle keeps it continuous. */
-function straight(from: StageFixture, to: StageFixture, point: Vec3, reference: Pose): PositionOnTheWay {
+function straight(from: StageFixture, to: StageFixture, line: Line, t: number, reference: Pose): PositionOnTheWay {
   const { mount } = to.rigged
-  const solved = solveAim(mount, point, { reference, side: from.position.side })
+  const over = from.position.side === to.position.side ? null : axisPassed(from, to, line)
+  const point = over ? pointOverAxis(line, over, t) : pointBetween(...line, t)
+  const side = over && t >= over.t ? to.position.side : from.position.side
+  const solved = solveAim(mount, point, { reference, side })
   const pose = { pan: solved.pan, tilt: solved.tilt }
   return { solved: { ...to.position, pose, point, throwMetres: solved.throwMetres }, beam: beamAt(mount, pose) }
 }

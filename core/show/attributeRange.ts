@@ -29,6 +29,13 @@ export function rangeOf(type: FixtureType, attribute: NumberAttribute): Attribut
   return range
 }
 
+/** What a type says of an attribute, or would say of it as it is. */
+export function rangeSaid(type: FixtureType, attribute: NumberAttribute): FixtureType['ranges'][number] {
+  const { min, max, home, fastest } = rangeOf(type, attribute)
+  const said = type.ranges.find((range) => range.attribute === attribute)
+  return { ...said, attribute, min, max, rest: home, fastest }
+}
+
 function workedOut(type: FixtureType, attribute: NumberAttribute): AttributeRange {
   const { unit, min, max, rest } = kindOf(attribute)
   const said = type.ranges.find((range) => range.attribute === attribute)

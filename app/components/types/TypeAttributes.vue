@@ -14,6 +14,7 @@ import type { FixtureType } from '#core/show/entities'
 import { attributesOf } from '#core/show/masks'
 import { capitalised } from '../../composables/forms/capitalised'
 import TypeRanges from './TypeRanges.vue'
+import TypeTimes from './TypeTimes.vue'
 
 const props = defineProps<{
   type: FixtureType
@@ -93,5 +94,6 @@ async function addOwn(name: string): Promise<string | null> {
       :keep="addOwn"
     />
     <TypeRanges :type="type" :keep="keep" />
+    <TypeTimes :type="type" :keep="keep" />
   </section>
 </template>

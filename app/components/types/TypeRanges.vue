@@ -3,7 +3,7 @@
 import { LEADING } from '#core/attributes/catalogue'
 import { computed, shallowRef } from 'vue'
 import { attributeName, isNumberAttribute, kindOf, type NumberAttribute } from '#core/attributes/attribute'
-import { rangeOf, type AttributeRange } from '#core/show/attributeRange'
+import { rangeOf, rangeSaid, type AttributeRange } from '#core/show/attributeRange'
 import type { FixtureType } from '#core/show/entities'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/forms/numbers'
@@ -55,8 +55,8 @@ async function commitCell(ids: readonly string[], column: string, text: string):
   if (value === null) return NOT_A_NUMBER
   const changed = rows.value.filter(({ id }) => ids.includes(id))
   const others = props.type.ranges.filter(({ attribute }) => !ids.includes(attribute))
-  const made = changed.map(({ id, range: { min, max, home, fastest } }) => {
-    const before = { attribute: id, min, max, rest: home, fastest }
+  const made = changed.map(({ id, range: { fastest } }) => {
+    const before = rangeSaid(props.type, id)
     if (column === 'fastest') return { ...before, fastest: fastest === null ? null : value }
     return column === 'min' || column === 'max' ? { ...before, [column]: value } : { ...before, rest: value }
   })
