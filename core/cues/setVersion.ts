@@ -5,13 +5,14 @@ import type { CueListId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { lightsOf, type LightKind } from './darkness'
-import { timelineOf, type Timeline } from './tracking'
+import { timelineOf, type TimelinePoint } from './tracking'
 
 interface Known {
-  readonly timeline: Timeline
   readonly palettes: unknown
-  /** What is set, what that leans on, and from which cues. */
-  readonly points: readonly unknown[]
+  /** What is set of each attribute: the same arrays as long as that is the same. */
+  readonly set: readonly unknown[]
+  /** What those lean on. */
+  readonly leansOn: readonly unknown[]
   readonly version: object
 }
 /** The newest by list, and the one before it: a preview beside the real show does not throw that away. */
@@ -25,22 +26,23 @@ export function setVersionOf(show: ShowPart<LightKind>, list: CueListId, rigged:
   const byList = known.get(rigged) ?? new Map<CueListId, readonly Known[]>()
   known.set(rigged, byList)
   const newest = byList.get(list) ?? []
-  const timeline = timelineOf(show, list)
+  const set = pointsOf(show, list, rigged)
   const palettes = show.all.paletteValue
-  const hit = newest.find((one) => one.timeline === timeline && one.palettes === palettes)
+  const alike = newest.filter((one) => isAlike(one.set, set))
+  const hit = alike.find((one) => one.palettes === palettes)
   if (hit) return hit.version
-  const points = pointsIn(show, timeline, rigged)
-  const same = newest.find((one) => isAlike(one.points, points))
+  const leansOn = set.flatMap((points) => points.map(({ stored }) => versionOf(show, stored.value)))
+  const same = alike.find((one) => isAlike(one.leansOn, leansOn))
   const version = same?.version ?? {}
-  byList.set(list, [{ timeline, palettes, points, version }, ...newest.filter((one) => one !== same)].slice(0, 2))
+  byList.set(list, [{ palettes, set, leansOn, version }, ...newest.filter((one) => one !== same)].slice(0, 2))
   return version
 }
 
-function pointsIn(show: ShowPart<LightKind>, timeline: Timeline, rigged: RiggedFixture): readonly unknown[] {
+const NOTHING: readonly TimelinePoint[] = []
+
+function pointsOf(show: ShowPart<LightKind>, list: CueListId, rigged: RiggedFixture): (readonly TimelinePoint[])[] {
+  const timeline = timelineOf(show, list)
   const keys = rigged.type.has.map((attribute) => `${rigged.id} ${attribute}`)
   for (const id of lightsOf(show, rigged)) if (id !== rigged.id) keys.push(`${id} ${LEADING.light}`)
-  const points: unknown[] = []
-  for (const key of keys)
-    for (const { stored } of timeline.get(key) ?? []) points.push(stored, versionOf(show, stored.value))
-  return points
+  return keys.map((key) => timeline.get(key) ?? NOTHING)
 }

@@ -1,6 +1,9 @@
 import { cueValueId } from '../show/compositeIds'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { COMMAND_NAMES, RandomArguments, randomFrom } from '../../tests/support/randomCommands'
+import { richDesk } from '../../tests/support/richShow'
+import { seeds } from '../../tests/support/rounds'
 import { PLAIN_TIMES } from '../../tests/support/smallShow'
 import { PLAIN_LIST } from '../commands/cues/addCueList'
 import { UNMARKED } from './marks'
@@ -8,7 +11,7 @@ import { Draft } from '../show/draft'
 import { asCueId, asCueListId, asFixtureId, showId } from '../show/ids'
 import { emptyShow } from '../show/show'
 import { carrySheet } from './carrySheet'
-import { listsInOrder, stateAt } from './tracking'
+import { listsInOrder, stateAt, timelineOf } from './tracking'
 
 const FIXTURES = ['f1', 'f2', 'f3']
 const list = asCueListId('l')
@@ -60,4 +63,28 @@ describe('tracking', () => {
       }),
     )
   })
+})
+
+it('is the same worked out change by change as worked out at once, and keeps what nothing changed of', () => {
+  for (const seed of seeds(3)) {
+    const random = randomFrom(seed)
+    const desk = richDesk().copy()
+    for (let i = 0; i < 60; i++) {
+      const args = new RandomArguments(desk.show, [desk.show], random)
+      const name = args.pick(COMMAND_NAMES)
+      const before = desk.show
+      if (!name || !desk.ask(name, args.forCommand(name))) continue
+      // A show whose cues nobody has seen before is worked out at once.
+      const fresh = { ...desk.show, all: { ...desk.show.all, cue: new Map(desk.show.all.cue) } }
+      for (const { id } of listsInOrder(desk.show)) {
+        const [grown, anew] = [timelineOf(desk.show, id), timelineOf(fresh, id)]
+        expect(new Map([...grown].sort())).toEqual(new Map([...anew].sort()))
+        if (before.all.cue !== desk.show.all.cue) continue
+        for (const [key, points] of timelineOf(before, id)) {
+          const isSame = points.every(({ stored }, at) => grown.get(key)?.[at]?.stored === stored)
+          if (isSame && grown.get(key)?.length === points.length) expect(grown.get(key)).toBe(points)
+        }
+      }
+    }
+  }
 })

@@ -64,21 +64,88 @@ export type Timeline = ReadonlyMap<string, readonly TimelinePoint[]>
 
 const NOTHING: Timeline = new Map()
 
+/** Where cues stand in their lists, as their numbers have it. */
+const standing = derived(['cue'], (show): ReadonlyMap<string, { readonly list: CueListId; readonly at: number }> => {
+  const found = new Map<string, { readonly list: CueListId; readonly at: number }>()
+  for (const [list, cues] of group(show.all.cue, ([, cue]) => cue.list))
+    cues.sort(([, a], [, b]) => a.number - b.number).forEach(([id], at) => found.set(id, { list, at }))
+  return found
+})
+
+type Courses = ReadonlyMap<string, Timeline>
+
+/** By the cues, the courses worked out last: what is set differently since is put into them, the rest stays the same arrays. */
+const newest = new WeakMap<object, { readonly values: ReadonlyMap<string, CueValue>; readonly courses: Courses }>()
+
+const courses = derived(['cueValue', 'cue'], (show): Courses => {
+  const { cueValue: values, cue: cues } = show.all
+  const known = newest.get(cues)
+  const changes = known ? changesBetween(known.values, values) : []
+  const found = known && changes.length < MOST_PUT_IN ? withChanges(show, known.courses, changes) : allCourses(show)
+  newest.set(cues, { values, courses: found })
+  return found
+})
+
+/** Where more than so many values are set differently, everything is worked out anew. */
+const MOST_PUT_IN = 2000
+
+interface ValueChange {
+  readonly was: CueValue | undefined
+  readonly is: CueValue | undefined
+}
+
+/** What is set otherwise in one collection than in another. */
+function changesBetween(
+  before: ReadonlyMap<string, CueValue>,
+  after: ReadonlyMap<string, CueValue>,
+): readonly ValueChange[] {
+  const changes: ValueChange[] = []
+  let found = 0
+  for (const [id, is] of after) {
+    const was = before.get(id)
+    if (was) found += 1
+    if (was !== is) changes.push({ was, is })
+  }
+  if (found < before.size) for (const [id, was] of before) if (!after.has(id)) changes.push({ was, is: undefined })
+  return changes
+}
+
+function withChanges(show: ShowPart<'cue'>, known: Courses, changes: readonly ValueChange[]): Courses {
+  const all = new Map([...known].map(([list, timeline]) => [list, new Map(timeline)]))
+  for (const { was, is } of changes) {
+    const stored = is ?? was
+    const place = stored && standing(show).get(stored.cue)
+    if (!stored || !place) continue
+    const timeline = all.get(place.list) ?? new Map<string, readonly TimelinePoint[]>()
+    all.set(place.list, timeline)
+    const key = `${stored.fixture} ${stored.attribute}`
+    const others = (timeline.get(key) ?? []).filter((point) => point.stored !== was)
+    const points = is ? [...others, { at: place.at, stored: is }].sort((a, b) => a.at - b.at) : others
+    if (points.length > 0) timeline.set(key, points)
+    else timeline.delete(key)
+  }
+  return all
+}
+
 /** Filed by fixture and attribute apart: tens of thousands of keys put together would take most of the time. */
 type Filed = Map<string, Map<string, TimelinePoint[]>>
 
-const courses = derived(['cueValue', 'cue', 'cueList'], (show): ReadonlyMap<string, Timeline> => {
+function allCourses(show: ShowPart<'cueValue' | 'cue'>): Courses {
   const byList = new Map<string, Filed>()
   for (const stored of show.all.cueValue.values()) {
-    const place = placeOfCue(show, stored.cue)
+    const place = standing(show).get(stored.cue)
     if (place) file(byList, place, stored)
   }
   return new Map([...byList].map(([list, filed]) => [list, courseFrom(filed)]))
-})
+}
 
-function file(byList: Map<string, Filed>, { list, at }: CuePlace, stored: CueValue): void {
-  const filed = byList.get(list.id) ?? new Map<string, Map<string, TimelinePoint[]>>()
-  byList.set(list.id, filed)
+function file(
+  byList: Map<string, Filed>,
+  { list, at }: { readonly list: CueListId; readonly at: number },
+  stored: CueValue,
+): void {
+  const filed = byList.get(list) ?? new Map<string, Map<string, TimelinePoint[]>>()
+  byList.set(list, filed)
   let ofFixture = filed.get(stored.fixture)
   if (!ofFixture) filed.set(stored.fixture, (ofFixture = new Map<string, TimelinePoint[]>()))
   const points = ofFixture.get(stored.attribute)
@@ -97,7 +164,7 @@ function courseFrom(filed: Filed): Timeline {
   return course
 }
 
-export function timelineOf(show: ShowPart<'cueValue' | 'cue' | 'cueList'>, list: CueListId): Timeline {
+export function timelineOf(show: ShowPart<'cueValue' | 'cue'>, list: CueListId): Timeline {
   return courses(show).get(list) ?? NOTHING
 }
 

@@ -14,11 +14,11 @@ interface Version {
 
 const EMPTY: Version = { values: [], linked: [] }
 
-/** Those told last: what has not changed since stays the same object. */
-let newest: ReadonlyMap<string, Version> = new Map()
+/** Those told last, as long as their show is there: what has not changed since stays the same object. */
+let newest: WeakRef<ReadonlyMap<string, Version>> | null = null
 
 const versions = derived(['paletteValue'], (show): ReadonlyMap<string, Version> => {
-  const before = newest
+  const before = newest?.deref()
   const values = group(show.all.paletteValue.values(), ({ palette }) => palette)
   const now = new Map<string, Version>()
   const versionOfPalette = (palette: PaletteId): Version => {
@@ -28,12 +28,12 @@ const versions = derived(['paletteValue'], (show): ReadonlyMap<string, Version> 
     now.set(palette, EMPTY)
     const own = values.get(palette) ?? []
     const linked = own.flatMap(({ value }) => (value.kind === 'link' ? [versionOfPalette(value.palette)] : []))
-    const version = kept(before.get(palette), { values: own, linked })
+    const version = kept(before?.get(palette), { values: own, linked })
     now.set(palette, version)
     return version
   }
   for (const palette of values.keys()) versionOfPalette(palette)
-  newest = now
+  newest = new WeakRef(now)
   return now
 })
 
