@@ -212,6 +212,13 @@ describe('moves in the dark', () => {
     expect(poseAfter(2)).not.toEqual(poseIn(3))
     settle(desk)
     expect(poseAfter(0)).toEqual(poseIn(3))
+    // Let go of, the one that is lit goes in the time of that, the one that is dark at once.
+    const lit = desk.copy()
+    lit.do('goToCue', { list, cue: null, seconds: 4 })
+    expect(seenAt(lit, lit.now + 2000).position.pose).not.toEqual({ pan: 0, tilt: 0 })
+    desk.do('goToCue', { list, cue: desk.choose.cue(1, 2), seconds: 0 })
+    desk.do('goToCue', { list, cue: null, seconds: 4 })
+    expect(poseAfter(2)).toMatchObject({ pan: 0, tilt: 0 })
   })
 
   it('wait for the light however early the next cue is called', () => {

@@ -6,7 +6,7 @@ import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { givenBy } from '../show/values'
 import { levelOf } from './level'
-import { listsInOrder, timelineOf } from './tracking'
+import { listsInOrder, timelineOf, type TimelinePoint } from './tracking'
 
 /** Below this a fixture counts as dark. */
 export const DARK = 0.01
@@ -22,16 +22,25 @@ export function lightsOf(show: ShowPart<(typeof RIG_KINDS)[number]>, rigged: Rig
   return rigged.cells.filter((cell) => has(rigOf(show).get(cell)))
 }
 
+/** By what is set of an intensity, how bright that ever is: it stays the same arrays as long as it is the same. */
+const brightestKnown = derived(['paletteValue', ...RIG_KINDS], () => new WeakMap<readonly TimelinePoint[], number>())
+
+function brightestOf(show: ShowPart<LightKind>, points: readonly TimelinePoint[]): number {
+  return Math.max(...points.map(({ stored }) => levelOf(show, stored.fixture, givenBy(stored)) ?? 0))
+}
+
 /** How bright each list ever has a fixture, 0 to 1; fixtures it does not light are left out. */
 const brightestByList = derived(LIGHT_KINDS, (show) => {
+  const known = brightestKnown(show)
   const all = new Map<CueListId, Map<FixtureId, number>>()
   for (const { id } of listsInOrder(show)) {
     const brightest = new Map<FixtureId, number>()
     all.set(id, brightest)
     for (const points of timelineOf(show, id).values()) {
       if (points[0]?.stored.attribute !== LEADING.light) continue
-      const levels = points.map(({ stored }) => levelOf(show, stored.fixture, givenBy(stored)) ?? 0)
-      brightest.set(points[0].stored.fixture, Math.max(...levels))
+      const level = known.get(points) ?? brightestOf(show, points)
+      known.set(points, level)
+      brightest.set(points[0].stored.fixture, level)
     }
   }
   return all
