@@ -117,7 +117,15 @@ const PICTURES: readonly Picture[] = [
       await page.mouse.move(640, 20)
     },
   },
-  { name: 'cues', room: 'cues', prepare: async (page) => page.getByRole('button', { name: 'Wave one' }).click() },
+  {
+    name: 'cues',
+    room: 'cues',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Wave one' }).click()
+      await page.getByRole('button', { name: '9 cues lit on the way' }).waitFor()
+      await page.getByText(/^\d+ %$/).waitFor({ state: 'hidden' })
+    },
+  },
   {
     name: 'cells',
     room: 'cues',

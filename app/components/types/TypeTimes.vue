@@ -50,7 +50,7 @@ async function commitCell(ids: readonly string[], _column: string, text: string)
 <template>
   <GridTable
     v-if="rows.length > 0"
-    class="rounded-lg border border-rule"
+    class="max-w-96 rounded-lg border border-rule"
     :style="{ height: `${Math.min(8, rows.length) * 28 + 70}px` }"
     label="From end to end"
     :rows="rows"

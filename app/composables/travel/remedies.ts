@@ -38,6 +38,7 @@ export function remediesFor(show: Show, cue: CueId, faults: readonly FixtureStep
   return [
     ...otherTravel(show, cue),
     ...moreTime(show, cue, faults),
+    ...otherPace(show, cue, faults),
     ...byAngle(show, cue, faults),
     ...laterLight(show, cue, faults),
     ...otherSide(show, cue, faults),
@@ -61,6 +62,21 @@ function moreTime(show: Show, cue: CueId, faults: readonly FixtureStep[]): Remed
   const isShared = show.all.cue.get(cue)?.move === null
   const why = isShared ? 'So far everything moves as intensity rises' : 'For everything that moves in it'
   return [remedy(`Move in ${move.toFixed(1)} s`, why, 'changeCues', { cues: [cue], move })]
+}
+
+/** Half and twice the time: light that comes or goes meanwhile is then elsewhere on its way. */
+function otherPace(show: Show, cue: CueId, faults: readonly FixtureStep[]): Remedy[] {
+  const known = show.all.cue.get(cue)
+  const hasOwn = timesOf(show, cue).some(({ seconds }) => seconds !== null)
+  const seconds = known?.move ?? known?.rise ?? 0
+  const isLate = faults.some(({ tooFast }) => tooFast)
+  if (hasOwn || isLate || seconds === 0 || faults.every(({ sweeps }) => sweeps.length === 0)) return []
+  return [
+    { name: 'Faster', move: roundedUp(seconds / 2) },
+    { name: 'Slower', move: roundedUp(seconds * 2) },
+  ].map(({ name, move }) =>
+    remedy(`${name}: in ${move.toFixed(1)} s`, 'For everything that moves in it', 'changeCues', { cues: [cue], move }),
+  )
 }
 
 /** Those that could not go straight in any time. */
