@@ -221,6 +221,27 @@ describe('moves in the dark', () => {
     expect(poseAfter(2)).toMatchObject({ pan: 0, tilt: 0 })
   })
 
+  it('take the stage when they are made, not when their cue comes', () => {
+    const still = { zoom: null, follow: 'wait', isQuiet: false, delay: 0, seconds: 1 } as const
+    const desk = deskWith([
+      { ...still, level: 0, place: null },
+      { ...still, level: 0, place: null },
+      { ...still, level: 0.7, place: 'Mark' },
+    ])
+    desk.do('addCueList', { number: 2, name: 'Places', intensityRule: 'latest', take: ['position'] })
+    desk.aim('11', 'Bow')
+    desk.do('recordCue', { ...PLAIN_TIMES, list: desk.choose.list(2), number: 1, name: '' })
+    plan(desk, 'planned')
+    const mark = cuePicture(desk.show, desk.choose.cue(1, 3)).get(desk.fixture(11))?.position.pose
+    for (let i = 0; i < 2; i++) {
+      desk.do('goOn', { list: desk.choose.list(1) })
+      settle(desk)
+      expect(seenAt(desk, desk.now).position.pose).toEqual(mark)
+    }
+    desk.do('goToCue', { list: desk.choose.list(2), cue: desk.choose.cue(2, 1) })
+    expect(seenAt(desk, desk.now).position.pose).not.toEqual(mark)
+  })
+
   it('wait for the light however early the next cue is called', () => {
     const still = { zoom: null, follow: 'wait', isQuiet: false, delay: 0, seconds: 4 } as const
     const desk = deskWith([

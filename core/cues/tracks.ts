@@ -18,8 +18,8 @@ import type { ShowPart } from '../show/show'
 import { givenBy } from '../show/values'
 import { DARK_KINDS } from './darkMoves'
 import { DarkComings, darkOutlasts } from './darkComings'
-import { playedStateAt } from './playedTimeline'
-import { timelineOf, listsInOrder, placeOfCue, type ListInOrder, type TrackedState } from './tracking'
+import { playedStateAt, playedTimelineOf } from './playedTimeline'
+import { latestAt, timelineOf, listsInOrder, placeOfCue, type ListInOrder, type TrackedState } from './tracking'
 import { lengthOf, timingOf } from './times'
 import { travelOf } from './travel'
 import { poseInCue } from './ways'
@@ -78,13 +78,14 @@ export function tracksOf(show: ShowPart<PlayingKind>, list: ListInOrder): Map<st
   const running = runsOf(show, list.id).filter(({ settled }) => !settled)
   const since = sinceOf(show, list)
   const begin = running[0] ? running[0].from : list.list.onStage
+  const takenAt = takenIn(show, list, begin)
   let state = stateOf(show, list, begin)
   const tracks = new Map<string, ListTrack>()
   const addTrack = (key: string, { fixture, attribute }: CueValue, track: Track, taken: number) =>
     tracks.set(key, { ...track, fixture, attribute, list, since: taken })
   for (const [key, stored] of state) {
     const value = givenBy(stored)
-    if (value) addTrack(key, stored, standing(value, stored.cue), since(stored.cue))
+    if (value) addTrack(key, stored, standing(value, stored.cue), since(takenAt(key, stored.cue)))
   }
   for (const run of running) {
     const next = stateOf(show, list, run.cue)
@@ -171,8 +172,8 @@ function moveOf(
   }
 }
 
-/** Which start took what a cue sets: that of the cue, or of the first after it that ran. */
-function sinceOf(show: ShowPart<PlayingKind>, list: ListInOrder): (cue: string) => number {
+/** Which start took what is taken at a place: that of the cue there, or of the first after it that ran. */
+function sinceOf(show: ShowPart<PlayingKind>, list: ListInOrder): (at: number) => number {
   const ran = new Map<string, number>()
   for (const { cue, order } of runsOf(show, list.id)) if (cue !== null) ran.set(cue, order)
   const orders: number[] = []
@@ -181,7 +182,16 @@ function sinceOf(show: ShowPart<PlayingKind>, list: ListInOrder): (cue: string) 
     latest = ran.get(list.cues[at]?.id ?? '') ?? latest
     orders[at] = latest
   }
-  return (cue) => orders[placeOfCue(show, cue)?.at ?? 0] ?? 0
+  return (at) => orders[at] ?? 0
+}
+
+/** The place at which a list took a value that it holds in a cue: where it is set, or moves in the dark ahead of that. */
+function takenIn(show: ShowPart<PlayingKind>, list: ListInOrder, cue: string | null) {
+  const at = cue === null ? -1 : (placeOfCue(show, cue)?.at ?? -1)
+  const timeline = playedTimelineOf(show, list.id)
+  const isPlanned = timeline !== timelineOf(show, list.id)
+  return (key: string, setIn: string) =>
+    (isPlanned ? latestAt(timeline.get(key) ?? [], at)?.at : placeOfCue(show, setIn)?.at) ?? 0
 }
 
 /** Whether a list has anything on stage or on its way. */
