@@ -11,7 +11,7 @@ import type { Mount } from '../kinematics/head'
 import { moveTime } from '../kinematics/motorTime'
 import { rigOf } from '../show/rig'
 import type { Show } from '../show/show'
-import { asItIs, cheapest, costOf, stopsOf, unwind, type Candidate, type Stop } from './unwinding'
+import { asItIs, cheapest, costOf, stopsOf, unwind, unwindAll, type Candidate, type Stop } from './unwinding'
 
 const tally = new Tally('Ways round')
 
@@ -120,6 +120,13 @@ describe('unwinding', () => {
           for (const axis of ['x', 'y', 'z'] as const) expect(is?.[axis]).toBeCloseTo(was?.[axis] ?? NaN, 6)
         })
         expect(unwind(desk.show, headOf(desk.show, 12).list, rigged, false)).toBeNull()
+        for (const show of [before, desk.show, before])
+          for (const { unwound } of unwindAll(show, list.id, null, false)) {
+            const head = unwound && rigOf(show).get(unwound.fixture)
+            if (head) expect(unwound).toEqual(unwind(show, headOf(show, 12).list, head, false))
+          }
+        const left = [...unwindAll(desk.show, list.id, [rigged.id], false)]
+        expect(left).toEqual([{ done: 1, all: 1, unwound: null }])
         const asNow = asItIs(desk.show, headOf(desk.show, 12).list, rigged, stops)
         expect(costOf(rigged.mount, stops, asNow)).toBeCloseTo(costOf(rigged.mount, stops, chosen), 6)
       }),

@@ -3,7 +3,7 @@
  * programming over every pose it could have there, cue by cue the cheapest way of having come to each.
  */
 import { darkMovesOf } from '../cues/darkMoves'
-import { DARK } from '../cues/darkness'
+import { DARK, levelElsewhere, lightsOf } from '../cues/darkness'
 import { levelsOf } from '../cues/darkGaps'
 import { listsInOrder, timelineOf, type ListInOrder, type TimelinePoint } from '../cues/tracking'
 import { timingOf } from '../cues/times'
@@ -16,10 +16,11 @@ import { moveTime } from '../kinematics/motorTime'
 import type { Side } from '../kinematics/solved'
 import { resolveValue } from '../palettes/resolve'
 import { solvePose } from '../palettes/solve'
+import { isAlike } from '../palettes/versions'
 import type { CueValue } from '../show/entities'
 import type { CueId, CueListId, FixtureId } from '../show/ids'
 import { isHead, rigOf, type RiggedFixture } from '../show/rig'
-import type { Show } from '../show/show'
+import { showRecordOf, type Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
 import { givenBy, type AimChoice, type CueContent } from '../show/values'
 
@@ -262,7 +263,29 @@ export function* unwindAll(
   if (!list) return
   const heads = [...rigOf(show).values()].filter((one) => isHead(one) && (fixtures?.includes(one.id) ?? true))
   for (const [i, rigged] of heads.entries())
-    yield { done: i + 1, all: heads.length, unwound: unwind(show, list, rigged, isFreed) }
+    yield { done: i + 1, all: heads.length, unwound: unwoundOf(show, list, rigged, isFreed) }
+}
+
+interface KnownWays {
+  readonly inputs: readonly unknown[]
+  readonly unwound: Unwound | null
+}
+const knownWays = new WeakMap<RiggedFixture, Map<string, KnownWays>>()
+
+/** As `unwind`, worked out anew only where something it goes by is another. */
+function unwoundOf(show: Show, list: ListInOrder, rigged: RiggedFixture, isFreed: boolean): Unwound | null {
+  const byList = knownWays.get(rigged) ?? new Map<string, KnownWays>()
+  knownWays.set(rigged, byList)
+  const key = `${list.id} ${isFreed}`
+  const elsewhere = lightsOf(show, rigged).map((id) => levelElsewhere(show, list.id, id))
+  // Moves in the dark are others as soon as cues, values, targets or the state at rest are.
+  const dark = darkMovesOf(show, list, rigged)
+  const inputs = [dark, list.list.travel, showRecordOf(show).travel, ...elsewhere]
+  const known = byList.get(key)
+  if (known && isAlike(known.inputs, inputs)) return known.unwound
+  const unwound = unwind(show, list, rigged, isFreed)
+  byList.set(key, { inputs, unwound })
+  return unwound
 }
 
 /** What costs less than this, as seconds, is not worth turning anything another way. */
