@@ -5,9 +5,10 @@ import type { CueListId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { lightsOf, type LightKind } from './darkness'
-import { timelineOf, type TimelinePoint } from './tracking'
+import { timelineOf, type Timeline, type TimelinePoint } from './tracking'
 
 interface Known {
+  readonly timeline: Timeline
   readonly palettes: unknown
   /** What is set of each attribute: the same arrays as long as that is the same. */
   readonly set: readonly unknown[]
@@ -26,22 +27,28 @@ export function setVersionOf(show: ShowPart<LightKind>, list: CueListId, rigged:
   const byList = known.get(rigged) ?? new Map<CueListId, readonly Known[]>()
   known.set(rigged, byList)
   const newest = byList.get(list) ?? []
-  const set = pointsOf(show, list, rigged)
+  const timeline = timelineOf(show, list)
   const palettes = show.all.paletteValue
+  const latest = newest.find((one) => one.timeline === timeline && one.palettes === palettes)
+  if (latest) return latest.version
+  const set = pointsOf(show, timeline, rigged)
+  const keep = (leansOn: readonly unknown[], version: object) => {
+    const others = newest.filter((one) => one.version !== version)
+    byList.set(list, [{ timeline, palettes, set, leansOn, version }, ...others].slice(0, 2))
+    return version
+  }
   const alike = newest.filter((one) => isAlike(one.set, set))
   const hit = alike.find((one) => one.palettes === palettes)
-  if (hit) return hit.version
+  if (hit) return keep(hit.leansOn, hit.version)
   const leansOn = set.flatMap((points) => points.map(({ stored }) => versionOf(show, stored.value)))
   const same = alike.find((one) => isAlike(one.leansOn, leansOn))
   const version = same?.version ?? {}
-  byList.set(list, [{ palettes, set, leansOn, version }, ...newest.filter((one) => one !== same)].slice(0, 2))
-  return version
+  return keep(leansOn, version)
 }
 
 const NOTHING: readonly TimelinePoint[] = []
 
-function pointsOf(show: ShowPart<LightKind>, list: CueListId, rigged: RiggedFixture): (readonly TimelinePoint[])[] {
-  const timeline = timelineOf(show, list)
+function pointsOf(show: ShowPart<LightKind>, timeline: Timeline, rigged: RiggedFixture): (readonly TimelinePoint[])[] {
   const keys = rigged.type.has.map((attribute) => `${rigged.id} ${attribute}`)
   for (const id of lightsOf(show, rigged)) if (id !== rigged.id) keys.push(`${id} ${LEADING.light}`)
   return keys.map((key) => timeline.get(key) ?? NOTHING)

@@ -107,8 +107,9 @@ function inputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonl
   const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
   const rest = [LEADING.place, LEADING.width, LEADING.light].map((attribute) => atRest(show, rigged, attribute))
   const ground = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel]
-  const set = [rigged, rigged.bar ?? rigged].map((one) => setVersionOf(show, list.id, one))
-  const dark = [rigged, rigged.bar ?? rigged].map((one) => darkMovesOf(show, list, one))
+  const whole = rigged.bar ? [rigged, rigged.bar] : [rigged]
+  const set = whole.map((one) => setVersionOf(show, list.id, one))
+  const dark = whole.map((one) => darkMovesOf(show, list, one))
   return [...ground, ...ofList, ...rest, ...set, ...dark]
 }
 
