@@ -8,7 +8,7 @@ const line = (page: Page, words: string | RegExp) => lines(page).getByRole('row'
 
 async function openPlan(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Cues' }).click()
-  await page.getByRole('button', { name: /^\d+ cues lit on the way$/ }).click()
+  await page.getByRole('button', { name: '9 cues lit on the way' }).click()
   await expect(line(page, /Lantern lit.*lit on the way/)).toBeVisible()
 }
 
@@ -55,6 +55,8 @@ test('what moves in the dark is in place when its cue comes', async ({ showPage 
   await openPlan(showPage)
   await panel(showPage).getByRole('button', { name: 'Show the plan' }).click()
   await panel(showPage).getByRole('button', { name: 'Keep' }).click()
+  // Lines grow together as the cues are looked through.
+  await expect(showPage.getByRole('button', { name: '1 cue lit on the way' })).toBeVisible()
   await lines(showPage).getByRole('gridcell', { name: 'Lantern lit' }).click()
   await showPage.getByRole('button', { name: 'Dark moves', exact: true }).click()
   const detail = showPage.getByRole('complementary', { name: 'Cue 11' })
