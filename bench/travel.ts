@@ -1,5 +1,5 @@
 /** Moves in 1,000 cues of 300 heads: which are too fast, and which sweep what is kept clear. */
-import { darkMovesIn } from '#core/cues/darkMoves'
+import { darkMovesByFixture } from '#core/cues/darkMoves'
 import { listsInOrder, timelineOf } from '#core/cues/tracking'
 import { poseAt } from '#core/cues/ways'
 import { darkRuleId } from '#core/show/compositeIds'
@@ -71,18 +71,19 @@ function benchDark(show: Show): void {
     ...{ list: list.id, cue: null, fixture: null, family: null, when: 'planned', inCue: null },
   })
   const planned = draft.result()
+  const darkMovesIn = (show: Show) => [...darkMovesByFixture(show, list.id)].flatMap(({ moves }) => moves)
   const plain = best(() => {
     const fresh = { ...planned, all: { ...planned.all, cueValue: new Map(planned.all.cueValue) } }
     return rig.flatMap((rigged) => list.cues.map((_, at) => poseAt(fresh, rigged, list.id, at).pan)).length
   }, 1)
-  const whole = best(() => darkMovesIn(planned, list.id).length, 1)
-  const moves = darkMovesIn(planned, list.id)
+  const whole = best(() => darkMovesIn(planned).length, 1)
+  const moves = darkMovesIn(planned)
   const [goes, stays] = [true, false].map((is) => moves.filter(({ place }) => (place.kind === 'goes') === is))
   const figure = `${whole.milliseconds.toFixed(0)} ms, ${(whole.milliseconds / plain.milliseconds).toFixed(2)} of asking for every pose`
   line('moves in the dark in 1,000 cues of 300 heads', `${figure}; ${goes?.length} go, ${stays?.length} stay live`)
   const after = withOneLevel(planned)
   timelineOf(after, list.id)
-  const again = best(() => darkMovesIn(after, list.id).length, 1)
+  const again = best(() => darkMovesIn(after).length, 1)
   line('after one cell has changed', `${again.milliseconds.toFixed(0)} ms`)
 }
 

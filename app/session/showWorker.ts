@@ -1,22 +1,15 @@
 /** The worker beside an open show: it checks what was sent, and works out consequences without keeping the page waiting. */
 import { proxy, releaseProxy, transfer, wrap, type Remote } from 'comlink'
-import { darkMovesIn, type DarkMove } from '#core/cues/darkMoves'
+import type { DarkMove } from '#core/cues/darkMoves'
 import { deltaBetween } from '#core/show/delta'
 import type { CueListId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { framePainted } from './afterNextFrame'
 import { isSnapshotSound } from './responses'
-import { TravelCheck } from '#core/travel/check'
-import {
-  checkMoves,
-  consequencesOf,
-  unwindIn,
-  type CheckNews,
-  type Consequences,
-  type ShowCopy,
-  type UnwindingAsked,
-  type UnwindingNews,
-} from './showCopy'
+import type { CheckedCourse } from '#core/travel/check'
+import type { Unwound } from '#core/travel/unwinding'
+import { consequencesOf, type Consequences, type ShowCopy } from './showCopy'
+import { TravelWork, type Tell, type TravelJob, type UnwindingAsked } from './travelWork'
 
 export class ShowWorker {
   readonly #worker: Worker
@@ -50,30 +43,27 @@ export class ShowWorker {
     return Promise.race([this.#copy.consequences(toSeen, deltaBetween(before, after), isSettled), this.#ended])
   }
 
-  /** Checks the moves of a show, telling what it finds as it goes; resolves to false where it was stopped, or asked again meanwhile. */
-  async checkMoves(show: Show, tell: (news: CheckNews) => void): Promise<boolean> {
+  /** Checks the moves of a show, telling what it finds as it goes; as TravelWork has it. */
+  async checkMoves(show: Show, tell: Tell<CheckedCourse>): Promise<boolean> {
     await Promise.race([this.isSound, this.#ended])
     return Promise.race([this.#copy.checkMoves(this.#toSeen(show), proxy(tell)), this.#ended])
   }
 
-  /** Looks for better ways round, telling what it finds as it goes; resolves to false where it was stopped, or asked again meanwhile. */
-  async unwind(show: Show, asked: UnwindingAsked, tell: (news: UnwindingNews) => void): Promise<boolean> {
+  /** Looks for better ways round, telling what it finds as it goes. */
+  async unwind(show: Show, asked: UnwindingAsked, tell: Tell<Unwound>): Promise<boolean> {
     await Promise.race([this.isSound, this.#ended])
     return Promise.race([this.#copy.unwind(this.#toSeen(show), asked, proxy(tell)), this.#ended])
   }
 
-  stopUnwinding(): void {
-    void this.#copy.stopUnwinding()
-  }
-
-  /** What of a list moves in the dark, or ought to. */
-  async darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> {
+  /** Finds what of a list moves in the dark, or ought to, telling it as it goes. */
+  async darkMoves(show: Show, list: CueListId, tell: Tell<DarkMove>): Promise<boolean> {
     await Promise.race([this.isSound, this.#ended])
-    return Promise.race([this.#copy.darkMoves(this.#toSeen(show), list), this.#ended])
+    return Promise.race([this.#copy.darkMoves(this.#toSeen(show), list, proxy(tell)), this.#ended])
   }
 
-  stopCheck(): void {
-    void this.#copy.stopCheck()
+  /** Ends a job that goes on. */
+  stop(job: TravelJob): void {
+    void this.#copy.stop(job)
   }
 
   #toSeen(show: Show) {
@@ -90,9 +80,8 @@ export class ShowWorker {
 }
 
 /** What stands beside an open show. */
-export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'stopCheck' | 'unwind' | 'stopUnwinding'> & {
+export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'unwind' | 'darkMoves' | 'stop'> & {
   consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
-  darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> | readonly DarkMove[]
 }
 
 /** The worker beside a show; where there are no workers, as in tests outside a browser, the same at once. */
@@ -101,24 +90,15 @@ export function besideShow(bytes: ArrayBuffer, show: Show): Beside {
 }
 
 function atOnce(bytes: ArrayBuffer): Beside {
-  const isSound = framePainted().then(() => isSnapshotSound(bytes))
-  const check = new TravelCheck()
-  let checks = 0
-  const checkThese = (seen: Show, tell: (news: CheckNews) => void) => {
-    const own = (checks += 1)
-    return checkMoves(check, seen, tell, () => own === checks)
+  const work = new TravelWork()
+  const jobs: readonly TravelJob[] = ['check', 'unwinding', 'dark moves']
+  return {
+    isSound: framePainted().then(() => isSnapshotSound(bytes)),
+    consequences: consequencesOf,
+    checkMoves: (show, tell) => work.checkMoves(show, tell),
+    unwind: (show, asked, tell) => work.unwind(show, asked, tell),
+    darkMoves: (show, list, tell) => work.darkMoves(show, list, tell),
+    stop: (job) => work.stop(job),
+    close: () => jobs.forEach((job) => work.stop(job)),
   }
-  const stopCheck = () => void (checks += 1)
-  let unwindings = 0
-  const unwind: Beside['unwind'] = (seen, asked, tell) => {
-    const own = (unwindings += 1)
-    return unwindIn(seen, asked, tell, () => own === unwindings)
-  }
-  const stopUnwinding = () => void (unwindings += 1)
-  const close = () => {
-    stopCheck()
-    stopUnwinding()
-  }
-  const atOnce = { consequences: consequencesOf, darkMoves: darkMovesIn }
-  return { isSound, ...atOnce, checkMoves: checkThese, stopCheck, unwind, stopUnwinding, close }
 }

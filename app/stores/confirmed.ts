@@ -5,18 +5,15 @@
  */
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { darkMovesIn, type DarkMove } from '#core/cues/darkMoves'
+import type { DarkMove } from '#core/cues/darkMoves'
 import type { JournalEntry } from '#core/journal/entry'
 import type { CommandId, CueListId, PersonId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
-import {
-  consequencesOf,
-  type CheckNews,
-  type Consequences,
-  type UnwindingAsked,
-  type UnwindingNews,
-} from '../session/showCopy'
+import type { CheckedCourse } from '#core/travel/check'
+import type { Unwound } from '#core/travel/unwinding'
+import { consequencesOf, type Consequences } from '../session/showCopy'
+import type { Tell, TravelJob, UnwindingAsked } from '../session/travelWork'
 import type { Beside } from '../session/showWorker'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
@@ -114,34 +111,24 @@ export const useConfirmed = defineStore('confirmed', () => {
     return beside ? Promise.resolve(beside.consequences(before, after, isSettled)).catch(here) : here()
   }
 
-  /** Checks the moves of a show beside the page; resolves to false where it did not get to the end, as when the show is closed. */
-  async function checkMoves(show: Show, tell: (news: CheckNews) => void): Promise<boolean> {
-    const asked = beside
-    return asked
-      ? asked.checkMoves(show, tell).catch((error: unknown) => {
-          if (asked === beside) throw error
-          return false
-        })
-      : false
-  }
-  const stopCheck = () => beside?.stopCheck()
-
-  /** Looks for better ways round beside the page; resolves to false where it did not get to the end, as when the show is closed. */
-  async function unwind(show: Show, what: UnwindingAsked, tell: (news: UnwindingNews) => void): Promise<boolean> {
+  /** Has a job done beside the page; resolves to false where it did not get to the end, as when the show is closed. */
+  async function besidePage(job: (asked: Beside) => Promise<boolean>): Promise<boolean> {
     const asked = beside
     if (!asked) return false
-    return asked.unwind(show, what, tell).catch((error: unknown) => {
+    return job(asked).catch((error: unknown) => {
       if (asked === beside) throw error
       return false
     })
   }
-  const stopUnwinding = () => beside?.stopUnwinding()
-
-  /** What of a list of a show moves in the dark, or ought to: worked out beside the page, or here where that has ended. */
-  async function darkMoves(show: Show, list: CueListId): Promise<readonly DarkMove[]> {
-    const here = () => darkMovesIn(show, list)
-    return beside ? Promise.resolve(beside.darkMoves(show, list)).catch(here) : here()
-  }
+  /** Checks the moves of a show. */
+  const checkMoves = (show: Show, tell: Tell<CheckedCourse>) => besidePage((asked) => asked.checkMoves(show, tell))
+  /** Looks for better ways round. */
+  const unwind = (show: Show, what: UnwindingAsked, tell: Tell<Unwound>) =>
+    besidePage((asked) => asked.unwind(show, what, tell))
+  /** Finds what of a list of a show moves in the dark, or ought to. */
+  const darkMoves = (show: Show, list: CueListId, tell: Tell<DarkMove>) =>
+    besidePage((asked) => asked.darkMoves(show, list, tell))
+  const stop = (job: TravelJob) => beside?.stop(job)
 
   function clear() {
     beside?.close()
@@ -167,10 +154,9 @@ export const useConfirmed = defineStore('confirmed', () => {
     forget,
     consequences,
     checkMoves,
-    stopCheck,
-    darkMoves,
     unwind,
-    stopUnwinding,
+    darkMoves,
+    stop,
     clear,
   }
 })

@@ -64,15 +64,35 @@ export const useDarkPlan = defineStore('darkPlan', () => {
 
   /** What the plan tried comes to, once it was worked out beside the page. */
   const found = shallowRef<readonly DarkMove[] | null>(null)
+  /** How far that has come, 0 to 1; null while nothing is worked out. */
+  const part = ref<number | null>(null)
   let asks = 0
   watch(tried, async (show) => {
     const own = (asks += 1)
-    if (!show || !listId.value) return void (found.value = null)
-    const moves = await ground.darkMoves(show, listId.value)
-    if (own === asks) found.value = moves
+    found.value = null
+    part.value = null
+    ground.stop('dark moves')
+    if (!show || !listId.value) return
+    part.value = 0
+    const all: DarkMove[] = []
+    const isWhole = await ground.darkMoves(show, listId.value, (news) => {
+      all.push(...news.found)
+      // The last of the news may come after the end.
+      if (own === asks && news.part < 1) part.value = news.part
+      if (own === asks && news.part === 1) [found.value, part.value] = [all, null]
+    })
+    if (own === asks && !isWhole) part.value = null
   })
+  /** What was kept, until the check has come to the same. */
+  const kept = shallowRef<readonly DarkMove[] | null>(null)
+  watch(
+    () => check.part,
+    (goesOn) => {
+      if (goesOn === null) kept.value = null
+    },
+  )
 
-  const moves = computed(() => (tried.value && found.value ? found.value : known.value))
+  const moves = computed(() => found.value ?? kept.value ?? known.value)
   const lines = computed<readonly DarkLine[]>(() => darkLines(moves.value))
   const shown = computed(() => lines.value.filter(({ fault }) => filter.value === 'all' || fault === filter.value))
   const tally = computed(() => {
@@ -93,14 +113,17 @@ export const useDarkPlan = defineStore('darkPlan', () => {
   }
   async function keep(): Promise<boolean> {
     if (!asked.value) return false
+    const come = found.value
     const isDone = await store.send('setDarkMoves', asked.value)
-    if (isDone) putBack()
-    return isDone
+    if (!isDone) return false
+    kept.value = come
+    putBack()
+    return true
   }
   watch(listId, putBack)
 
   return {
     ...{ scope, when, inCue, live, isTrying, filter, chosenLines, chosen },
-    ...{ asked, whom, tried, lines, shown, tally, moves, begin, putBack, keep },
+    ...{ asked, whom, tried, found, part, lines, shown, tally, moves, begin, putBack, keep },
   }
 })

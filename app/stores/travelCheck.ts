@@ -119,11 +119,11 @@ export const useTravelCheck = defineStore('travelCheck', () => {
     part.value = 0
     const own = (looks += 1)
     const isWhole = await ground.checkMoves(show, (news) => {
-      for (const course of news.courses) {
+      for (const course of news.found) {
         const wrong = course.dark.filter((move) => darkFaultOf(move) !== null)
         courses.value.set(`${course.list} ${course.fixture}`, { course, faulty: faultySteps(course), late: wrong })
       }
-      if (news.courses.length > 0) triggerRef(courses)
+      if (news.found.length > 0) triggerRef(courses)
       // The last of the news may come after the end, which is told another way.
       if (own === looks && part.value !== null) part.value = news.part
     })
@@ -134,7 +134,7 @@ export const useTravelCheck = defineStore('travelCheck', () => {
   function stop() {
     isStopped.value = true
     part.value = null
-    ground.stopCheck()
+    ground.stop('check')
   }
 
   /** Looks on as long as somebody wants to know, whenever something it goes by changes. */

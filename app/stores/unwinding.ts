@@ -42,7 +42,7 @@ export const useUnwinding = defineStore('unwinding', () => {
   }
   function putBack() {
     looks += 1
-    ground.stopUnwinding()
+    ground.stop('unwinding')
     part.value = null
     found.value = null
   }

@@ -70,10 +70,20 @@ export function darkMovesOf(show: ShowPart<DarkKind>, list: ListInOrder, rigged:
   return found.moves
 }
 
-/** The same of every fixture; nothing of a list that is not there. */
-export function darkMovesIn(show: ShowPart<DarkKind>, id: CueListId): readonly DarkMove[] {
+/** How far a look at every fixture has come, in fixtures; and what the one just looked at ought to have in place. */
+export interface DarkMovesFound {
+  readonly done: number
+  readonly all: number
+  readonly moves: readonly DarkMove[]
+}
+
+/** The same of every fixture, one after the other; nothing of a list that is not there. Can be left off anywhere. */
+export function* darkMovesByFixture(show: ShowPart<DarkKind>, id: CueListId): Generator<DarkMovesFound, void> {
   const list = listsInOrder(show).find((one) => one.id === id)
-  return list ? [...rigOf(show).values()].flatMap((rigged) => darkMovesOf(show, list, rigged)) : []
+  if (!list) return
+  const rig = [...rigOf(show).values()]
+  for (const [i, rigged] of rig.entries())
+    yield { done: i + 1, all: rig.length, moves: darkMovesOf(show, list, rigged) }
 }
 
 function inputsOf(show: ShowPart<DarkKind>, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {

@@ -5,12 +5,11 @@ import type { CueListId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { lightsOf, type LightKind } from './darkness'
-import { timelineOf, type Timeline, type TimelinePoint } from './tracking'
+import { fixtureSetOf, timelineOf } from './tracking'
 
 interface Known {
-  readonly timeline: Timeline
   readonly palettes: unknown
-  /** What is set of each attribute: the same arrays as long as that is the same. */
+  /** What is set of the fixture, and of those that make its light. */
   readonly set: readonly unknown[]
   /** What those lean on. */
   readonly leansOn: readonly unknown[]
@@ -27,29 +26,22 @@ export function setVersionOf(show: ShowPart<LightKind>, list: CueListId, rigged:
   const byList = known.get(rigged) ?? new Map<CueListId, readonly Known[]>()
   known.set(rigged, byList)
   const newest = byList.get(list) ?? []
-  const timeline = timelineOf(show, list)
   const palettes = show.all.paletteValue
-  const latest = newest.find((one) => one.timeline === timeline && one.palettes === palettes)
-  if (latest) return latest.version
-  const set = pointsOf(show, timeline, rigged)
-  const keep = (leansOn: readonly unknown[], version: object) => {
-    const others = newest.filter((one) => one.version !== version)
-    byList.set(list, [{ timeline, palettes, set, leansOn, version }, ...others].slice(0, 2))
-    return version
-  }
+  const set = [rigged.id, ...lightsOf(show, rigged)].map((id) => fixtureSetOf(show, list, id))
   const alike = newest.filter((one) => isAlike(one.set, set))
   const hit = alike.find((one) => one.palettes === palettes)
-  if (hit) return keep(hit.leansOn, hit.version)
-  const leansOn = set.flatMap((points) => points.map(({ stored }) => versionOf(show, stored.value)))
-  const same = alike.find((one) => isAlike(one.leansOn, leansOn))
-  const version = same?.version ?? {}
-  return keep(leansOn, version)
+  if (hit) return hit.version
+  const leansOn = leansOnIn(show, list, rigged)
+  const version = alike.find((one) => isAlike(one.leansOn, leansOn))?.version ?? {}
+  const others = newest.filter((one) => one.version !== version)
+  byList.set(list, [{ palettes, set, leansOn, version }, ...others].slice(0, 2))
+  return version
 }
 
-const NOTHING: readonly TimelinePoint[] = []
-
-function pointsOf(show: ShowPart<LightKind>, timeline: Timeline, rigged: RiggedFixture): (readonly TimelinePoint[])[] {
+/** What the values lean on that a list sets of a fixture, and of the intensities that make its light. */
+function leansOnIn(show: ShowPart<LightKind>, list: CueListId, rigged: RiggedFixture): readonly unknown[] {
   const keys = rigged.type.has.map((attribute) => `${rigged.id} ${attribute}`)
   for (const id of lightsOf(show, rigged)) if (id !== rigged.id) keys.push(`${id} ${LEADING.light}`)
-  return keys.map((key) => timeline.get(key) ?? NOTHING)
+  const timeline = timelineOf(show, list)
+  return keys.flatMap((key) => timeline.get(key) ?? []).map(({ stored }) => versionOf(show, stored.value))
 }

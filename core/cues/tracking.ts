@@ -1,5 +1,6 @@
 /** Tracking: a value set in a cue carries on through later cues of its list until one changes it. */
 import { bisector, group } from 'd3-array'
+import { changesBetween, type EntryChange } from '../show/collectionChanges'
 import { derived } from '../show/derived'
 import type { Cue, CueValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
@@ -72,7 +73,13 @@ const standing = derived(['cue'], (show): ReadonlyMap<string, { readonly list: C
   return found
 })
 
-type Courses = ReadonlyMap<string, Timeline>
+/** What is set down a list; and by fixture, an object that stays the same as long as all that is set of it does. */
+interface Course {
+  readonly timeline: Timeline
+  readonly versions: ReadonlyMap<string, object>
+}
+
+type Courses = ReadonlyMap<string, Course>
 
 /** By the cues, the courses worked out last: what is set differently since is put into them, the rest stays the same arrays. */
 const newest = new WeakMap<object, { readonly values: ReadonlyMap<string, CueValue>; readonly courses: Courses }>()
@@ -89,42 +96,33 @@ const courses = derived(['cueValue', 'cue'], (show): Courses => {
 /** Where more than so many values are set differently, everything is worked out anew. */
 const MOST_PUT_IN = 2000
 
-interface ValueChange {
-  readonly was: CueValue | undefined
-  readonly is: CueValue | undefined
-}
-
-/** What is set otherwise in one collection than in another. */
-function changesBetween(
-  before: ReadonlyMap<string, CueValue>,
-  after: ReadonlyMap<string, CueValue>,
-): readonly ValueChange[] {
-  const changes: ValueChange[] = []
-  let found = 0
-  for (const [id, is] of after) {
-    const was = before.get(id)
-    if (was) found += 1
-    if (was !== is) changes.push({ was, is })
-  }
-  if (found < before.size) for (const [id, was] of before) if (!after.has(id)) changes.push({ was, is: undefined })
-  return changes
-}
+type ValueChange = EntryChange<CueValue>
 
 function withChanges(show: ShowPart<'cue'>, known: Courses, changes: readonly ValueChange[]): Courses {
-  const all = new Map([...known].map(([list, timeline]) => [list, new Map(timeline)]))
+  const changed = new Map<string, GrowingCourse>()
   for (const { was, is } of changes) {
     const stored = is ?? was
     const place = stored && standing(show).get(stored.cue)
     if (!stored || !place) continue
-    const timeline = all.get(place.list) ?? new Map<string, readonly TimelinePoint[]>()
-    all.set(place.list, timeline)
+    const { timeline, versions } = changed.get(place.list) ?? copyOf(known.get(place.list))
+    changed.set(place.list, { timeline, versions })
+    versions.set(stored.fixture, {})
     const key = `${stored.fixture} ${stored.attribute}`
     const others = (timeline.get(key) ?? []).filter((point) => point.stored !== was)
     const points = is ? [...others, { at: place.at, stored: is }].sort((a, b) => a.at - b.at) : others
     if (points.length > 0) timeline.set(key, points)
     else timeline.delete(key)
   }
-  return all
+  return new Map([...known, ...changed])
+}
+
+interface GrowingCourse {
+  readonly timeline: Map<string, readonly TimelinePoint[]>
+  readonly versions: Map<string, object>
+}
+
+function copyOf(course: Course | undefined): GrowingCourse {
+  return { timeline: new Map(course?.timeline), versions: new Map(course?.versions) }
 }
 
 /** Filed by fixture and attribute apart: tens of thousands of keys put together would take most of the time. */
@@ -153,19 +151,24 @@ function file(
   else ofFixture.set(stored.attribute, [{ at, stored }])
 }
 
-function courseFrom(filed: Filed): Timeline {
-  const course = new Map<string, TimelinePoint[]>()
+function courseFrom(filed: Filed): Course {
+  const timeline = new Map<string, TimelinePoint[]>()
   for (const [fixture, ofFixture] of filed)
     for (const [attribute, points] of ofFixture)
-      course.set(
+      timeline.set(
         `${fixture} ${attribute}`,
         points.sort((a, b) => a.at - b.at),
       )
-  return course
+  return { timeline, versions: new Map([...filed.keys()].map((fixture) => [fixture, {}])) }
 }
 
 export function timelineOf(show: ShowPart<'cueValue' | 'cue'>, list: CueListId): Timeline {
-  return courses(show).get(list) ?? NOTHING
+  return courses(show).get(list)?.timeline ?? NOTHING
+}
+
+/** The same object as long as all that a list sets of a fixture is the same; null where it never set anything of it. */
+export function fixtureSetOf(show: ShowPart<'cueValue' | 'cue'>, list: CueListId, fixture: string): object | null {
+  return courses(show).get(list)?.versions.get(fixture) ?? null
 }
 
 const byPlace = bisector(({ at }: { readonly at: number }) => at)

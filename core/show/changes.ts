@@ -4,6 +4,7 @@
  */
 import { z } from 'zod'
 import { isWholeKind, KINDS, schemaOf, type EntityOf, type Kind } from './kinds'
+import { noteOrigin } from './collectionChanges'
 import { json, toJson, type Json } from './json'
 import type { Collections, Show } from './show'
 
@@ -91,6 +92,7 @@ function applyToKind<K extends Kind>(all: Collections, kind: K, writes: Map<stri
     if (changed === undefined) next.delete(id)
     else next.set(id, make(kind, id, changed))
   }
+  noteOrigin(next, all[kind], [...writes.keys()])
   return next
 }
 

@@ -1,13 +1,11 @@
 /** What of a show cannot be watched as it is meant: every step of every fixture in every list. */
 import { group } from 'd3-array'
-import { LEADING } from '../attributes/catalogue'
-import { atRest } from '../cues/atRest'
 import { DARK_KINDS, darkMovesOf, type DarkMove } from '../cues/darkMoves'
 import { levelElsewhere } from '../cues/darkness'
 import { setVersionOf } from '../cues/setVersion'
 import { timesOf } from '../cues/times'
-import { listsInOrder, placeOfCue, valuesByCue, type ListInOrder } from '../cues/tracking'
-import { isAlike } from '../palettes/versions'
+import { fixtureSetOf, listsInOrder, placeOfCue, valuesByCue, type ListInOrder } from '../cues/tracking'
+import { isAlike, versionOf } from '../palettes/versions'
 import { moveTime } from '../kinematics/motorTime'
 import type { CueId, CueListId, FixtureId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
@@ -102,15 +100,15 @@ export class TravelCheck {
 
 /** Everything but the cues that the steps of a fixture go by; the same objects as long as nothing of it changes. */
 function inputsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): readonly unknown[] {
-  if (pointsOf(show, list.id, rigged).every((points) => points.length === 0)) return NOTHING_SET
-  const { travel } = showRecordOf(show)
-  const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
-  const rest = [LEADING.place, LEADING.width, LEADING.light].map((attribute) => atRest(show, rigged, attribute))
-  const ground = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel]
   const whole = rigged.bar ? [rigged, rigged.bar] : [rigged]
+  if (whole.every(({ id }) => fixtureSetOf(show, list.id, id) === null)) return NOTHING_SET
+  const { travel, rest } = showRecordOf(show)
+  const ofList = [list.list.travel, levelElsewhere(show, list.id, rigged.id)]
+  const resting = [rest, rest === null ? null : versionOf(show, { kind: 'link', palette: rest })]
+  const ground = [rigged, surfacesOf(show), zonesOf(show), targetsOf(show), travel]
   const set = whole.map((one) => setVersionOf(show, list.id, one))
   const dark = whole.map((one) => darkMovesOf(show, list, one))
-  return [...ground, ...ofList, ...rest, ...set, ...dark]
+  return [...ground, ...ofList, ...resting, ...set, ...dark]
 }
 
 /** What of the cues the steps of a fixture go by. */

@@ -143,6 +143,69 @@ describe('output', () => {
   })
 })
 
+describe('moves in the dark', () => {
+  const head = () => choose(live.show).fixtures('11')[0] ?? asFixtureId('')
+  /** The coarse bytes of what turns a head, and those of its light. */
+  const bytesOf = (levels: Uint8Array, does: readonly string[]) => {
+    const { address, mode } = live.show.all.fixture.get(head()) ?? {}
+    const channels = live.show.all.fixtureMode.get(mode ?? '')?.channels ?? []
+    const asked = channels.filter(({ functions }) => functions.some((one) => does.includes(one.does)))
+    return asked.map(({ coarse }) => levels[(address ?? 0) + coarse - 2])
+  }
+  const turned = (levels: Uint8Array) => bytesOf(levels, ['pan', 'tilt']).join()
+  const atEnd = (of: LiveShow, now = Infinity) => {
+    const levels = channelLevels(of.show, now).get(of.show.all.fixture.get(head())?.universe ?? 0)
+    return levels ?? new Uint8Array()
+  }
+  const beforeTheFirst = async () => {
+    await run('goToCue', { list: list(), cue: null, seconds: 0 })
+    return turned(atEnd(live))
+  }
+
+  it('go out frame by frame while nothing is lit, and are there before their cue', async () => {
+    await run('goToCue', { list: list(), cue: cue(5), seconds: 0 })
+    const inItsCue = turned(atEnd(live))
+    const home = await beforeTheFirst()
+    await run('goOn', { list: list() })
+    expect(turned(atEnd(live))).toBe(home)
+    await beforeTheFirst()
+    const rule = { list: list(), cues: null, fixtures: null, when: 'planned', inCue: null, live: [] }
+    await run('setDarkMoves', rule)
+    const frames: Uint8Array[] = []
+    const universe = live.show.all.fixture.get(head())?.universe ?? 0
+    let stop = () => {}
+    const arrived = new Promise<void>((resolve) => {
+      stop = house.outputs.subscribe(live, (changed) => {
+        const levels = changed.get(universe)
+        if (!levels) return
+        frames.push(Uint8Array.from(levels))
+        if (turned(levels) === inItsCue) resolve()
+      })
+    })
+    await run('goOn', { list: list() })
+    await arrived
+    stop()
+    expect(inItsCue).not.toBe(home)
+    expect(new Set(frames.map(turned)).size).toBeGreaterThan(3)
+    expect(frames.flatMap((levels) => bytesOf(levels, ['intensity'])).filter((level) => level !== 0)).toEqual([])
+    expect(turned(atEnd(live))).toBe(inItsCue)
+  })
+
+  it('go on in the middle after a restart', async () => {
+    const home = await beforeTheFirst()
+    await run('goOn', { list: list() })
+    const [begun] = [...live.show.all.cueRun.values()].filter(({ cue: to }) => to === cue(1))
+    const restarted = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const again = await openedShow(restarted)
+    const halfWay = (begun?.startedAt ?? 0) + 400
+    expect(atEnd(again, halfWay)).toEqual(atEnd(live, halfWay))
+    expect([home, turned(atEnd(live))]).not.toContain(turned(atEnd(again, halfWay)))
+    expect(atEnd(again)).toEqual(atEnd(live))
+    await restarted.close()
+    await run('stripDarkMoves', { list: list() })
+  })
+})
+
 describe('history', () => {
   it('keeps the show before a big change, tells what changed, and brings it back in one step', async () => {
     const before = live.show

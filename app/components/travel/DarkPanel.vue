@@ -11,6 +11,7 @@ import { useCuesRoom } from '../../stores/cuesRoom'
 import { useDarkPlan, type DarkScope, type DarkWhen, type MovingFamily } from '../../stores/darkPlan'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
+import CheckBar from './CheckBar.vue'
 import CheckProgress from './CheckProgress.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -104,10 +105,14 @@ async function insert(follow: 'after' | 'wait') {
         What lights in another place, colour, beam or gobo goes there before. It follows cues, palettes, rig and room,
         and is never recorded.
       </p>
-      <p class="mt-1" :class="plan.tried ? 'text-shoal' : ''" role="status">
-        {{ plan.tried ? `It would be: ${summary}` : summary }}
+      <p class="mt-1" :class="plan.found ? 'text-shoal' : ''" role="status">
+        {{ plan.found ? `It would be: ${summary}` : summary }}
       </p>
-      <CheckProgress />
+      <div v-if="plan.part !== null" class="mt-2 flex items-center gap-2">
+        <CheckBar :part="plan.part" label="Working out the plan" />
+        <button type="button" class="chip px-1.5" @click="plan.putBack()">Stop</button>
+      </div>
+      <CheckProgress v-else />
     </header>
     <section class="flex flex-col gap-2 border-b border-rule px-4 py-3" aria-labelledby="dark-plan-title">
       <h3 id="dark-plan-title" class="font-semibold">Plan</h3>
