@@ -123,7 +123,8 @@ const PICTURES: readonly Picture[] = [
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Wave one' }).click()
       await page.getByRole('button', { name: '9 cues lit on the way' }).waitFor()
-      await page.getByText(/^\d+ %$/).waitFor({ state: 'hidden' })
+      const found = page.getByRole('group', { name: 'What is wrong with the moves' })
+      await found.getByText(/^\d+ %$/).waitFor({ state: 'hidden' })
     },
   },
   {
