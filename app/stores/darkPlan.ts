@@ -113,12 +113,11 @@ export const useDarkPlan = defineStore('darkPlan', () => {
   }
   async function keep(): Promise<boolean> {
     if (!asked.value) return false
-    const come = found.value
+    kept.value = found.value
     const isDone = await store.send('setDarkMoves', asked.value)
-    if (!isDone) return false
-    kept.value = come
-    putBack()
-    return true
+    if (isDone) putBack()
+    else kept.value = null
+    return isDone
   }
   watch(listId, putBack)
 
