@@ -80,6 +80,12 @@ const LOGGING = [
   'log_min_error_statement=panic',
 ]
 
+/** The first port a database tries to listen on, and how many it tries where others are quicker. */
+const FIRST_PORT = 54310
+const MOST_PORTS = 10
+/** How PostgreSQL says that somebody else listens on its port. */
+const PORT_TAKEN = 'could not create any TCP/IP sockets'
+
 /** Who may come in, whatever the cluster was made with: by the socket its owner, over loopback by password anybody else. */
 const WAYS_IN = `local all all trust
 host all ${CLUSTER_OWNER} all reject
@@ -103,14 +109,17 @@ export async function startCluster(
   const programs = made === null ? newestPrograms(say) : makersPrograms(data, made)
   if (made === null) await makeCluster(programs, data, say)
   await othersEnded(data)
-  const socket: Socket = { folder: socketFolder(data), port: await freePort(54310) }
+  const sockets = socketFolder(data)
   const waysIn = writeWaysIn(data)
   const options = [
     ...[...LOGGING, ...settings, `hba_file=${waysIn}`, 'listen_addresses=127.0.0.1', 'unix_socket_permissions=0700'],
-    ...[`port=${socket.port}`, `unix_socket_directories=${socket.folder}`],
+    `unix_socket_directories=${sockets}`,
   ]
-  const start = () => startedAlone(data, () => startedPostgres(programs, data, options))
-  let running = await start()
+  const start = (port: number) =>
+    startedAlone(data, () => startedPostgres(programs, data, [...options, `port=${port}`]))
+  const { port, postmaster } = await startedOnFreePort(start)
+  const socket: Socket = { folder: sockets, port }
+  let running = postmaster
   let isStopped = false
   let restarting: Promise<void> = Promise.resolve()
   const address = await prepareServerRole(socket, mayCreateDatabases).catch(async (error: unknown) => {
@@ -122,7 +131,7 @@ export async function startCluster(
     ended: () => running.ended,
     restart: () => {
       restarting = othersEnded(data).then(async () => {
-        if (!isStopped) running = await start()
+        if (!isStopped) running = await start(port)
       })
       return restarting
     },
@@ -131,7 +140,7 @@ export async function startCluster(
       // One that is just being started again would go on by itself.
       await restarting.catch(() => undefined)
       await stopped(data, running)
-      if (socket.folder !== data) rmSync(socket.folder, { recursive: true, force: true })
+      if (sockets !== data) rmSync(sockets, { recursive: true, force: true })
     },
   }
 }
@@ -270,6 +279,21 @@ async function startedAlone(data: string, start: () => Promise<Postmaster>): Pro
     if (!(error instanceof Error && error.message.includes('lock file'))) throw error
     await othersEnded(data)
     return start()
+  }
+}
+
+/** Starts on the first free port. One that somebody else takes just before the start does is passed over. */
+async function startedOnFreePort(
+  start: (port: number) => Promise<Postmaster>,
+): Promise<{ readonly port: number; readonly postmaster: Postmaster }> {
+  for (let tried = 1, first = FIRST_PORT; ; tried++) {
+    const port = await freePort(first)
+    try {
+      return { port, postmaster: await start(port) }
+    } catch (error) {
+      if (!(error instanceof Error && error.message.includes(PORT_TAKEN)) || tried === MOST_PORTS) throw error
+      first = port + 1
+    }
   }
 }
 

@@ -28,6 +28,14 @@ async function workIn(folder: string): Promise<unknown[]> {
   }
 }
 
+it('gives each of several that start at the same moment a port of its own', async () => {
+  const clusters = await Promise.all([newFolder(), newFolder(), newFolder()].map(start))
+  for (const [i, cluster] of clusters.entries())
+    expect(await query(cluster, `select ${i} as own`)).toEqual([{ own: i }])
+  expect(new Set(clusters.map(({ address }) => new URL(address).port)).size).toBe(clusters.length)
+  for (const cluster of clusters) await cluster.stop()
+})
+
 /** A cluster as earlier releases and other programs make them. */
 async function foreignCluster(owner: string): Promise<string> {
   const folder = newFolder()
