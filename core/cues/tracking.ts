@@ -1,6 +1,6 @@
 /** Tracking: a value set in a cue carries on through later cues of its list until one changes it. */
 import { bisector, group } from 'd3-array'
-import { changesBetween, type EntryChange } from '../show/collectionChanges'
+import { changesBetween, generationsBefore, type EntryChange } from '../show/collectionChanges'
 import { derived } from '../show/derived'
 import type { Cue, CueValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
@@ -81,30 +81,49 @@ interface Course {
 
 type Courses = ReadonlyMap<string, Course>
 
-/** By the cues, the courses worked out last: what is set differently since is put into them, the rest stays the same arrays. */
-const newest = new WeakMap<object, { readonly values: ReadonlyMap<string, CueValue>; readonly courses: Courses }>()
+interface KnownCourses {
+  readonly values: ReadonlyMap<string, CueValue>
+  readonly courses: Courses
+}
+/** By the cues, what was worked out with them: by the values it was worked out of, and last. */
+const known = new WeakMap<object, { readonly byValues: WeakMap<object, KnownCourses>; readonly newest: KnownCourses }>()
 
+/** What is set differently since the nearest that is known is put into that, the rest stays the same arrays. */
 const courses = derived(['cueValue', 'cue'], (show): Courses => {
   const { cueValue: values, cue: cues } = show.all
-  const known = newest.get(cues)
-  const changes = known ? changesBetween(known.values, values) : []
-  const found = known && changes.length < MOST_PUT_IN ? withChanges(show, known.courses, changes) : allCourses(show)
-  newest.set(cues, { values, courses: found })
+  const base = baseOf(show)
+  const changes = base ? changesBetween(base.values, values) : []
+  const found = base && changes.length < MOST_PUT_IN ? withChanges(show, base.courses, changes) : allCourses(show)
+  const now = { values, courses: found }
+  const byValues = known.get(cues)?.byValues ?? new WeakMap<object, KnownCourses>()
+  known.set(cues, { byValues: byValues.set(values, now), newest: now })
   return found
 })
+
+/** What is known of these very values, or of what they came from, as far as its courses are known with the same cues; else the newest with these. */
+function baseOf({ all }: ShowPart<'cueValue' | 'cue'>): KnownCourses | undefined {
+  const withTheseCues = known.get(all.cue)
+  const own = withTheseCues?.byValues.get(all.cueValue)
+  if (own) return own
+  for (const { before } of generationsBefore(all.cueValue)) {
+    const found = withTheseCues?.byValues.get(before)
+    if (found) return found
+  }
+  return withTheseCues?.newest
+}
 
 /** Where more than so many values are set differently, everything is worked out anew. */
 const MOST_PUT_IN = 2000
 
 type ValueChange = EntryChange<CueValue>
 
-function withChanges(show: ShowPart<'cue'>, known: Courses, changes: readonly ValueChange[]): Courses {
+function withChanges(show: ShowPart<'cue'>, before: Courses, changes: readonly ValueChange[]): Courses {
   const changed = new Map<string, GrowingCourse>()
   for (const { was, is } of changes) {
     const stored = is ?? was
     const place = stored && standing(show).get(stored.cue)
     if (!stored || !place) continue
-    const { timeline, versions } = changed.get(place.list) ?? copyOf(known.get(place.list))
+    const { timeline, versions } = changed.get(place.list) ?? copyOf(before.get(place.list))
     changed.set(place.list, { timeline, versions })
     versions.set(stored.fixture, {})
     const key = `${stored.fixture} ${stored.attribute}`
@@ -113,7 +132,7 @@ function withChanges(show: ShowPart<'cue'>, known: Courses, changes: readonly Va
     if (points.length > 0) timeline.set(key, points)
     else timeline.delete(key)
   }
-  return new Map([...known, ...changed])
+  return new Map([...before, ...changed])
 }
 
 interface GrowingCourse {

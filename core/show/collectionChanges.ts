@@ -32,14 +32,23 @@ export function changesBetween<T>(before: Collection<T>, after: Collection<T>): 
 /** What was written to from one generation to a later one; null where the one did not come from the other, or that is long ago. */
 function idsBetween(before: object, after: object): ReadonlySet<string> | null {
   const ids = new Set<string>()
+  for (const generation of generationsBefore(after)) {
+    for (const id of generation.ids) ids.add(id)
+    if (generation.before === before) return ids
+  }
+  return null
+}
+
+/** What a collection came from, the nearest first, as far as that is known; and what was written to from each to the next. */
+export function* generationsBefore(
+  after: object,
+): Generator<{ readonly before: object; readonly ids: readonly string[] }, void> {
   let at = after
   for (let i = 0; i < MOST_GENERATIONS; i++) {
     const origin = origins.get(at)
-    const earlier = origin?.before.deref()
-    if (!origin || !earlier) return null
-    for (const id of origin.ids) ids.add(id)
-    if (earlier === before) return ids
-    at = earlier
+    const before = origin?.before.deref()
+    if (!origin || !before) return
+    yield { before, ids: origin.ids }
+    at = before
   }
-  return null
 }
