@@ -16,6 +16,8 @@ export const harbourHall: Venue = {
   outline: [...curvedEdge(7.4, 1.35), { x: 8.8, y: 0 }, { x: 8.8, y: 10 }, { x: -8.8, y: 10 }, { x: -8.8, y: 0 }],
   opening: { width: 14, height: 7, depth: 10 },
   levels: [],
+  note: '',
+  date: null,
   keepClear: [
     {
       name: 'Front rows',
@@ -42,6 +44,8 @@ export const quarryPlayhouse: Venue = {
   ],
   opening: { width: 12.5, height: 6.2, depth: 8.8 },
   levels: [],
+  note: '',
+  date: null,
   keepClear: [
     {
       name: 'Front rows',

@@ -94,6 +94,22 @@ const WORDS = {
   'unknown mode in a row': ({ fixture, type, name }: Named & { readonly fixture: number; readonly type: string }) =>
     `Fixture ${fixture}: ${type} has no mode called ${name}.`,
   'same fixture': always('Choose two different fixtures.'),
+  'hang absent': ({ name }: Named) => `${name} is not in that venue. Give it a place there first.`,
+  'unknown hang': ({ name }: Named) => `There is no hang called ${name}.`,
+  'no such fixture': ({ number }: { readonly number: number }) => `There is no fixture ${number}.`,
+  'no place to copy': ({ kind }: { readonly kind: Kind }) =>
+    `This ${oneOf(kind)} has no place in any venue. Place it in the Rig room first.`,
+  'substitute absent': ({ number }: { readonly number: number }) =>
+    `Fixture ${number} does not hang in this venue itself. Give it a place there first.`,
+  'substitutes another': ({ number, other }: { readonly number: number; readonly other: number }) =>
+    `Fixture ${number} plays ${other} in this venue already. Take that back, or choose another.`,
+  'venue in play': ({ name }: Named) => `The show plays at ${name}. Play at another venue first, then delete it.`,
+  'no place changed': always('No place was changed in hand: only places can be corrected for one venue.'),
+  'no touch-up': always('There is nothing touched up here.'),
+  'touches nothing': ({ name, fixture }: Named & { readonly fixture: number }) =>
+    `${name} gives fixture ${fixture} no place of its own that could be touched up.`,
+  'lands nowhere': ({ fixture }: { readonly fixture: number }) =>
+    `The light of fixture ${fixture} lands nowhere, so it cannot be said how far it is off.`,
 
   // The hand.
   'no such zone': ({ zone }: { readonly zone: string }) => `There is no keep-clear zone called ${zone} in this venue.`,

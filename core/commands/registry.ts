@@ -1,4 +1,11 @@
 /** All commands by name: what the server runs, the app previews and scripts use. */
+import { deleteVenue } from './venue/deleteVenue'
+import { setInVenues } from './venue/setInVenues'
+import { touchUp } from './refocus/touchUp'
+import { clearTouchUps } from './refocus/clearTouchUps'
+import { noteTouchUps } from './refocus/noteTouchUps'
+import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
+import { keepOffsetHere } from './refocus/keepOffsetHere'
 import { addCueList } from './cues/addCueList'
 import { addHang } from './rig/addHang'
 import { addLayer } from './venue/addLayer'
@@ -152,6 +159,13 @@ const CHANGES = {
   changeType,
   changeValues,
   changeVenue,
+  deleteVenue,
+  setInVenues,
+  touchUp,
+  clearTouchUps,
+  noteTouchUps,
+  makeTouchUpsGood,
+  keepOffsetHere,
   cleanUpCues,
   clearHand,
   copyCues,

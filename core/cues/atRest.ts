@@ -7,7 +7,7 @@ import type { Value } from '../show/values'
 
 /** A link to the palette the show rests at, where it serves the fixture; null leaves it at home. */
 export function atRest(
-  show: ShowPart<'paletteValue' | 'show'>,
+  show: ShowPart<'paletteValue' | 'touchUp' | 'show'>,
   rigged: RiggedFixture,
   attribute: Attribute,
 ): Value | null {

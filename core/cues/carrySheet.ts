@@ -42,7 +42,7 @@ export interface Sheet {
 
 const NONE: readonly SheetPoint[] = []
 
-const SHEET_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', ...RIG_KINDS] as const
+const SHEET_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', 'touchUp', ...RIG_KINDS] as const
 type SheetKind = (typeof SHEET_KINDS)[number]
 
 /** The sheet of a list for a family. */

@@ -11,7 +11,7 @@ import { listsInOrder, timelineOf, type TimelinePoint } from './tracking'
 /** Below this a fixture counts as dark. */
 export const DARK = 0.01
 
-export const LIGHT_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', ...RIG_KINDS] as const
+export const LIGHT_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', 'touchUp', ...RIG_KINDS] as const
 export type LightKind = (typeof LIGHT_KINDS)[number]
 
 /** Whose intensity makes the light of a fixture: its own, that of its bar, or those of its cells. */
@@ -23,7 +23,10 @@ export function lightsOf(show: ShowPart<(typeof RIG_KINDS)[number]>, rigged: Rig
 }
 
 /** By what is set of an intensity, how bright that ever is: it stays the same arrays as long as it is the same. */
-const brightestKnown = derived(['paletteValue', ...RIG_KINDS], () => new WeakMap<readonly TimelinePoint[], number>())
+const brightestKnown = derived(
+  ['paletteValue', 'touchUp', ...RIG_KINDS],
+  () => new WeakMap<readonly TimelinePoint[], number>(),
+)
 
 function brightestOf(show: ShowPart<LightKind>, points: readonly TimelinePoint[]): number {
   return Math.max(...points.map(({ stored }) => levelOf(show, stored.fixture, givenBy(stored)) ?? 0))

@@ -8,7 +8,7 @@ import type { Value } from '../show/values'
 
 /** An intensity, 0 to 1, or null where the value gives none. */
 export function levelOf(
-  show: ShowPart<'paletteValue' | RigKind>,
+  show: ShowPart<'paletteValue' | 'touchUp' | RigKind>,
   fixture: FixtureId,
   value: Value | null,
 ): number | null {

@@ -81,7 +81,7 @@ export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup): St
  * `reference`; that of a cell is its bar's.
  */
 export function pictureNear(
-  show: ShowPart<'paletteValue' | StageKind>,
+  show: ShowPart<'paletteValue' | 'touchUp' | StageKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
   reference: Pose,
@@ -109,7 +109,7 @@ export function onBar(show: ShowPart<StageKind>, cell: StageFixture, bar: StageF
 
 /** What a fixture shows of what it has for itself. */
 function ownPicture(
-  show: ShowPart<'paletteValue' | StageKind>,
+  show: ShowPart<'paletteValue' | 'touchUp' | StageKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
   reference: Pose,

@@ -11,7 +11,7 @@ import { pictureNear, type StageFixture } from './onStage'
 
 /** The fixtures a palette gives a place, as it would have them. */
 export const paletteLight = derivedEach(
-  ['paletteValue', ...STAGE_KINDS, ...RIG_KINDS],
+  ['paletteValue', 'touchUp', ...STAGE_KINDS, ...RIG_KINDS],
   (show, palette: PaletteId): readonly StageFixture[] =>
     servedBy(show, palette)
       .filter((rigged) => paletteValueFor(show, palette, rigged, LEADING.place) !== null)

@@ -41,7 +41,7 @@ interface Ends {
  * by where it is when it sets out; from nothing it rises, to nothing it falls.
  */
 function levelAt(
-  show: ShowPart<'paletteValue' | RigKind>,
+  show: ShowPart<'paletteValue' | 'touchUp' | RigKind>,
   fixture: FixtureId,
   track: Track,
   now: number,
@@ -66,7 +66,11 @@ interface Lit {
 }
 
 /** The intensity of a fixture from the tracks of all lists, the one that counts last. `now` Infinity is their end. */
-export function litBy(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly ListTrack[], now: number): Lit | null {
+export function litBy(
+  show: ShowPart<'paletteValue' | 'touchUp' | RigKind>,
+  tracks: readonly ListTrack[],
+  now: number,
+): Lit | null {
   const [first] = tracks
   const rest = first ? restingLevel(show, first.fixture) : 0
   return tracks.reduce<Lit | null>((lit, track) => {
@@ -80,7 +84,7 @@ export function litBy(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly
 }
 
 /** What a fixture rests at, 0 to 1. */
-function restingLevel(show: ShowPart<'paletteValue' | RigKind>, fixture: FixtureId): number {
+function restingLevel(show: ShowPart<'paletteValue' | 'touchUp' | RigKind>, fixture: FixtureId): number {
   const rigged = rigOf(show).get(fixture)
   return (rigged && levelOf(show, fixture, atRest(show, rigged, LEADING.light))) ?? 0
 }
@@ -132,7 +136,7 @@ export function playedPose(show: ShowPart<PlayingKind>, fixture: FixtureId): Pos
 }
 
 /** The stored value where it counts as it is, else the level it comes to. */
-function endLevel(show: ShowPart<'paletteValue' | RigKind>, tracks: readonly ListTrack[]): Value | null {
+function endLevel(show: ShowPart<'paletteValue' | 'touchUp' | RigKind>, tracks: readonly ListTrack[]): Value | null {
   const lit = litBy(show, tracks, Infinity)
   if (!lit) return null
   if (lit.track.value !== null && lit.track.list.list.level === 1) return lit.track.value

@@ -1,6 +1,7 @@
 /** Tells whether what a list sets of a fixture is still what it was. */
 import { LEADING } from '../attributes/catalogue'
-import { isAlike, versionOf } from '../palettes/versions'
+import { versionOf } from '../palettes/versions'
+import { isAlike } from '../show/isAlike'
 import type { CueListId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'

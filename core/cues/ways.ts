@@ -17,7 +17,15 @@ import { timelineOf, indexAt, placeOfCue, type TimelinePoint } from './tracking'
 import type { CueListId, FixtureId } from '../show/ids'
 
 /** What the pose of a head in a cue is worked out from. */
-export const WAY_KINDS = ['cueValue', 'cue', 'cueList', 'paletteValue', ...TARGET_KINDS, ...RIG_KINDS] as const
+export const WAY_KINDS = [
+  'cueValue',
+  'cue',
+  'cueList',
+  'paletteValue',
+  'touchUp',
+  ...TARGET_KINDS,
+  ...RIG_KINDS,
+] as const
 export type WayKind = (typeof WAY_KINDS)[number]
 
 /** The poses of a fixture down a list, where they were asked for, one for each place that sets it. */

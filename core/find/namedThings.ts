@@ -51,6 +51,7 @@ export const namedThings = derived(
     'fixtureType',
     'hang',
     'hangPlace',
+    'substitute',
     'show',
   ],
   (show): readonly NamedThing[] => [

@@ -5,7 +5,7 @@
 import { attributesInUse } from '../show/attributesKnown'
 import { valuesByCue } from '../cues/tracking'
 import { lentValue } from '../hand/lend'
-import { contentsOf, palettesInOrder, paletteValueFor } from '../palettes/resolve'
+import { contentsOf, palettesInOrder, storedFor } from '../palettes/resolve'
 import type { Attribute } from '../attributes/attribute'
 import { asCueId, type CueId, type FixtureId, type GroupId, type PaletteId } from '../show/ids'
 import { membersOf, rigOf, type RiggedFixture } from '../show/rig'
@@ -52,7 +52,7 @@ export function extensionsOf(show: Show, group: GroupId): Extension[] {
 function heldByPalette(show: Show, palette: PaletteId): Held {
   const own = contentsOf(show).get(palette)?.own
   return (fixture, attribute) =>
-    own?.get(attribute)?.get(fixture.id)?.value ?? paletteValueFor(show, palette, fixture, attribute)
+    own?.get(attribute)?.get(fixture.id)?.value ?? storedFor(show, palette, fixture, attribute)?.value ?? null
 }
 
 function heldByCue(show: Show, cue: CueId): Held {

@@ -8,7 +8,7 @@ import { handOf } from '../cues/onStage'
 import { loopThrough, tooDeep } from '../show/links'
 import { asPaletteId, type FixtureId, type PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import type { CueContent, Value } from '../show/values'
+import type { AimValue, AnglesValue, CueContent, Value } from '../show/values'
 import type { Attribute } from '../attributes/attribute'
 
 const tally = new Tally('Operations on palettes')
@@ -29,14 +29,45 @@ function storedSlowly(show: Show, palette: string, fixture: FixtureId, attribute
 }
 
 /** Follows links, one after the other. Null for nothing, text for anything else; the way round is not compared. */
-function plainSlowly(show: Show, fixture: FixtureId, attribute: Attribute, value: CueContent | null): string | null {
+function plainSlowly(
+  show: Show,
+  fixture: FixtureId,
+  attribute: Attribute,
+  value: CueContent | null,
+  venues: readonly string[] = [...show.all.venue.keys()],
+): string | null {
   let now = value
+  let palette: string | null = null
   for (let i = 0; now?.kind === 'link'; i++) {
     if (i > 40) throw new Error('links run in a loop')
+    palette = now.palette
     now = storedSlowly(show, now.palette, fixture, attribute)
   }
   if (now === null || now.kind === 'rest') return null
-  return JSON.stringify(now.kind === 'aim' ? { ...now, choice: null } : now)
+  if (now.kind !== 'aim' && now.kind !== 'angles') return JSON.stringify(now)
+  return venues.map((venue) => placeSlowly(show, venue, now, palette, fixture)).join('; ')
+}
+
+/** A place as it is in a venue, with what is touched up there. */
+function placeSlowly(
+  show: Show,
+  venue: string,
+  value: AimValue | AnglesValue,
+  palette: string | null,
+  fixture: FixtureId,
+): string {
+  const touch = [...show.all.touchUp.values()].find(
+    (one) => one.venue === venue && one.palette === palette && one.fixture === fixture,
+  )
+  const text = (...numbers: number[]) =>
+    numbers.map((number) => (number + 0).toFixed(6).replace('-0.000000', '0.000000')).join(' ')
+  if (value.kind === 'angles') {
+    const { pan, tilt } = value.elsewhere?.find((one) => one.venue === venue) ?? value
+    return text(pan + (touch?.pan ?? 0), tilt + (touch?.tilt ?? 0))
+  }
+  const { x, y, z } = value.elsewhere?.find((one) => one.venue === venue)?.offset ?? value.offset
+  const by = touch?.offset ?? { x: 0, y: 0, z: 0 }
+  return `${value.target} ${value.at}: ${text(x + by.x, y + by.y, z + by.z)}`
 }
 
 type Given = Map<string, string | null>
@@ -151,12 +182,14 @@ describe('palettes of all three reaches, linked, in two venues', () => {
       fc.property(fc.nat({ max: 1e9 }), (seed) => {
         const { desk, args } = begun(seed)
         const input = Object(args.forCommand('storeInPalette'))
+        // What is touched up elsewhere goes on being so: what is recorded is what is seen here.
+        const here = [desk.show.all.show.get(desk.show.id)?.venue ?? '']
         const hand = handOf(desk.show, desk.person)
         const held = [...hand].flatMap(([fixture, values]) =>
           [...values].map(([attribute, value]) => ({
             fixture,
             attribute,
-            value: plainSlowly(desk.show, fixture, attribute, value),
+            value: plainSlowly(desk.show, fixture, attribute, value, here),
           })),
         )
         const before = desk.show
@@ -169,7 +202,7 @@ describe('palettes of all three reaches, linked, in two venues', () => {
             is?.kind === 'link' &&
             is.palette === input.palette &&
             (was?.kind !== 'link' || was.palette !== input.palette)
-          if (isTaken) expect([input, plainSlowly(desk.show, fixture, attribute, is)]).toEqual([input, value])
+          if (isTaken) expect([input, plainSlowly(desk.show, fixture, attribute, is, here)]).toEqual([input, value])
         }
       }),
       rounds(100),

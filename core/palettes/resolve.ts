@@ -9,7 +9,8 @@ import { asPaletteId, type PaletteId } from '../show/ids'
 import type { PaletteValue } from '../show/entities'
 import type { EntityOf } from '../show/kinds'
 import type { ShowPart } from '../show/show'
-import { typedFixtures, type TypedFixture } from '../show/rig'
+import { typedFixtures, type RiggedFixture, type TypedFixture } from '../show/rig'
+import { withTouchUps } from './touchUps'
 import type { AimValue, LinkValue, PlainValue, Value } from '../show/values'
 
 /** Values by attribute, then by whom they serve. */
@@ -44,8 +45,8 @@ export const contentsOf = derived(['paletteValue'], (show): ReadonlyMap<string, 
   return all
 })
 
-/** Whom a value is looked up for. */
-export type Served = TypedFixture
+/** Whom a value is looked up for; `by` where a substitute plays its values. */
+export type Served = TypedFixture & Partial<Pick<RiggedFixture, 'by'>>
 
 /** What a palette stores that serves a fixture's attribute: the narrowest; null when it does not serve it. */
 export function storedFor(
@@ -64,14 +65,19 @@ export function storedFor(
   )
 }
 
-/** A palette's stored value for a fixture and attribute, or null when it does not serve it. */
+/** What is read to tell what palettes give. */
+export const PALETTE_KINDS = ['paletteValue', 'touchUp'] as const
+export type PaletteKind = (typeof PALETTE_KINDS)[number]
+
+/** What a palette gives a fixture's attribute, touched up as it is in each venue; null when it does not serve it. */
 export function paletteValueFor(
-  show: ShowPart<'paletteValue'>,
+  show: ShowPart<PaletteKind>,
   palette: string,
   served: Served,
   attribute: Attribute,
 ): Value | null {
-  return storedFor(show, palette, served, attribute)?.value ?? null
+  const stored = storedFor(show, palette, served, attribute)
+  return stored && withTouchUps(show, stored, served.id)
 }
 
 /** Every fixture of the show, wherever it hangs, that a value stored in a palette serves. */
@@ -84,23 +90,27 @@ export function servedByValue(
   )
 }
 
-/** A plain value and the palettes it came by, nearest first; `broken` names one that gives nothing. */
+/**
+ * A plain value and the palettes it came by, nearest first; `broken` names one that gives nothing.
+ * Angles are `refused` to a substitute: from where it hangs they point elsewhere.
+ */
 export interface Resolved {
   readonly value: PlainValue | null
   readonly through: readonly PaletteId[]
   readonly broken: PaletteId | null
+  readonly refused?: true
 }
 
 const DIRECT: readonly PaletteId[] = []
 
 /** Follows a value's links for one fixture; a chain deeper than links may nest gives nothing. */
 export function resolveValue(
-  show: ShowPart<'paletteValue'>,
+  show: ShowPart<PaletteKind>,
   served: Served,
   attribute: Attribute,
   value: Value,
 ): Resolved {
-  if (value.kind !== 'link') return { value, through: DIRECT, broken: null }
+  if (value.kind !== 'link') return given(served, value, DIRECT)
   const through: PaletteId[] = []
   let current: Value = value
   while (current.kind === 'link') {
@@ -110,7 +120,24 @@ export function resolveValue(
     if (next === null) return { value: null, through, broken: current.palette }
     current = next
   }
-  return { value: turned(current, value.way), through, broken: null }
+  return given(served, turned(current, value.way), through)
+}
+
+/** What a plain value comes to: a substitute is aimed anew, and takes no angles. */
+function given({ by }: Served, value: PlainValue, through: readonly PaletteId[]): Resolved {
+  if (!by || (value.kind !== 'aim' && value.kind !== 'angles')) return { value, through, broken: null }
+  if (value.kind === 'angles') return { value: null, through, broken: null, refused: true }
+  return { value: freeOfWays(value), through, broken: null }
+}
+
+const freedAims = new WeakMap<AimValue, AimValue>()
+
+/** An aim whichever way round it is reached; the same object each time. */
+function freeOfWays(aim: AimValue): AimValue {
+  if (aim.choice === null) return aim
+  const freed = freedAims.get(aim) ?? { ...aim, choice: null }
+  freedAims.set(aim, freed)
+  return freed
 }
 
 const turnedAims = new WeakMap<AimValue, Map<string, AimValue>>()
@@ -128,7 +155,7 @@ function turned(value: PlainValue, way: LinkValue['way']): PlainValue {
 
 /** The attributes a palette holds for a fixture. */
 export function attributesServed(show: ShowPart<'paletteValue'>, palette: string, served: Served): Attribute[] {
-  return served.type.has.filter((attribute) => paletteValueFor(show, palette, served, attribute) !== null)
+  return served.type.has.filter((attribute) => storedFor(show, palette, served, attribute) !== null)
 }
 
 /** Palettes in order of shelf number. */

@@ -8,6 +8,7 @@ import type { Choice, Side } from '../kinematics/solved'
 import { rangeOf } from '../show/attributeRange'
 import { poolDiameter, zoomForPool } from '../light/zoom'
 import type { RiggedFixture } from '../show/rig'
+import { anglesIn } from '../show/perVenue'
 import { aimPoint, type Targets } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
 import { landingOn } from '../venue/landing'
@@ -35,7 +36,7 @@ export function solvePosition(
   value: PlainValue | null,
   reference: Pose,
 ): SolvedPosition {
-  if (value?.kind === 'angles') return fromAngles(mount, surfaces, value, 'angles')
+  if (value?.kind === 'angles') return fromAngles(mount, surfaces, anglesIn(value, targets.venue), 'angles')
   if (value?.kind !== 'aim') return fromAngles(mount, surfaces, nearestToHome(mount), 'resting')
   const point = aimPoint(targets, value)
   if (point === null) return fromAngles(mount, surfaces, nearestToHome(mount), 'no place here')
@@ -44,7 +45,7 @@ export function solvePosition(
 
 /** The pose alone, which does not depend on what light lands on. */
 export function solvePose(mount: Mount, targets: Targets, value: PlainValue | null, reference: Pose): Pose {
-  if (value?.kind === 'angles') return { pan: value.pan, tilt: value.tilt }
+  if (value?.kind === 'angles') return anglesIn(value, targets.venue)
   const point = value?.kind === 'aim' ? aimPoint(targets, value) : null
   if (value?.kind !== 'aim' || point === null) return nearestToHome(mount)
   return fromAim(mount, value, point, reference).pose

@@ -5,12 +5,12 @@ import { typeIdOf } from '../show/cells'
 import { derived } from '../show/derived'
 import type { PaletteId, PersonId } from '../show/ids'
 import { lets } from '../show/masks'
-import { RIG_KINDS, rigOf, typedFixtures, type RiggedFixture } from '../show/rig'
+import { RIG_KINDS, rigOf, typedFixtures } from '../show/rig'
 import type { Show, ShowPart } from '../show/show'
 import type { Attribute } from '../attributes/attribute'
 import type { Value } from '../show/values'
 import { reaching, type ReachingValue } from './reach'
-import { contentsOf, paletteValueFor, resolveValue } from './resolve'
+import { contentsOf, paletteValueFor, resolveValue, type PaletteKind, type Served } from './resolve'
 import type { FixtureValue } from '../show/fixtureValue'
 
 /** A value changed away from a palette. `through` is the palette it was recalled by, when that only links on. */
@@ -20,7 +20,7 @@ export interface Adjusted extends FixtureValue {
 
 /** What every person has changed, by the palette it would be written to. */
 const adjustedByPerson = derived(
-  ['handValue', 'paletteValue', 'palette', 'person', ...RIG_KINDS],
+  ['handValue', 'paletteValue', 'touchUp', 'palette', 'person', ...RIG_KINDS],
   (show): ReadonlyMap<string, ReadonlyMap<PaletteId, readonly Adjusted[]>> => {
     const all = new Map<string, Map<PaletteId, Adjusted[]>>()
     for (const { person, fixture, attribute, value, source } of show.all.handValue.values()) {
@@ -47,9 +47,9 @@ export function adjustedInHand(show: Show, person: PersonId): ReadonlyMap<Palett
 }
 
 /** The palette at the end of a palette's links: the one that holds the value itself. */
-function heldBy(
-  show: ShowPart<'paletteValue'>,
-  rigged: RiggedFixture,
+export function heldBy(
+  show: ShowPart<PaletteKind>,
+  rigged: Served,
   attribute: Attribute,
   palette: PaletteId,
 ): PaletteId {
@@ -100,7 +100,7 @@ function coversAll(show: Show, palette: PaletteId, group: readonly FixtureValue[
   )
 }
 
-/** A value as a shelf stores it: combined palettes keep links, the others what links come to. */
+/** A value as it is seen and a shelf holds it: combined palettes keep links, the others what links come to. */
 export function storable(show: Show, shelf: string, held: FixtureValue): Value | null {
   if (shelf === 'combined' && held.value.kind === 'link') return { kind: 'link', palette: held.value.palette }
   const served = typedFixtures(show).get(held.fixture)

@@ -11,10 +11,10 @@ import { resolveValue } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import type { CueValue } from '../show/entities'
 import { familyOf } from '../attributes/attribute'
-import { type Family } from '../attributes/families'
+import { FAMILIES, type Family } from '../attributes/families'
 import type { CueId, FixtureId } from '../show/ids'
 import { atRest } from '../cues/atRest'
-import { rigOf } from '../show/rig'
+import { rigOf, typedFixtures } from '../show/rig'
 import type { Show } from '../show/show'
 import { givenBy, type PlainValue } from '../show/values'
 import { isSamePlace, shiftBetween } from './shift'
@@ -39,6 +39,7 @@ export function changedLooks(before: Show, after: Show): LookEffect[] {
   const isSame = (['cueValue', 'cue', 'cueList'] as const).every((kind) => before.all[kind] === after.all[kind])
   if (isSame) return []
   const found = new Map<CueId, Growing>()
+  const inOrder = new Set([...typedFixtures(before).keys(), ...typedFixtures(after).keys()])
   for (const list of listsInOrder(after)) {
     const moved = list.cues.filter(({ id, cue }) => isMoved(before, id, cue.number, list))
     const origins = moved.flatMap(({ id }) => placeOfCue(before, id)?.list.id ?? [])
@@ -51,9 +52,10 @@ export function changedLooks(before: Show, after: Show): LookEffect[] {
   return listsInOrder(after).flatMap(({ cues }) =>
     cues.flatMap(({ id }) => {
       const look = found.get(id)
-      return look
-        ? [{ cue: id, fixtures: [...look.fixtures], families: [...look.families], shiftMetres: look.shiftMetres }]
-        : []
+      if (!look) return []
+      const fixtures = [...inOrder].filter((fixture) => look.fixtures.has(fixture))
+      const families = FAMILIES.filter((family) => look.families.has(family))
+      return [{ cue: id, fixtures, families, shiftMetres: look.shiftMetres }]
     }),
   )
 }

@@ -6,7 +6,8 @@ import type { FixtureType, PaletteValue } from '../show/entities'
 import { attributeName, inCatalogueOrder, type Attribute } from '../attributes/attribute'
 import { byNumber, fixtureNumber, typeIdOf } from '../show/cells'
 import type { FixtureId, PaletteId } from '../show/ids'
-import type { Show } from '../show/show'
+import { anglesIn, offsetIn } from '../show/perVenue'
+import { showRecordOf, type Show } from '../show/show'
 import type { CueContent } from '../show/values'
 import { offsetInWords } from '../geometry/lengthInWords'
 
@@ -50,13 +51,18 @@ export function valueInWords(show: Show, value: CueContent, attribute: Attribute
     return `as ${linked?.number ?? ''} ${linked?.name ?? ''}`
   }
   if (value.kind === 'rest') return 'back to rest'
-  if (value.kind === 'angles') return `pan ${value.pan.toFixed(1)}°, tilt ${value.tilt.toFixed(1)}°`
+  const { venue } = showRecordOf(show)
+  if (value.kind === 'angles') {
+    const { pan, tilt } = anglesIn(value, venue)
+    return `pan ${pan.toFixed(1)}°, tilt ${tilt.toFixed(1)}°`
+  }
   if (value.kind === 'pool') return `pool ${value.diameter.toFixed(2)} m`
   if (value.kind === 'colour' || value.kind === 'parts') return colourInWords(value)
   if (value.kind === 'number' || value.kind === 'spin') return amountInWords(value, attribute, type)
-  if (value.target === null) return `a free place, ${offsetInWords(value.offset) || 'the origin'}`
+  const offset = offsetIn(value, venue)
+  if (value.target === null) return `a free place, ${offsetInWords(offset) || 'the origin'}`
   const along = value.at === null ? '' : ` ${Math.round(value.at * 100)} % along`
-  const off = length(value.offset) < 0.005 ? '' : `, ${offsetInWords(value.offset)}`
+  const off = length(offset) < 0.005 ? '' : `, ${offsetInWords(offset)}`
   return `at ${show.all.target.get(value.target)?.name ?? ''}${along}${off}`
 }
 

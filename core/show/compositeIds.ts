@@ -23,6 +23,10 @@ export function recordedFixtureId(palette: string, fixture: string): string {
   return `${palette}.${fixture}`
 }
 
+export function touchUpId(venue: string, palette: string, fixture: string): string {
+  return `${venue}.${palette}.${fixture}`
+}
+
 export function handValueId(person: string, fixture: string, attribute: string): string {
   return `${person}.${fixture}.${attribute}`
 }

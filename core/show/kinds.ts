@@ -14,6 +14,7 @@ import {
   paletteValueId,
   placeId,
   recordedFixtureId,
+  touchUpId,
 } from './compositeIds'
 import * as cues from './entities/cues'
 import * as palettes from './entities/palettes'
@@ -94,6 +95,15 @@ const DECLARED = {
     id: ({ venue, fixture }) => placeId(venue, fixture),
     partOf: 'fixture',
   }),
+  substitute: kind(rig.substitute, {
+    words: ['substitute', 'substitutes'],
+    table: 'substitute',
+    register: 'whole',
+    references: { venue: goesWith('venue'), fixture: goesWith('fixture'), by: goesWith('fixture') },
+    unique: ['venue', 'by'],
+    id: ({ venue, fixture }) => placeId(venue, fixture),
+    partOf: 'fixture',
+  }),
   layer: kind(stage.layer, {
     words: ['layer', 'layers'],
     table: 'layer',
@@ -165,6 +175,19 @@ const DECLARED = {
     inValue: VALUE,
     id: ({ palette, fixture, fixtureType, attribute }) =>
       paletteValueId(palette, attribute, fixture ? { own: fixture } : fixtureType ? { kind: fixtureType } : 'any'),
+    partOf: 'palette',
+  }),
+  touchUp: kind(palettes.touchUp, {
+    words: ['touch-up', 'touch-ups'],
+    table: 'touch_up',
+    register: 'whole',
+    references: {
+      venue: goesWith('venue'),
+      palette: goesWith('palette'),
+      fixture: goesWith('fixture'),
+      by: mayPointAt('person'),
+    },
+    id: ({ venue, palette, fixture }) => touchUpId(venue, palette, fixture),
     partOf: 'palette',
   }),
   recordedFixture: kind(palettes.recordedFixture, {

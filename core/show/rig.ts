@@ -15,6 +15,8 @@ import { showRecordOf, type ShowPart } from './show'
 /** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
 export interface RiggedFixture {
   readonly id: FixtureId
+  /** The substitute that plays its values here; null where it hangs itself. */
+  readonly by: FixtureId | null
   readonly fixture: EntityOf['fixture']
   readonly type: EntityOf['fixtureType']
   readonly place: EntityOf['fixturePlace']
@@ -32,27 +34,47 @@ export function isHead({ type }: Pick<RiggedFixture, 'type'>): boolean {
 }
 
 /** What the rig is worked out from. */
-export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'show'] as const
+export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'substitute', 'show'] as const
 export type RigKind = (typeof RIG_KINDS)[number]
 
 /** Every placed fixture by id, in order of number. Fixtures without a place in this venue are not in it. */
 export const rigOf = derived(RIG_KINDS, (show): ReadonlyMap<FixtureId, RiggedFixture> => {
   const { venue } = showRecordOf(show)
   const placed: RiggedFixture[] = []
+  const plays = playedBy(show, venue)
   for (const place of show.all.fixturePlace.values()) {
     if (place.venue !== venue) continue
-    const fixture = show.all.fixture.get(place.fixture)
-    const type = fixture?.type && show.all.fixtureType.get(fixture.type)
+    const own = show.all.fixture.get(place.fixture)
+    const type = own?.type && show.all.fixtureType.get(own.type)
     const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
-    if (!fixture || !type || !hangPlace) continue
+    if (!own || !type || !hangPlace) continue
     const mount = mountHead(type, fixtureFrame(hangPlace, place))
-    const cells = cellIds(show, place.fixture, type)
-    const whole = { id: place.fixture, fixture, type: typeAsWhole(type), place, hangPlace, mount, bar: null, cells }
-    placed.push(whole, ...cells.flatMap((id, i) => cellRigged(show, whole, type, id, i)))
+    const id = plays.get(place.fixture) ?? place.fixture
+    const by = id === place.fixture ? null : place.fixture
+    const fixture = by === null ? own : asSubstitute(show.all.fixture.get(id) ?? own, own)
+    const cells = cellIds(show, id, type)
+    const whole = { id, by, fixture, type: typeAsWhole(type), place, hangPlace, mount, bar: null, cells }
+    placed.push(whole, ...cells.flatMap((cell, i) => cellRigged(show, whole, type, cell, i)))
   }
   placed.sort((a, b) => byNumber(a.fixture, b.fixture))
   return new Map(placed.map((fixture) => [fixture.id, fixture]))
 })
+
+/** By what hangs in a venue as a substitute, the fixture that has no place there itself and whose values it plays. */
+export function playedBy(
+  { all }: ShowPart<'substitute' | 'fixturePlace' | 'fixture'>,
+  venue: string,
+): ReadonlyMap<FixtureId, FixtureId> {
+  const found = new Map<FixtureId, FixtureId>()
+  for (const { venue: where, fixture, by } of all.substitute.values())
+    if (where === venue && !all.fixturePlace.has(placeId(venue, fixture))) found.set(by, fixture)
+  return found
+}
+
+/** A fixture as another plays it: with the type, mode and address of that one. */
+function asSubstitute(played: EntityOf['fixture'], { type, mode, universe, address }: EntityOf['fixture']) {
+  return { ...played, type, mode, universe, address }
+}
 
 /** The cells of a fixture that are there, by its type. */
 function cellIds({ all }: ShowPart<'fixture'>, fixture: FixtureId, type: FixtureType): FixtureId[] {

@@ -6,6 +6,7 @@ import { add, pointBetween, distance, scale, type Vec3 } from '../geometry/vecto
 import { derived } from './derived'
 import type { EntityOf } from './kinds'
 import { asTargetId, asVenueId, type TargetId } from './ids'
+import { offsetIn, sameEverywhere } from './perVenue'
 import { showRecordOf, type Show, type ShowPart } from './show'
 import type { AimValue } from './values'
 
@@ -80,9 +81,10 @@ export type Targets = Pick<PlacedTargets, 'venue' | 'get'>
 
 /** The point on the stage an aim speaks of; null when its target has no place in this venue. */
 export function aimPoint(targets: Targets, aim: AimValue): Vec3 | null {
-  if (aim.target === null) return aim.elsewhere?.find(({ venue }) => venue === targets.venue)?.offset ?? aim.offset
+  const offset = offsetIn(aim, targets.venue)
+  if (aim.target === null) return offset
   const placed = targets.get(aim.target)
-  return placed ? add(pointOn(placed, aim.at), aim.offset) : null
+  return placed ? add(pointOn(placed, aim.at), offset) : null
 }
 
 /**
@@ -96,11 +98,7 @@ export function freedAim(show: Show, aim: AimValue, here: Vec3): AimValue {
     return offset && distance(offset, here) > SAME_PLACE ? [{ venue, offset }] : []
   })
   const free = { ...aim, target: null, at: null, offset: here }
-  return elsewhere.length > 0 ? { ...free, elsewhere } : withoutElsewhere(free)
-}
-
-function withoutElsewhere({ kind, target, at, offset, choice }: AimValue): AimValue {
-  return { kind, target, at, offset, choice }
+  return elsewhere.length > 0 ? { ...free, elsewhere } : sameEverywhere(free, here)
 }
 
 /**

@@ -18,7 +18,7 @@ export const aimChoice = z.strictObject({ side: z.enum(['positive', 'negative'])
 
 /**
  * An aim: at a target and an offset from it, or, without a target, at the offset from the stage's
- * origin; `elsewhere` says where that is in other venues, where it is not the same. `at` is the place along a line or round a ring, 0 to 1; null is its middle.
+ * origin; `elsewhere` says how far off it is in other venues, where that is not the same. `at` is the place along a line or round a ring, 0 to 1; null is its middle.
  */
 export const aimValue = z.strictObject({
   kind: z.literal('aim'),
@@ -28,7 +28,13 @@ export const aimValue = z.strictObject({
   elsewhere: z.array(z.strictObject({ venue: venueId, offset: point })).optional(),
   choice: aimChoice.nullable(),
 })
-export const anglesValue = z.strictObject({ kind: z.literal('angles'), pan: degrees, tilt: degrees })
+/** Angles; `elsewhere` says what they are in other venues, where they are not the same. */
+export const anglesValue = z.strictObject({
+  kind: z.literal('angles'),
+  pan: degrees,
+  tilt: degrees,
+  elsewhere: z.array(z.strictObject({ venue: venueId, pan: degrees, tilt: degrees })).optional(),
+})
 export const numberValue = z.strictObject({ kind: z.literal('number'), number: z.number() })
 export const poolValue = z.strictObject({ kind: z.literal('pool'), diameter: z.number().positive().max(200) })
 /** `way` is the way round a head takes to it in a cue, whichever its palette has; `byHand` where a person chose that one. */
@@ -74,6 +80,7 @@ export const restValue = z.strictObject({ kind: z.literal('rest') })
 export const cueContent = z.discriminatedUnion('kind', [...value.options, restValue])
 
 export type AimValue = z.infer<typeof aimValue>
+export type AnglesValue = z.infer<typeof anglesValue>
 export type AimChoice = z.infer<typeof aimChoice>
 export type LinkValue = z.infer<typeof linkValue>
 export type Value = z.infer<typeof value>

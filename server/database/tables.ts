@@ -32,6 +32,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
   group: { number: decimal('number'), pattern: json('pattern') },
   palette: { number: decimal('number') },
   paletteValue: { value: json('value') },
+  touchUp: { offset: point('offset'), at: whole('at') },
   cueList: { number: decimal('number'), pausedAt: whole('paused_at') },
   cue: { number: decimal('number') },
   cueValue: { value: json('value') },

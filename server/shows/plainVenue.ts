@@ -12,4 +12,6 @@ export const PLAIN_VENUE: Venue = {
   opening: { width: 11, height: 6.5, depth: 9 },
   keepClear: [],
   levels: [],
+  note: '',
+  date: null,
 }

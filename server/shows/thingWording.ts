@@ -29,9 +29,11 @@ const NAMED_BY: Readonly<Partial<Record<Kind, (show: Show, id: string) => string
   acceptedSweep: ({ all }, id) => ofInWords('cue', all.cue.get(all.acceptedSweep.get(id)?.cue ?? '')?.number),
   handValue: (show, id) => `what ${personInWords(show, show.all.handValue.get(id)?.person)} has in hand`,
   paletteValue: (show, id) => ofPalette(show, show.all.paletteValue.get(id)?.palette),
+  touchUp: (show, id) => ofPalette(show, show.all.touchUp.get(id)?.palette),
   recordedFixture: (show, id) => ofPalette(show, show.all.recordedFixture.get(id)?.palette),
   paletteSpread: (show, id) => ofPalette(show, id),
   fixturePlace: (show, id) => ofInWords('fixture', fixtureNumbered(show, show.all.fixturePlace.get(id)?.fixture)),
+  substitute: (show, id) => ofInWords('fixture', fixtureNumbered(show, show.all.substitute.get(id)?.fixture)),
   groupMember: ({ all }, id) => ofInWords('the group', all.group.get(all.groupMember.get(id)?.group ?? '')?.name),
 }
 

@@ -44,6 +44,7 @@ const FIELDS_SINCE: readonly (readonly [migration: number, kind: Kind, fields: R
   [15, 'show', { colourFade: 'by look', travel: 'angle' }],
   [21, 'show', { darkWhen: 'early', darkMargin: 0.2 }],
   [21, 'cue', { quiet: false }],
+  [22, 'venue', { note: '', date: null }],
 ]
 const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]])[] = [
   [3, ['highlighted', 'workingSet', 'workingSetMember']],
@@ -53,9 +54,10 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [15, ['swatch']],
   [20, ['acceptedSweep']],
   [21, ['darkRule']],
+  [22, ['substitute', 'touchUp']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [

@@ -2,6 +2,7 @@
  * Commands of every kind with arguments made at random: by the command's own input schema, with ids
  * of things that are in the show. Most are done, some refused.
  */
+import { venueSheet } from '#core/refocus/venueSheet'
 import { attributeId, isNumberAttribute, numberAttributeId } from '#core/attributes/attribute'
 import { channelRole, LISTED_ROLES } from '#core/attributes/channelRole'
 import { attributesInUse } from '#core/show/attributesKnown'
@@ -47,6 +48,7 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   own: 'fixture',
   kind: 'fixtureType',
   person: 'person',
+  from: 'venue',
 }
 /** Fields that speak of other things in some commands. */
 const KIND_IN: Readonly<Partial<Record<CommandName, Readonly<Record<string, Kind>>>>> = {
@@ -128,8 +130,17 @@ export class RandomArguments {
         return { list: list?.[0] ?? 'none', after: list?.[1].onStage ?? 'none' }
       }
       default:
-        return this.of(COMMANDS[name].input, '')
+        return this.#perVenue(name) ?? this.of(COMMANDS[name].input, '')
     }
+  }
+
+  /** Of what each venue has for itself; null for commands about anything else. */
+  #perVenue(name: CommandName): unknown {
+    const touchUps = [...this.show.all.touchUp.values()].filter(() => this.random() < 0.5)
+    const named = touchUps.map(({ venue, palette, fixture }) => ({ venue, palette, fixture }))
+    if (name === 'setInVenues') return { cells: [this.#venueCell(), this.#venueCell()] }
+    if (name === 'clearTouchUps' || name === 'makeTouchUpsGood') return { touchUps: named }
+    return name === 'noteTouchUps' ? { touchUps: named, note: 'Too high' } : null
   }
 
   /** A type that is there, anew or changed: one made of random parts is hardly ever sound. */
@@ -149,6 +160,21 @@ export class RandomArguments {
     const own = type?.has.filter((attribute) => attribute !== 'position' && this.random() < 0.5) ?? []
     const some = { count: this.pick([2, 3, 9]), pitch: 0.1, has: own.length > 0 ? own : ['intensity'] }
     return this.pick([type?.cells ?? null, some, null])
+  }
+
+  /** Any cell of the venues' sheet, now and then absent, or played by another fixture. */
+  #venueCell(): unknown {
+    const { kind, id, what, unit } = this.pick(venueSheet(this.show)) ?? {
+      kind: 'hang',
+      id: 'none',
+      what: 'trim',
+      unit: 'm',
+    }
+    const words = [...this.show.all.hang.values()].map(({ name }) => name)
+    const by = [...this.show.all.fixture.values()].map(({ number }) => `by ${number}`)
+    const number = Math.round(this.random() * 600) / 100
+    const value = this.random() < 0.15 ? null : unit === '' ? this.pick([...words, ...by]) : number
+    return { kind, id, what, venue: this.pick([...this.show.all.venue.keys()]), value }
   }
 
   #cueValues(wanted: (stored: CueValue) => boolean) {
@@ -197,6 +223,7 @@ export class RandomArguments {
     if (schema instanceof z.ZodEnum) return this.pick(schema.options)
     if (schema instanceof z.ZodLiteral) return [...schema.values][0]
     if (schema instanceof z.ZodBoolean) return this.random() < 0.5
+    if (schema instanceof z.ZodISODate) return this.pick(['2031-05-02', '2031-06-11'])
     if (schema instanceof z.ZodNumber) return this.#number(schema)
     if (schema instanceof z.ZodString) return this.#text(schema, field)
     throw new RangeError(`${this.#command} ${field}: no arguments are known for ${String(schema?.constructor.name)}`)

@@ -5,7 +5,7 @@
 import type { Show } from '#core/show/show'
 import { asVenueId, type VenueId } from '#core/show/ids'
 import { FAMILIES } from '#core/attributes/families'
-import { vec3 } from '#core/geometry/vector'
+import { vec3, type Vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
 import { Desk, PLAIN_TIMES } from './smallShow'
 
@@ -57,6 +57,12 @@ function addQuarry(desk: Desk): void {
     numberFrom: 61,
     ...STRAIGHT,
   })
+  const spare = { hang: desk.choose.hang('Bar'), type, mode: null, count: 1, gap: null, ...STRAIGHT }
+  desk.do('placeFixtures', { ...spare, middle: 1.5, numberFrom: 62 })
+  const venue = venueNamed(desk.show, 'Quarry')
+  const plays = { kind: 'fixture', id: desk.fixture(14), what: 'on', venue, value: 'by 62' } as const
+  desk.do('setInVenues', { cells: [plays] })
+  desk.do('changeVenue', { venue, note: 'Get-in at noon', date: '2031-05-02' })
   desk.do('moveHang', { hang: desk.choose.hang('Bar'), origin: vec3(0, 0.5, 6.2) })
   desk.do('moveSetPiece', { setPiece: desk.choose.setPiece('Dory'), position: vec3(-1, 4, 0), yaw: 60 })
   desk.aim('61', 'Bow')
@@ -91,6 +97,7 @@ function addPalettes(desk: Desk): void {
   desk.recall('11,12', 1)
   desk.recall('11,12', 3)
   record(desk, 5, 'Look', 'combined', 'own')
+  touchUpInBoth(desk)
   desk.do('recordGroup', { number: 1, name: 'Bar', fixtures: desk.fixtures('11-14') })
   desk.do('makePalettesFromTargets', {
     targets: [desk.choose.target('Mark')],
@@ -105,6 +112,18 @@ function addPalettes(desk: Desk): void {
     target: desk.choose.target('Shore'),
     lay: 'parallel',
   })
+}
+
+/** Some of what palettes give is touched up at home, some at the other venue, some in both. */
+function touchUpInBoth(desk: Desk): void {
+  const touchUp = (number: number, fixtures: string, metres: Vec3) =>
+    desk.do('touchUp', { palette: desk.choose.palette(number), fixtures: desk.fixtures(fixtures), by: { metres } })
+  const home = desk.show.all.show.get(desk.show.id)?.venue ?? raise()
+  touchUp(1, '11,41', vec3(0.12, -0.05, 0))
+  desk.do('switchVenue', { venue: venueNamed(desk.show, 'Quarry') })
+  touchUp(1, '11', vec3(-0.2, 0, 0.03))
+  touchUp(2, '12', vec3(0, 0.07, 0))
+  desk.do('switchVenue', { venue: home })
 }
 
 /** Every cue, fixture and family. */

@@ -8,6 +8,7 @@ import { setInHand } from '../../hand/setInHand'
 import { offsetInWords } from '../../geometry/lengthInWords'
 import { Draft } from '../../show/draft'
 import { fixtureId } from '../../show/ids'
+import { movedBy } from '../../show/perVenue'
 import { rigOf } from '../../show/rig'
 import { aimPoint, targetsOf } from '../../show/targets'
 import { point } from '../../show/values'
@@ -32,7 +33,7 @@ export const nudgeAim = command({
         setInHand(draft, person, id, LEADING.place, { kind: 'angles', pan, tilt })
       }
       if (value?.kind !== 'aim') continue
-      const moved = { ...value, offset: add(value.offset, by) }
+      const moved = movedBy(value, by)
       const place = aimPoint(targetsOf(show), moved)
       if (!place) continue
       const { side, pan } = solveAim(rigged.mount, place, { reference: position.pose, side: position.side })

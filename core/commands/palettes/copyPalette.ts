@@ -1,5 +1,6 @@
 /** Makes a palette like another, under a number of its own. */
 import { paletteValueId } from '../../show/compositeIds'
+import { putTouchUp, touchUpsIn } from '../../palettes/touchUps'
 import { Draft } from '../../show/draft'
 import { palette as paletteSchema } from '../../show/entities'
 import { paletteId } from '../../show/ids'
@@ -24,6 +25,7 @@ export const copyPalette = command({
       const whom = fixture ? { own: fixture } : fixtureType ? { kind: fixtureType } : 'any'
       draft.put('paletteValue', paletteValueId(id, attribute, whom), { ...stored, palette: id })
     }
+    for (const touchUp of touchUpsIn(show, palette).flat()) putTouchUp(draft, { ...touchUp, palette: id })
     noteRecorded(draft, id, recordedWith(show, palette))
     const rule = show.all.paletteSpread.get(palette)
     if (rule) draft.put('paletteSpread', id, { ...rule, palette: id })

@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { noteRecorded } from '../../palettes/recorded'
 import { putReaching } from '../../palettes/reach'
 import { paletteValueFor, resolveValue } from '../../palettes/resolve'
+import { withoutTouchUps } from '../../palettes/touchUps'
 import { storable, updating } from '../../palettes/update'
 import { servedBy } from '../../palettes/use'
 import { Draft } from '../../show/draft'
@@ -49,5 +50,5 @@ function changedValue(show: Show, palette: string, shelf: string, held: FixtureV
   const now =
     stored && shelf !== 'combined' && rigged ? resolveValue(show, rigged, held.attribute, stored).value : stored
   if (!value || equal(value, now)) return []
-  return [{ ...held, value }]
+  return [{ ...held, value: withoutTouchUps(show, palette, { ...held, value }) }]
 }

@@ -4,9 +4,10 @@
  */
 import { paletteValueId } from '../../show/compositeIds'
 import { z } from 'zod'
-import { attributesServed, paletteValueFor, servedByValue } from '../../palettes/resolve'
+import { attributesServed, storedFor, servedByValue } from '../../palettes/resolve'
 import { forgetRecorded, noteRecorded, recordedWith } from '../../palettes/recorded'
 import { removeWithDependents } from '../../show/cascade'
+import { putTouchUp, removeTouchUp, touchUpsOf } from '../../palettes/touchUps'
 import { Draft } from '../../show/draft'
 import { groupId, paletteId, type FixtureId, type PaletteId } from '../../show/ids'
 import { membersOf, typedFixtures } from '../../show/rig'
@@ -40,8 +41,12 @@ export const splitPalette = command({
       for (const rigged of served) {
         moved.set(rigged.id, id)
         if (recordedWith(show, palette).has(rigged.id)) noteRecorded(draft, id, [rigged.id])
+        for (const touchUp of touchUpsOf(show, palette, rigged.id)) {
+          putTouchUp(draft, { ...touchUp, palette: id })
+          removeTouchUp(draft, touchUp)
+        }
         for (const attribute of attributesServed(show, palette, rigged)) {
-          const value = paletteValueFor(show, palette, rigged, attribute)
+          const value = storedFor(show, palette, rigged, attribute)?.value
           if (!value) continue
           const of = { fixture: rigged.id, fixtureType: null, attribute, value }
           draft.put('paletteValue', paletteValueId(id, attribute, { own: rigged.id }), { palette: id, ...of })

@@ -8,6 +8,7 @@ import { completed, EMPTY, type Room } from '../../palettes/meanings'
 import { putReaching, reaching, REACHES } from '../../palettes/reach'
 import { forgetRecorded, noteRecorded, recordedWith } from '../../palettes/recorded'
 import { contentsOf } from '../../palettes/resolve'
+import { withoutTouchUps } from '../../palettes/touchUps'
 import { keepUnserved } from '../../palettes/unserved'
 import { storable, updating } from '../../palettes/update'
 import { Draft } from '../../show/draft'
@@ -52,7 +53,8 @@ export const storeInPalette = command({
     const stored = values.flatMap((held): FixtureValue[] => {
       const isItself = held.value.kind === 'link' && held.value.palette === palette
       const value = isItself ? null : storable(show, known.shelf, held)
-      return value ? [{ fixture: held.fixture, attribute: held.attribute, value }] : []
+      const { fixture, attribute } = held
+      return value ? [{ fixture, attribute, value: withoutTouchUps(show, palette, { fixture, attribute, value }) }] : []
     })
     if (stored.length === 0) return refuse('nothing new to it', { name: known.name, mask: maskInWords(known) })
     const draft = new Draft(show)

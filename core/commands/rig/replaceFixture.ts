@@ -6,6 +6,7 @@ import { forgetRecorded, noteRecorded } from '../../palettes/recorded'
 import { solvePosition } from '../../palettes/solve'
 import { HOME } from '../../kinematics/head'
 import { fixtureNumber } from '../../show/cells'
+import { putTouchUp, removeTouchUp } from '../../palettes/touchUps'
 import { Draft } from '../../show/draft'
 import { fixtureId, type FixtureId } from '../../show/ids'
 import { rigOf, withCells, type RiggedFixture } from '../../show/rig'
@@ -84,6 +85,11 @@ function moveValues(show: Show, draft: Draft, from: FixtureId, to: RiggedFixture
         fixture: to.id,
         value: solved(stored.value),
       })
+  }
+  for (const touchUp of show.all.touchUp.values()) {
+    if (touchUp.fixture !== from) continue
+    removeTouchUp(draft, touchUp)
+    putTouchUp(draft, { ...touchUp, fixture: to.id })
   }
   for (const [id, held] of show.all.handValue) {
     if (held.fixture !== from) continue

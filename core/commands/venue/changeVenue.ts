@@ -6,7 +6,10 @@ import { command, done } from '../command'
 import { gone, nameInUse } from '../shared/refusals'
 
 export const changeVenue = command({
-  input: venueSchema.partial().extend({ venue: venueId }),
+  input: venueSchema
+    .extend({ note: venueSchema.shape.note.unwrap(), date: venueSchema.shape.date.unwrap() })
+    .partial()
+    .extend({ venue: venueId }),
   undoable: true,
   run(show, { venue, ...fields }) {
     const known = show.all.venue.get(venue)
@@ -19,6 +22,8 @@ export const changeVenue = command({
     if (fields.opening !== undefined) draft.set('venue', venue, 'opening', fields.opening)
     if (fields.keepClear !== undefined) draft.set('venue', venue, 'keepClear', fields.keepClear)
     if (fields.levels !== undefined) draft.set('venue', venue, 'levels', fields.levels)
+    if (fields.note !== undefined) draft.set('venue', venue, 'note', fields.note)
+    if (fields.date !== undefined) draft.set('venue', venue, 'date', fields.date)
     const [only, second] = Object.keys(fields)
     const what = only !== undefined && second === undefined ? (FIELD_NAMES[only] ?? only) : 'drawing'
     return done(draft, `change the ${what} of ${known.name}`)

@@ -1,11 +1,10 @@
 /** Takes a target out. One that is aimed at goes only when its aims may stay as free places. */
 import { z } from 'zod'
-import { add } from '../../geometry/vector'
 import { removeWithDependents } from '../../show/cascade'
 import { Draft } from '../../show/draft'
 import { targetId } from '../../show/ids'
 import { dependentsInWords, dependentsOfTarget } from '../../show/dependents'
-import { freedAim, pointOn, targetsOf } from '../../show/targets'
+import { aimPoint, freedAim, targetsOf } from '../../show/targets'
 import type { CueContent, Value } from '../../show/values'
 import { command, done, refuse } from '../command'
 import { gone } from '../shared/refusals'
@@ -26,7 +25,7 @@ export const deleteTarget = command({
       return refuse('target aimed at', { name: known.name, dependents: leaning })
     const freed = (value: CueContent): Value | null => {
       if (value.kind !== 'aim' || value.target !== target || !placed) return null
-      return freedAim(show, value, add(pointOn(placed, value.at), value.offset))
+      return freedAim(show, value, aimPoint(targetsOf(show), value) ?? placed.position)
     }
     const draft = new Draft(show)
     for (const kind of ['paletteValue', 'cueValue', 'handValue'] as const)

@@ -4,7 +4,7 @@ import { attributeId } from '../../attributes/attribute'
 import { SHELVES } from '../../attributes/families'
 import * as ids from '../ids'
 import { plainPattern } from '../patterns'
-import { fitsAttribute, MISFIT_OF_ATTRIBUTE, value } from '../values'
+import { degrees, fitsAttribute, MISFIT_OF_ATTRIBUTE, point, value } from '../values'
 import { attributes, colour, entryNumber, families, name, seconds } from './parts'
 
 export const PALETTE_COLOURS = colour.options
@@ -44,6 +44,21 @@ export const paletteSpread = z.strictObject({
   group: ids.groupId,
   target: ids.targetId,
   lay: z.enum(FAN_LAYS),
+})
+/**
+ * A small correction on top of what a palette gives a fixture, in one venue: metres in the stage frame
+ * for what is aimed, degrees for angles. Who made it last, and when: milliseconds by the database's clock.
+ */
+export const touchUp = z.strictObject({
+  venue: ids.venueId,
+  palette: ids.paletteId,
+  fixture: ids.fixtureId,
+  offset: point,
+  pan: degrees,
+  tilt: degrees,
+  by: ids.personId.nullable(),
+  at: z.number().int(),
+  note: z.string().max(500),
 })
 /** A fixture a palette was recorded with: its values may serve many more. */
 export const recordedFixture = z.strictObject({ palette: ids.paletteId, fixture: ids.fixtureId })

@@ -153,6 +153,8 @@ export const fixture = z.strictObject({
   bar: ids.fixtureId.nullable().default(null),
   cell: z.number().int().min(1).max(MOST_CELLS).nullable().default(null),
 })
+/** In a venue that has no place for a fixture, another may play its values. */
+export const substitute = z.strictObject({ venue: ids.venueId, fixture: ids.fixtureId, by: ids.fixtureId })
 export const fixturePlace = z.strictObject({
   venue: ids.venueId,
   fixture: ids.fixtureId,

@@ -63,6 +63,9 @@ export const venue = z.strictObject({
   opening: z.strictObject({ width: size, height: size, depth: size }),
   keepClear: z.array(keepClearZone).max(100),
   levels: z.array(level).max(100),
+  note: z.string().max(2000).default(''),
+  /** The day it plays there. */
+  date: z.iso.date().nullable().default(null),
 })
 /** Set pieces in a layer are shown, hidden and locked together. */
 export const layer = z.strictObject({ name, visible: z.boolean(), locked: z.boolean() })

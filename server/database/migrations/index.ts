@@ -21,6 +21,7 @@ import * as cells from './018_cells'
 import * as travel from './019_travel'
 import * as acceptedSweeps from './020_accepted_sweeps'
 import * as darkMoves from './021_dark_moves'
+import * as venues from './022_venues'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -44,6 +45,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '019_travel': travel,
   '020_accepted_sweeps': acceptedSweeps,
   '021_dark_moves': darkMoves,
+  '022_venues': venues,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,0 +1,175 @@
+/**
+ * Everything a show has per venue, a line each, all venues side by side: hangs with their trims,
+ * fixtures, set pieces, free targets, the opening and what is kept clear, and touch-ups.
+ */
+import { byNumber, fixtureNumber, wholeFixtures } from '../show/cells'
+import { placeId, touchUpId } from '../show/compositeIds'
+import { derived } from '../show/derived'
+import type { TouchUp, Venue } from '../show/entities'
+import { asVenueId, type VenueId } from '../show/ids'
+import type { Show } from '../show/show'
+import { HEADS_METRES } from '../travel/zones'
+import { palettesInOrder } from '../palettes/resolve'
+import { ON_HANG, PLACE_FIELDS, PLACE_OF, PLACED_KINDS, type PlacedKind } from './perVenueFields'
+
+/** A number in metres or degrees, words, or nothing: it is not there in that venue. */
+export type VenueValue = number | string | null
+
+/** What a line is about: a thing of a kind, and what of it. */
+export interface VenueLine {
+  readonly kind: PlacedKind | 'opening' | 'zone' | 'level' | 'touchUp'
+  /** The id of the thing; of zones and levels the name, of touch-ups palette and fixture. */
+  readonly id: string
+  readonly what: string
+}
+
+export interface VenueRow extends VenueLine {
+  readonly name: string
+  readonly unit: 'm' | '°' | ''
+  /** One for each venue, in their order. */
+  readonly values: readonly VenueValue[]
+  readonly differs: boolean
+}
+
+/** Venues by the day they are played, then by name. */
+export const venuesInOrder = derived(['venue'], (show): readonly { readonly id: VenueId; readonly venue: Venue }[] =>
+  [...show.all.venue]
+    .map(([id, venue]) => ({ id: asVenueId(id), venue }))
+    .sort(
+      (a, b) => (a.venue.date ?? '9').localeCompare(b.venue.date ?? '9') || a.venue.name.localeCompare(b.venue.name),
+    ),
+)
+
+const SAME = 0.0005
+const isOther = (a: VenueValue, b: VenueValue) =>
+  typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) > SAME : a !== b
+
+/** All lines. */
+export function venueSheet(show: Show): VenueRow[] {
+  const venues = venuesInOrder(show)
+  const row = (line: VenueLine, name: string, unit: VenueRow['unit'], of: (venue: VenueId) => VenueValue): VenueRow => {
+    const values = venues.map(({ id }) => of(id))
+    return { ...line, name, unit, values, differs: values.some((value) => isOther(value, values[0] ?? null)) }
+  }
+  return [...placedRows(show, row), ...stageRows(show, row), ...touchUpRows(show, row)]
+}
+
+type MakeRow = (line: VenueLine, name: string, unit: VenueRow['unit'], of: (venue: VenueId) => VenueValue) => VenueRow
+
+function placedRows(show: Show, row: MakeRow): VenueRow[] {
+  return PLACED_KINDS.flatMap((kind) =>
+    thingsOf(show, kind).flatMap(({ id, name }) => {
+      const on = (venue: VenueId) => whereHung(show, venue, id)
+      const hung = kind === 'fixture' ? [row({ kind, id, what: ON_HANG }, name, '', on)] : []
+      return [...hung, ...numberRows(show, row, kind, id, name)]
+    }),
+  )
+}
+
+function numberRows<K extends PlacedKind>(show: Show, row: MakeRow, kind: K, id: string, name: string): VenueRow[] {
+  return PLACE_FIELDS[kind].map((field) =>
+    row({ kind, id, what: field.name }, name, field.unit, (venue) => {
+      const place = show.all[PLACE_OF[kind]].get(placeId(venue, id))
+      return place === undefined ? null : field.get(place)
+    }),
+  )
+}
+
+/** The things that have places, each with the name a person knows it by, in their usual order. */
+function thingsOf(show: Show, kind: PlacedKind): { id: string; name: string }[] {
+  if (kind === 'fixture')
+    return wholeFixtures(show)
+      .sort(([, a], [, b]) => byNumber(a, b))
+      .map(([id, fixture]) => ({ id, name: fixtureNumber(fixture) }))
+  if (kind === 'target')
+    return [...show.all.target].flatMap(([id, { name, setPiece }]) => (setPiece === null ? [{ id, name }] : []))
+  return [...show.all[kind]].map(([id, { name }]) => ({ id, name }))
+}
+
+/** The hang a fixture is on in a venue, or "by 61" where a substitute plays it; null where it is absent. */
+export function whereHung({ all }: Show, venue: string, fixture: string): string | null {
+  const place = all.fixturePlace.get(placeId(venue, fixture))
+  if (place) return all.hang.get(place.hang)?.name ?? null
+  const substitute = all.substitute.get(placeId(venue, fixture))
+  const by = substitute && all.fixture.get(substitute.by)
+  return by ? `by ${fixtureNumber(by)}` : null
+}
+
+export const OPENING = ['width', 'height', 'depth'] as const
+
+function stageRows(show: Show, row: MakeRow): VenueRow[] {
+  const venues = [...show.all.venue.values()]
+  const opening = OPENING.map((what) =>
+    row(
+      { kind: 'opening', id: 'opening', what },
+      'Opening',
+      'm',
+      (id) => show.all.venue.get(id)?.opening[what] ?? null,
+    ),
+  )
+  const zones = [...new Set(venues.flatMap(({ keepClear }) => keepClear.map(({ name }) => name)))].map((name) =>
+    row({ kind: 'zone', id: name, what: 'kept clear up to' }, name, 'm', (id) => {
+      const zone = show.all.venue.get(id)?.keepClear.find((one) => one.name === name)
+      return zone ? (zone.height ?? HEADS_METRES) : null
+    }),
+  )
+  const levels = [...new Set(venues.flatMap((venue) => venue.levels.map(({ name }) => name)))].map((name) =>
+    row({ kind: 'level', id: name, what: 'height' }, name, 'm', (id) => {
+      return show.all.venue.get(id)?.levels.find((one) => one.name === name)?.height ?? null
+    }),
+  )
+  return [...opening, ...zones, ...levels]
+}
+
+/** What of a touch-up there is a line for. */
+interface Touch {
+  readonly what: string
+  readonly unit: 'm' | '°'
+  readonly get: (touchUp: TouchUp) => number
+  readonly put: (touchUp: TouchUp, value: number) => TouchUp
+}
+const along = (axis: 'x' | 'y' | 'z', what: string): Touch => ({
+  what,
+  unit: 'm',
+  get: ({ offset }) => offset[axis],
+  put: (touchUp, value) => ({ ...touchUp, offset: { ...touchUp.offset, [axis]: value } }),
+})
+const about = (axis: 'pan' | 'tilt'): Touch => ({
+  what: axis,
+  unit: '°',
+  get: (touchUp) => touchUp[axis],
+  put: (touchUp, value) => ({ ...touchUp, [axis]: value }),
+})
+export const TOUCHES: readonly Touch[] = [
+  along('x', 'to stage left'),
+  along('y', 'upstage'),
+  along('z', 'up'),
+  about('pan'),
+  about('tilt'),
+]
+
+function touchUpRows(show: Show, row: MakeRow): VenueRow[] {
+  const touchUps = [...show.all.touchUp.values()]
+  return palettesInOrder(show).flatMap(({ id, palette }) => {
+    const fixtures = new Set(touchUps.filter((one) => one.palette === id).map(({ fixture }) => fixture))
+    return [...wholeFixtures(show)]
+      .filter(([fixture]) => fixtures.has(fixture))
+      .flatMap(([fixture, of]) => {
+        const inVenue = (venue: string) => show.all.touchUp.get(touchUpId(venue, id, fixture))
+        return TOUCHES.filter(({ get }) => touchUps.some((one) => isOf(one, id, fixture) && get(one) !== 0)).map(
+          ({ what, unit, get }) =>
+            row(
+              { kind: 'touchUp', id: `${id} ${fixture}`, what },
+              `${palette.name}, ${fixtureNumber(of)}`,
+              unit,
+              (venue) => {
+                const found = inVenue(venue)
+                return found ? get(found) : null
+              },
+            ),
+        )
+      })
+  })
+}
+
+const isOf = (one: TouchUp, palette: string, fixture: string) => one.palette === palette && one.fixture === fixture
