@@ -27,7 +27,7 @@ const say = (line: string) => console.log(line)
 /** Plays a job in a show of its own; tells how it went, in a line. */
 async function play(page: Page, show: string, job: Job): Promise<boolean> {
   await page.goto(`${show}/${job.room}`)
-  await page.getByRole('link', { name: 'Focus' }).waitFor()
+  await page.getByRole('link', { name: 'Focus', exact: true }).waitFor()
   await page.getByText('Looking for the server').waitFor({ state: 'hidden' })
   const hand = new GestureCounter(page)
   const read = async () => {

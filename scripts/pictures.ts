@@ -26,22 +26,6 @@ async function recall(page: Page, palette: RegExp): Promise<void> {
   await page.getByText('In hand: ').waitFor()
 }
 
-/** Drags a target by so many pixels. */
-async function dragTarget(page: Page, name: string, by: { x: number; y: number }): Promise<void> {
-  const mark = page
-    .getByRole('img', { name: `Target ${name}`, exact: true })
-    .locator('circle')
-    .last()
-  const box = await mark.boundingBox()
-  if (!box) throw new Error(`the target ${name} is not on the plan`)
-  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
-  await page.mouse.move(x, y)
-  await page.mouse.down()
-  await page.mouse.move(x + by.x / 2, y + by.y / 2, { steps: 3 })
-  await page.mouse.move(x + by.x, y + by.y, { steps: 3 })
-  await page.mouse.up()
-}
-
 const PICTURES: readonly Picture[] = [
   // Every picture is taken by somebody new: this one shows few of them.
   {
@@ -183,15 +167,17 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'keep-out',
-    room: 'focus',
+    name: 'venues',
+    room: 'refocus',
     prepare: async (page) => {
-      await page.keyboard.press('Alt+m')
-      await dragTarget(page, 'Dory bow', { x: 30, y: -34 })
-      await page.getByRole('button', { name: 'Cue 19, before and after' }).click()
-      await page.getByLabel('Fixtures to keep out').fill('13')
-      await page.keyboard.press('Enter')
-      await page.mouse.move(640, 20)
+      const grid = page.getByRole('grid', { name: 'Per venue' })
+      await grid.getByRole('row', { name: /hang Bar 1 trim/ }).click()
+      await page
+        .getByRole('list', { name: 'Venues' })
+        .getByRole('button', { name: /Quarry/ })
+        .click()
+      await page.getByRole('button', { name: 'Play here' }).click()
+      await page.getByRole('region', { name: 'Proposed change' }).waitFor()
     },
   },
   {
@@ -268,7 +254,7 @@ const PICTURES: readonly Picture[] = [
 
 async function take(page: Page, url: string, { name, room, prepare }: Picture): Promise<void> {
   await page.goto(`${url}/shows/salt-lantern/${room}`)
-  await page.getByRole('link', { name: 'Focus' }).waitFor()
+  await page.getByRole('link', { name: 'Focus', exact: true }).waitFor()
   await page.getByText('Looking for the server').waitFor({ state: 'hidden' })
   await prepare(page)
   await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' })

@@ -3,6 +3,7 @@ export const ROOMS = [
   { path: 'rig', name: 'Rig' },
   { path: 'focus', name: 'Focus' },
   { path: 'cues', name: 'Cues' },
+  { path: 'refocus', name: 'Refocus' },
 ] as const
 
 export const RIG_PARTS = [

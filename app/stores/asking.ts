@@ -13,6 +13,7 @@ export type StageChange = Extract<
   | 'moveTarget'
   | 'moveSetPiece'
   | 'moveHang'
+  | 'setInVenues'
   | 'switchVenue'
   | 'changeCueList'
   | 'changeFixtures'

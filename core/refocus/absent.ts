@@ -1,8 +1,8 @@
 /** Fixtures that a change leaves without a place in the venue in play, and what speaks of them. */
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { wholeOf } from '../show/cells'
-import { rigOf } from '../show/rig'
-import type { Show } from '../show/show'
+import { playedBy, rigOf } from '../show/rig'
+import { showRecordOf, type Show } from '../show/show'
 import { counted } from '../show/counted'
 
 export interface AbsentEffect {
@@ -12,11 +12,12 @@ export interface AbsentEffect {
   readonly cues: readonly CueId[]
 }
 
-/** Fixtures that hang before a change and are still there after it, but hang nowhere, by number. */
+/** Fixtures that hang before a change and are still there after it, but hang nowhere, by number; substitutes hang. */
 export function absentAfter(before: Show, after: Show): AbsentEffect[] {
   if (rigOf(before) === rigOf(after)) return []
+  const playing = playedBy(after, showRecordOf(after).venue)
   const absent = [...rigOf(before).values()].flatMap(({ id, bar }) =>
-    bar === null && !rigOf(after).has(id) && after.all.fixture.has(id) ? [id] : [],
+    bar === null && !rigOf(after).has(id) && !playing.has(id) && after.all.fixture.has(id) ? [id] : [],
   )
   if (absent.length === 0) return []
   const palettes = new Map<FixtureId, Set<PaletteId>>(absent.map((id) => [id, new Set()]))

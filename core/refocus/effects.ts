@@ -8,7 +8,7 @@ import { LEADING } from '../attributes/catalogue'
 import { cueValueId } from '../show/compositeIds'
 import { distance } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
-import { contentsOf, paletteValueFor, palettesInOrder, resolveValue } from '../palettes/resolve'
+import { contentsOf, PALETTE_KINDS, paletteValueFor, palettesInOrder, resolveValue } from '../palettes/resolve'
 import { solvePosition, type SolvedPosition } from '../palettes/solve'
 import { listsInOrder, valuesByCue } from '../cues/tracking'
 import { rigOf, type RiggedFixture } from '../show/rig'
@@ -226,7 +226,7 @@ function judgePalette(
   const served = rigOf(before).get(fixture)
   const valueBefore = served && paletteValueFor(before, palette, served, LEADING.place)
   if (!valueBefore) return SAME
-  const isSameShelf = before.all.paletteValue === after.all.paletteValue
+  const isSameShelf = PALETTE_KINDS.every((kind) => before.all[kind] === after.all[kind])
   if (isSameShelf && comparison.isStill(fixture, valueBefore)) return SAME
   const servedAfter = rigOf(after).get(fixture)
   const valueAfter = servedAfter && paletteValueFor(after, palette, servedAfter, LEADING.place)

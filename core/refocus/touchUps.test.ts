@@ -7,6 +7,7 @@ import { HOME } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import type { PaletteId } from '../show/ids'
+import { effectsOf } from './effects'
 import { rigOf } from '../show/rig'
 import { stageOf } from '../venue/stage'
 
@@ -104,6 +105,16 @@ describe('a touch-up', () => {
       [vec3(0, 0.3, 0), vec3(0, 0, 0)],
     )
     expect(desk.show.all.touchUp.size).toBe(5)
+  })
+
+  it('is seen to move what leans on the palette before it is done', () => {
+    const before = desk.show
+    touch(vec3(0.1, 0, 0))
+    const { palettes, cues } = effectsOf(before, desk.show)
+    expect(palettes.find(({ palette }) => palette === bow())).toMatchObject({
+      fixtures: [{ fixture: desk.fixture(12), shiftMetres: expect.closeTo(0.1, 6) }],
+    })
+    expect(cues.map(({ cue }) => desk.show.all.cue.get(cue)?.number)).toContain(1)
   })
 
   it('turns raw angles by degrees', () => {

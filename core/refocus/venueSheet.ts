@@ -10,7 +10,7 @@ import { asVenueId, type VenueId } from '../show/ids'
 import type { Show } from '../show/show'
 import { HEADS_METRES } from '../travel/zones'
 import { palettesInOrder } from '../palettes/resolve'
-import { ON_HANG, PLACE_FIELDS, PLACE_OF, PLACED_KINDS, type PlacedKind } from './perVenueFields'
+import { ON_HANG, PLACE_FIELDS, PLACE_OF, PLACED_KINDS, type PlacedKind, type PlaceKind } from './perVenueFields'
 
 /** A number in metres or degrees, words, or nothing: it is not there in that venue. */
 export type VenueValue = number | string | null
@@ -44,12 +44,30 @@ const SAME = 0.0005
 const isOther = (a: VenueValue, b: VenueValue) =>
   typeof a === 'number' && typeof b === 'number' ? Math.abs(a - b) > SAME : a !== b
 
+/** The line that says whether a thing is there at all: the first of it. */
+function tellsAbsent({ kind, what }: VenueLine): boolean {
+  if (kind === 'fixture') return what === ON_HANG
+  return (
+    kind === 'opening' ||
+    kind === 'zone' ||
+    kind === 'level' ||
+    kind === 'touchUp' ||
+    what === PLACE_FIELDS[kind][0]?.name
+  )
+}
+
+/** Whether venues differ in a line; those that have it not count in the line that tells so only. */
+function isDifferent(values: readonly VenueValue[], withAbsent: boolean): boolean {
+  const compared = withAbsent ? values : values.filter((value) => value !== null)
+  return compared.some((value) => isOther(value, compared[0] ?? null))
+}
+
 /** All lines. */
 export function venueSheet(show: Show): VenueRow[] {
   const venues = venuesInOrder(show)
   const row = (line: VenueLine, name: string, unit: VenueRow['unit'], of: (venue: VenueId) => VenueValue): VenueRow => {
     const values = venues.map(({ id }) => of(id))
-    return { ...line, name, unit, values, differs: values.some((value) => isOther(value, values[0] ?? null)) }
+    return { ...line, name, unit, values, differs: isDifferent(values, tellsAbsent(line)) }
   }
   return [...placedRows(show, row), ...stageRows(show, row), ...touchUpRows(show, row)]
 }
@@ -173,3 +191,19 @@ function touchUpRows(show: Show, row: MakeRow): VenueRow[] {
 }
 
 const isOf = (one: TouchUp, palette: string, fixture: string) => one.palette === palette && one.fixture === fixture
+
+/** How many fixtures that hang in some venue have no place in one, and how many of them another plays there. */
+export function absentIn(show: Show, venue: VenueId): { readonly absent: number; readonly played: number } {
+  const hung = new Set([...show.all.fixturePlace.values()].map(({ fixture }) => fixture))
+  const wanting = [...hung].filter((fixture) => !show.all.fixturePlace.has(placeId(venue, fixture)))
+  const played = wanting.filter((fixture) => show.all.substitute.has(placeId(venue, fixture))).length
+  return { absent: wanting.length - played, played }
+}
+
+/** What stands in a venue only and goes with it. */
+export function belongingsOf({ all }: Show, venue: VenueId) {
+  const count = (kind: PlaceKind | 'touchUp' | 'substitute') =>
+    [...all[kind].values()].filter((one) => one.venue === venue).length
+  const places = PLACED_KINDS.reduce((sum, kind) => sum + count(PLACE_OF[kind]), 0)
+  return { places, touchUps: count('touchUp'), substitutes: count('substitute') }
+}

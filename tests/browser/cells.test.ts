@@ -68,7 +68,7 @@ test('a type says how many cells it has and what each does; its channels are rep
   await expectAccessible(showPage)
   await showPage.getByRole('button', { name: 'Keep changes' }).click()
   await expect(showPage.getByRole('button', { name: /^Undo: change the type Strand/ })).toBeEnabled()
-  await showPage.getByRole('link', { name: 'Focus' }).click()
+  await showPage.getByRole('link', { name: 'Focus', exact: true }).click()
   await expect(showPage.getByRole('complementary', { name: 'Select' })).toBeVisible()
   await select(showPage, '71.1-8')
   await expect(showPage.getByText('6 selected')).toBeVisible()

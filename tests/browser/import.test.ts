@@ -9,7 +9,7 @@ test('builds a show from tables made elsewhere, and one trim carries through its
   await showPage.getByRole('textbox', { name: 'Name of the show' }).fill('Quay Studio')
   await showPage.getByRole('button', { name: 'Make show' }).click()
   await expect(showPage.getByText('No fixtures yet.')).toBeVisible()
-  await showPage.getByRole('link', { name: 'Focus' }).click()
+  await showPage.getByRole('link', { name: 'Focus', exact: true }).click()
   await expect(showPage.getByText('Hangs and their fixtures belong here.')).toBeVisible()
   await expectAccessible(showPage)
 

@@ -303,7 +303,7 @@ test('is accessible in every part and both themes', async ({ showPage }) => {
       await expect(showPage.getByRole('main')).toBeVisible()
       await expectAccessible(showPage)
     }
-    await showPage.getByRole('link', { name: 'Focus' }).click()
+    await showPage.getByRole('link', { name: 'Focus', exact: true }).click()
   }
 })
 

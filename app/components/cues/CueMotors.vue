@@ -5,7 +5,7 @@ import type { TooFast } from '#core/travel/motors'
 import { fixtureNumber } from '#core/show/cells'
 import type { CueId } from '#core/show/ids'
 import { entity, type Show } from '#core/show/show'
-import { shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '#core/show/shortNumber'
 import { useSelection } from '../../stores/selection'
 import { useTravelCheck } from '../../stores/travelCheck'
 

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 /** A number with its unit. Several different ones are shown as "mixed". */
 import { computed } from 'vue'
-import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '#core/show/shortNumber'
+import { NOT_A_NUMBER, numberTyped } from '../../composables/forms/numbers'
 import TextField from './TextField.vue'
 
 const props = defineProps<{

@@ -210,7 +210,7 @@ function paste(event: ClipboardEvent) {
             :class="[
               column.isNumber ? 'justify-end font-mono text-sm' : '',
               at.row === index && at.column === c ? 'shadow-[inset_0_0_0_1px_var(--color-rule-2)]' : '',
-              column.trouble?.(row) ? 'text-coral' : '',
+              column.trouble?.(row) ? 'text-coral' : column.isMarked?.(row) ? 'text-brass' : '',
             ]"
             :title="column.trouble?.(row) ?? undefined"
             @pointerdown="cells.press($event, index, c)"

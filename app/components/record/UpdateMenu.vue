@@ -7,12 +7,23 @@ import { useShelfView } from '../../stores/shelfView'
 import { useProposal } from '../../stores/proposal'
 import { useShow } from '../../stores/show'
 import FloatingPanel from '../shell/FloatingPanel.vue'
+import { entity, showRecordOf } from '#core/show/show'
 import { counted } from '#core/show/counted'
 
 const store = useShow()
 const shelves = useShelfView()
 const proposal = useProposal()
 const left = ref<readonly PaletteId[]>([])
+/** Whether places change in every venue, or are touched up in the one in play. */
+const where = ref<'for good' | 'for here'>('for good')
+const venueName = computed(() => {
+  const show = store.view
+  return show ? entity(show, 'venue', showRecordOf(show).venue).name : ''
+})
+const WHERES = [
+  { key: 'for good', name: 'for good' },
+  { key: 'for here', name: 'for here' },
+] as const
 
 const sources = computed(() =>
   [...shelves.adjusted].flatMap(([id, values]) => {
@@ -29,7 +40,7 @@ function toggle(id: PaletteId) {
 /** Writes all back that is left in; what follows is shown first. */
 function updateChosen() {
   if (shelves.editing || chosen.value.length === 0) return
-  void proposal.offerOrSay('updatePalettes', { palettes: [...chosen.value] })
+  void proposal.offerOrSay('updatePalettes', { palettes: [...chosen.value], where: where.value })
   left.value = []
 }
 useActions({ update: updateChosen })
@@ -43,7 +54,8 @@ useActions({ update: updateChosen })
     label="Update the palettes this came from"
   >
     <template #button
-      >Update {{ sources.length === 1 ? sources[0]?.palette.name : `${sources.length} palettes` }}</template
+      >{{ where === 'for here' ? 'Touch up' : 'Update' }}
+      {{ sources.length === 1 ? sources[0]?.palette.name : `${sources.length} palettes` }}</template
     >
     <template #default="{ close }">
       <p class="mb-1.5 text-sm text-mist">Changed in hand. Write it back to where it came from:</p>
@@ -57,6 +69,20 @@ useActions({ update: updateChosen })
           </label>
         </li>
       </ul>
+      <SwitchField
+        class="mt-2 w-max"
+        label="Where it counts"
+        :options="WHERES"
+        :value="where"
+        @choose="(key) => (where = key)"
+      />
+      <p class="mt-1 text-sm text-haze">
+        {{
+          where === 'for good'
+            ? 'The palettes change, and every venue follows.'
+            : `A touch-up of places at ${venueName} only; other venues stay as they are.`
+        }}
+      </p>
       <button
         type="button"
         class="main-button mt-2 w-full py-1.5"

@@ -8,7 +8,7 @@ import { modeFaults } from '#core/patch/modeCheck'
 import type { Channel, FixtureType } from '#core/show/entities'
 import { channelRows, rolesFor, typedInto, type ChannelRow } from '../../composables/rig/channelRows'
 import type { GridColumn } from '../../composables/table/gridColumn'
-import { shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '#core/show/shortNumber'
 import GridTable from '../grid/GridTable.vue'
 import ChannelDetail from './ChannelDetail.vue'
 

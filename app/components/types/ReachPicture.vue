@@ -6,7 +6,7 @@
  */
 import { computed } from 'vue'
 import type { FixtureType } from '#core/show/entities'
-import { shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '#core/show/shortNumber'
 
 const props = defineProps<{
   pan: FixtureType['pan']

@@ -7,7 +7,7 @@ import { bladeHandles } from '#core/light/bladeHandles'
 import { turnPoint, type GatePoint } from '#core/light/gatePoint'
 import { rangeOf } from '#core/show/attributeRange'
 import type { FixtureType } from '#core/show/entities'
-import { shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '#core/show/shortNumber'
 
 const props = defineProps<{ type: FixtureType }>()
 const RADIUS = 40

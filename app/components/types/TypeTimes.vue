@@ -6,7 +6,8 @@ import { rangeSaid } from '#core/show/attributeRange'
 import type { FixtureType } from '#core/show/entities'
 import { endToEndOf } from '#core/show/settleTime'
 import type { GridColumn } from '../../composables/table/gridColumn'
-import { NOT_A_NUMBER, numberTyped, shortNumber } from '../../composables/forms/numbers'
+import { shortNumber } from '#core/show/shortNumber'
+import { NOT_A_NUMBER, numberTyped } from '../../composables/forms/numbers'
 import GridTable from '../grid/GridTable.vue'
 
 interface Row {

@@ -1,6 +1,7 @@
 /** An outline as people type or paste it: one corner a line, across and up the stage. Metres. */
 import type { PlanPoint } from '#core/venue/outline'
-import { numberTyped, shortNumber } from './numbers'
+import { shortNumber } from '#core/show/shortNumber'
+import { numberTyped } from './numbers'
 
 export type OutlineReading =
   { readonly ok: true; readonly outline: PlanPoint[] } | { readonly ok: false; readonly trouble: string }

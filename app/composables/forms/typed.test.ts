@@ -3,7 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { mirroredName, nextName } from '#core/show/freeNames'
 import { freeNumberAfter, freeNumbers, nextNumber } from '#core/show/freeNumbers'
-import { numberTyped, shortNumber } from './numbers'
+import { shortNumber } from '#core/show/shortNumber'
+import { numberTyped } from './numbers'
 import { outlineInWords, readOutline } from './outlineText'
 
 describe('numbers', () => {

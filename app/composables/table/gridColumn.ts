@@ -11,6 +11,8 @@ export interface GridColumn<Row> {
   readonly rank?: (row: Row) => number | string | null
   /** How it is edited: typed, or one of these. Left out where it cannot be. */
   readonly edit?: 'text' | readonly string[]
+  /** Whether this cell of a row stands out. */
+  readonly isMarked?: (row: Row) => boolean
   /** What is wrong with this cell of a row. */
   readonly trouble?: (row: Row) => string | null
 }

@@ -2,7 +2,8 @@
 import { z } from 'zod'
 import { absentAfter } from '../../refocus/absent'
 import { Draft } from '../../show/draft'
-import { venueId } from '../../show/ids'
+import { venueId, type FixtureId } from '../../show/ids'
+import { playedBy } from '../../show/rig'
 import { command, done, refuse } from '../command'
 import { listInWords } from '../../show/listInWords'
 
@@ -13,8 +14,10 @@ export const switchVenue = command({
     const known = show.all.venue.get(venue)
     if (!known) return refuse('gone', { kind: 'venue' }, 'venue')
     const draft = new Draft(show).set('show', show.id, 'venue', venue)
-    const absent = absentAfter(show, draft.result()).map(({ fixture }) => show.all.fixture.get(fixture)?.number ?? '?')
-    const without = absent.length > 0 ? ` without ${listInWords(absent.map(String))}, not hung there` : ''
-    return done(draft, `play at ${known.name}${without}`)
+    const numberOf = (fixture: FixtureId) => String(show.all.fixture.get(fixture)?.number ?? '?')
+    const absent = absentAfter(show, draft.result()).map(({ fixture }) => numberOf(fixture))
+    const without = absent.length > 0 ? ` without ${listInWords(absent)}, not hung there` : ''
+    const played = [...playedBy(show, venue)].map(([by, fixture]) => `${numberOf(by)} plays ${numberOf(fixture)}`)
+    return done(draft, `play at ${known.name}${without}${played.length > 0 ? `; ${listInWords(played)}` : ''}`)
   },
 })
