@@ -5,6 +5,7 @@
 import { benchCues } from './cues'
 import { benchLight } from './light'
 import { benchCells, benchOutput } from './output'
+import { benchRefocus } from './refocus'
 import { benchRecall, benchShow } from './show'
 import { benchSolver } from './solver'
 import { benchTravel } from './travel'
@@ -17,3 +18,4 @@ benchCues()
 benchTravel()
 benchOutput()
 benchCells()
+benchRefocus()

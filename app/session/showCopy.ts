@@ -4,12 +4,13 @@ import { looseLeftBehind } from '#core/refocus/looseBehind'
 import type { LooseValue } from '#core/refocus/looseValues'
 import { withDelta, type Delta } from '#core/show/delta'
 import type { DarkMove } from '#core/cues/darkMoves'
-import type { CueListId } from '#core/show/ids'
+import type { PaletteDifference } from '#core/refocus/difference'
+import type { CueListId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import type { CheckedCourse } from '#core/travel/check'
 import type { Unwound } from '#core/travel/unwinding'
 import { isSnapshotSound, readSnapshot } from './responses'
-import { TravelWork, type Tell, type TravelJob, type UnwindingAsked } from './travelWork'
+import { ShowWork, type Tell, type ShowJob, type UnwindingAsked } from './showWork'
 
 /** What a change carries along, and what it leaves beside it. */
 export interface Consequences {
@@ -27,7 +28,7 @@ export function consequencesOf(before: Show, after: Show, isSettled: boolean): C
 export class ShowCopy {
   #bytes: ArrayBuffer | null = null
   #show: Show | null = null
-  readonly #work = new TravelWork()
+  readonly #work = new ShowWork()
 
   /** Takes a snapshot over, as it was sent, and tells whether every value of it is what it should be. */
   hold(bytes: ArrayBuffer): boolean {
@@ -44,7 +45,7 @@ export class ShowCopy {
     return consequencesOf(seen, withDelta(seen, change), isSettled)
   }
 
-  /** Brings the copy to what is seen and checks its moves; as TravelWork has it. */
+  /** Brings the copy to what is seen and checks its moves; as ShowWork has it. */
   checkMoves(toSeen: Delta, tell: Tell<CheckedCourse>): Promise<boolean> {
     return this.#work.checkMoves(this.#see(toSeen), tell)
   }
@@ -59,8 +60,13 @@ export class ShowCopy {
     return this.#work.darkMoves(this.#see(toSeen), list, tell)
   }
 
+  /** Brings the copy to what is seen, and finds what two venues do to each palette. */
+  difference(toSeen: Delta, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>): Promise<boolean> {
+    return this.#work.difference(this.#see(toSeen), here, there, tell)
+  }
+
   /** Ends a job that goes on. */
-  stop(job: TravelJob): void {
+  stop(job: ShowJob): void {
     this.#work.stop(job)
   }
 

@@ -2,14 +2,15 @@
 import { proxy, releaseProxy, transfer, wrap, type Remote } from 'comlink'
 import type { DarkMove } from '#core/cues/darkMoves'
 import { deltaBetween } from '#core/show/delta'
-import type { CueListId } from '#core/show/ids'
+import type { PaletteDifference } from '#core/refocus/difference'
+import type { CueListId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { framePainted } from './afterNextFrame'
 import { isSnapshotSound } from './responses'
 import type { CheckedCourse } from '#core/travel/check'
 import type { Unwound } from '#core/travel/unwinding'
 import { consequencesOf, type Consequences, type ShowCopy } from './showCopy'
-import { TravelWork, type Tell, type TravelJob, type UnwindingAsked } from './travelWork'
+import { ShowWork, type Tell, type ShowJob, type UnwindingAsked } from './showWork'
 
 export class ShowWorker {
   readonly #worker: Worker
@@ -43,7 +44,7 @@ export class ShowWorker {
     return Promise.race([this.#copy.consequences(toSeen, deltaBetween(before, after), isSettled), this.#ended])
   }
 
-  /** Checks the moves of a show, telling what it finds as it goes; as TravelWork has it. */
+  /** Checks the moves of a show, telling what it finds as it goes; as ShowWork has it. */
   async checkMoves(show: Show, tell: Tell<CheckedCourse>): Promise<boolean> {
     await Promise.race([this.isSound, this.#ended])
     return Promise.race([this.#copy.checkMoves(this.#toSeen(show), proxy(tell)), this.#ended])
@@ -61,8 +62,14 @@ export class ShowWorker {
     return Promise.race([this.#copy.darkMoves(this.#toSeen(show), list, proxy(tell)), this.#ended])
   }
 
+  /** Finds what two venues do to each palette, telling it as it goes. */
+  async difference(show: Show, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>): Promise<boolean> {
+    await Promise.race([this.isSound, this.#ended])
+    return Promise.race([this.#copy.difference(this.#toSeen(show), here, there, proxy(tell)), this.#ended])
+  }
+
   /** Ends a job that goes on. */
-  stop(job: TravelJob): void {
+  stop(job: ShowJob): void {
     void this.#copy.stop(job)
   }
 
@@ -80,7 +87,10 @@ export class ShowWorker {
 }
 
 /** What stands beside an open show. */
-export type Beside = Pick<ShowWorker, 'isSound' | 'close' | 'checkMoves' | 'unwind' | 'darkMoves' | 'stop'> & {
+export type Beside = Pick<
+  ShowWorker,
+  'isSound' | 'close' | 'checkMoves' | 'unwind' | 'darkMoves' | 'difference' | 'stop'
+> & {
   consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
 }
 
@@ -90,14 +100,15 @@ export function besideShow(bytes: ArrayBuffer, show: Show): Beside {
 }
 
 function atOnce(bytes: ArrayBuffer): Beside {
-  const work = new TravelWork()
-  const jobs: readonly TravelJob[] = ['check', 'unwinding', 'dark moves']
+  const work = new ShowWork()
+  const jobs: readonly ShowJob[] = ['check', 'unwinding', 'dark moves', 'difference']
   return {
     isSound: framePainted().then(() => isSnapshotSound(bytes)),
     consequences: consequencesOf,
     checkMoves: (show, tell) => work.checkMoves(show, tell),
     unwind: (show, asked, tell) => work.unwind(show, asked, tell),
     darkMoves: (show, list, tell) => work.darkMoves(show, list, tell),
+    difference: (show, here, there, tell) => work.difference(show, here, there, tell),
     stop: (job) => work.stop(job),
     close: () => jobs.forEach((job) => work.stop(job)),
   }

@@ -31,7 +31,12 @@ it('works out itself what a worker that ended would have, and goes on with the n
     opened: { show: before, revision: 1 },
     beside: {
       ...{ isSound: Promise.resolve(true), close, consequences },
-      ...{ checkMoves: () => Promise.resolve(true), darkMoves: () => Promise.resolve(true), stop: () => undefined },
+      ...{
+        checkMoves: () => Promise.resolve(true),
+        darkMoves: () => Promise.resolve(true),
+        difference: () => Promise.resolve(true),
+        stop: () => undefined,
+      },
       ...{ unwind: () => Promise.resolve(true), stopUnwinding: () => undefined },
     },
   })

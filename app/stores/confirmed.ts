@@ -7,13 +7,14 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { DarkMove } from '#core/cues/darkMoves'
 import type { JournalEntry } from '#core/journal/entry'
-import type { CommandId, CueListId, PersonId } from '#core/show/ids'
+import type { PaletteDifference } from '#core/refocus/difference'
+import type { CommandId, CueListId, PersonId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { openShow, type Opened } from '../session/openShow'
 import type { CheckedCourse } from '#core/travel/check'
 import type { Unwound } from '#core/travel/unwinding'
 import { consequencesOf, type Consequences } from '../session/showCopy'
-import type { Tell, TravelJob, UnwindingAsked } from '../session/travelWork'
+import type { Tell, ShowJob, UnwindingAsked } from '../session/showWork'
 import type { Beside } from '../session/showWorker'
 import { confirmedBy, withPending, type Pending } from '../session/pending'
 import { request } from '../session/request'
@@ -128,7 +129,10 @@ export const useConfirmed = defineStore('confirmed', () => {
   /** Finds what of a list of a show moves in the dark, or ought to. */
   const darkMoves = (show: Show, list: CueListId, tell: Tell<DarkMove>) =>
     besidePage((asked) => asked.darkMoves(show, list, tell))
-  const stop = (job: TravelJob) => beside?.stop(job)
+  /** Finds what two venues do to each palette. */
+  const difference = (show: Show, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>) =>
+    besidePage((asked) => asked.difference(show, here, there, tell))
+  const stop = (job: ShowJob) => beside?.stop(job)
 
   function clear() {
     beside?.close()
@@ -156,6 +160,7 @@ export const useConfirmed = defineStore('confirmed', () => {
     checkMoves,
     unwind,
     darkMoves,
+    difference,
     stop,
     clear,
   }

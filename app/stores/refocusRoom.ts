@@ -19,6 +19,7 @@ export type LineKind = (typeof LINE_KINDS)[number]['key']
 
 export const useRefocusRoom = defineStore('refocusRoom', () => {
   const store = useShow()
+  const view = ref<'venues' | 'difference'>('venues')
   const asked = ref<VenueId | null>(null)
   const lines = ref<LineKind>('all')
   /** Whether only lines are shown in which the venues differ. */
@@ -40,5 +41,5 @@ export const useRefocusRoom = defineStore('refocusRoom', () => {
     )
   })
 
-  return { asked, lines, onlyDiffering, isAdding, venues, inPlay, venue, sheet, shown }
+  return { view, asked, lines, onlyDiffering, isAdding, venues, inPlay, venue, sheet, shown }
 })

@@ -2,76 +2,38 @@
  * Choosing a lens: what a fixture's light would be at a place, and which fixtures can make a pool
  * of a wanted size and brightness there.
  */
-import { normalise, subtract, vec3, type Vec3 } from '../geometry/vector'
+import { normalise, subtract, type Vec3 } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import { HOME } from '../kinematics/head'
 import { solveAim } from '../kinematics/inverse'
-import { illuminance, peakCandela, zoomRange } from '../light/optics'
-import { poolOnPlane, type Plane } from '../light/pool'
+import { zoomRange } from '../light/optics'
 import { zoomForPool } from '../light/zoom'
-import type { SetPieceId } from '../show/ids'
 import { isHead, rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { landingOn } from '../venue/landing'
-import { firstHit } from '../venue/obstruct'
-import { surfacesOf } from '../venue/surfaces'
+import { lightAlong, type LightAlong } from '../venue/lightAlong'
 
 /** Light of one fixture at full at a place. Metres, degrees, lux. */
-export interface LightAt {
+export interface LightAt extends LightAlong {
   readonly rigged: RiggedFixture
   readonly reach: 'reached' | 'out of reach'
   readonly throwMetres: number
   /** Full beam angle: the light is at half of its peak on this cone. */
   readonly beam: number
-  /** The pool's long and short axis on `surface`; null where it never closes. */
-  readonly pool: { readonly long: number; readonly short: number } | null
-  readonly incidence: number
-  readonly lux: number
-  /** The first set piece in the way; null when the way is clear. */
-  readonly blockedBy: SetPieceId | null
-  readonly surface: string
 }
-
-/** A surface within this of the place, along the light, is what the pool lies on; metres. */
-const ON_SURFACE = 0.5
-/** The set piece a place lies on does not block it this near; metres. */
-const TOUCHING = 0.35
 
 /** What a fixture's light is at a place with its zoom at a beam angle (degrees). */
 export function lightAt(show: Show, rigged: RiggedFixture, place: Vec3, beam: number): LightAt {
   const solved = solveAim(rigged.mount, place, { reference: HOME })
   const axis = beamAt(rigged.mount, solved)
   const direction = normalise(subtract(place, axis.lens))
-  const { plane, name } = surfaceAt(show, { lens: axis.lens, direction }, place, solved.throwMetres)
-  const size = poolOnPlane({ lens: axis.lens, direction }, beam, plane)
-  const incidence = size?.incidence ?? 90
-  const hit = firstHit(surfacesOf(show).prisms, axis.lens, direction, solved.throwMetres - TOUCHING)
+  const light = { lens: axis.lens, direction, place, throwMetres: solved.throwMetres, beam, optics: rigged.type.optics }
   return {
     rigged,
     reach: solved.reachable ? 'reached' : 'out of reach',
     throwMetres: solved.throwMetres,
     beam,
-    pool: size?.axes ?? null,
-    incidence,
-    lux: illuminance(peakCandela(rigged.type.optics, beam), incidence, solved.throwMetres),
-    blockedBy: hit?.prism.piece ?? null,
-    surface: name,
+    ...lightAlong(show, light),
   }
-}
-
-/** The plane the pool lies on: what the light meets at the place, else level with it. */
-function surfaceAt(
-  show: Show,
-  beam: { lens: Vec3; direction: Vec3 },
-  place: Vec3,
-  throwMetres: number,
-): { plane: Plane; name: string } {
-  const landing = landingOn(surfacesOf(show), beam)
-  if (landing && Math.abs(landing.distance - throwMetres) <= ON_SURFACE) {
-    const name = landing.on.kind === 'set' ? (show.all.setPiece.get(landing.on.piece)?.name ?? '') : landing.on.name
-    return { plane: { point: place, normal: landing.normal }, name }
-  }
-  return { plane: { point: place, normal: vec3(0, 0, 1) }, name: 'a level plane' }
 }
 
 /** What is asked of a light: a pool of so many metres across the beam, and so many lux in its middle. */

@@ -1,4 +1,5 @@
 /** Lit beams in keep-clear zones: during the moves of a cue, and where they come to stand. */
+import type { Beam } from '../kinematics/forward'
 import { interpolate } from '../attributes/between'
 import { lineBetween, positionOnWay, zoomOnWay } from '../cues/fade'
 import type { StageFixture } from '../cues/onStage'
@@ -155,6 +156,14 @@ interface Found {
   readonly off: number
   readonly isSeen: boolean
   readonly level: number
+}
+
+/** Whether a beam that stands still meets a zone, past the set; `angle` is its full angle, degrees. */
+export function meetsZone(surfaces: Surfaces, zone: Zone, { lens, direction }: Beam, angle: number): boolean {
+  const beam = { from: lens, direction, half: (angle / 2) * RAD, level: 1 }
+  if (nearnessTo(zone.box, beam).angle > beam.half) return false
+  const near = nearnessTo(zone, beam)
+  return near.angle <= beam.half && gets(surfaces, zone, beam, near)
 }
 
 function look(way: Way, zone: Zone, instant: number): Found {

@@ -8,13 +8,19 @@ import { isInside, type PlanPoint } from '../venue/outline'
 /** Where nothing else is said a zone goes up to people's heads as they sit and stand up, metres. */
 export const HEADS_METRES = 1.6
 
-export interface Zone {
+export interface Zone extends Prism {
   readonly name: string
+  readonly middle: Vec3
+  /** What all of it lies in: told apart from by few edges. */
+  readonly box: Prism
+}
+
+/** What rises straight from the floor over an outline, metres. */
+export interface Prism {
   readonly outline: readonly PlanPoint[]
   readonly height: number
   /** Every edge of it: at the floor, on top and upright. */
   readonly edges: readonly (readonly [Vec3, Vec3])[]
-  readonly middle: Vec3
 }
 
 /** The zones of the venue in play. */
@@ -24,6 +30,14 @@ export const zonesOf = derived(['venue', 'show'], (show): readonly Zone[] =>
 
 /** A zone as it is stored, with its edges. */
 export function zoneFrom({ name, outline, height = HEADS_METRES }: Venue['keepClear'][number]): Zone {
+  const middle = scale(
+    outline.reduce<Vec3>((sum, { x, y }) => add(sum, vec3(x, y, height / 2)), ORIGIN),
+    1 / outline.length,
+  )
+  return { name, middle, ...prismOver(outline, height), box: prismOver(boxRound(outline), height) }
+}
+
+function prismOver(outline: readonly PlanPoint[], height: number): Prism {
   const edges = outline.flatMap((from, i): (readonly [Vec3, Vec3])[] => {
     const to = outline[(i + 1) % outline.length] ?? from
     const [low, high] = [0, height].map(
@@ -35,11 +49,19 @@ export function zoneFrom({ name, outline, height = HEADS_METRES }: Venue['keepCl
     )
     return low && high ? [low, high, [low[0], high[0]]] : []
   })
-  const middle = scale(
-    outline.reduce<Vec3>((sum, { x, y }) => add(sum, vec3(x, y, height / 2)), ORIGIN),
-    1 / outline.length,
-  )
-  return { name, outline, height, edges, middle }
+  return { outline, height, edges }
+}
+
+/** The rectangle along the axes that an outline lies in. */
+function boxRound(outline: readonly PlanPoint[]): PlanPoint[] {
+  const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)]
+  const [left, right, front, back] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  return [
+    { x: left, y: front },
+    { x: right, y: front },
+    { x: right, y: back },
+    { x: left, y: back },
+  ]
 }
 
 /** A ray in the stage frame; `direction` is a unit vector. */
@@ -64,7 +86,7 @@ export interface Nearness {
  * nearest place of it is on an edge. A cone round the ray meets it just when this angle is no more
  * than the cone's half.
  */
-export function nearnessTo(zone: Zone, ray: Ray): Nearness {
+export function nearnessTo(zone: Prism, ray: Ray): Nearness {
   if (entersAt(zone, ray) !== null) return { angle: 0, towards: ray.direction }
   let best = { cosine: -Infinity, towards: ray.direction }
   for (const [a, b] of zone.edges) {
@@ -94,7 +116,7 @@ function nearestOfEdge(a: Vec3, b: Vec3, direction: Vec3): { cosine: number; tow
 }
 
 /** How far along a ray it is in a zone for the first time, metres; null where it never is. */
-export function entersAt({ outline, height }: Zone, { from, direction }: Ray): number | null {
+export function entersAt({ outline, height }: Prism, { from, direction }: Ray): number | null {
   const [near, far] = between(from.z, direction.z, height)
   if (near > far) return null
   const [begin, end] = [near, far].map((along) => add(from, scale(direction, along)))

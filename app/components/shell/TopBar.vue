@@ -93,7 +93,7 @@ const line = computed(() => {
         <span class="max-w-56 truncate"
           >Undo<template v-if="steps.nextUndo">: {{ steps.nextUndo.label }}</template></span
         >
-        <span class="key hidden xl:inline" aria-hidden="true">Ctrl Z</span>
+        <span class="key hidden shrink-0 whitespace-nowrap xl:inline" aria-hidden="true">Ctrl Z</span>
       </button>
       <IconButton
         :icon="Redo2"

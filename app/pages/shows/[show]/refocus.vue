@@ -5,6 +5,7 @@ import { isTyping } from '../../../composables/keys/isTyping'
 import { useProposal } from '../../../stores/proposal'
 import { useRefocusRoom } from '../../../stores/refocusRoom'
 import { useShow } from '../../../stores/show'
+import DifferenceTable from '../../../components/refocus/DifferenceTable.vue'
 import VenueDetail from '../../../components/refocus/VenueDetail.vue'
 import VenueList from '../../../components/refocus/VenueList.vue'
 import VenueSheet from '../../../components/refocus/VenueSheet.vue'
@@ -12,6 +13,10 @@ import VenueSheet from '../../../components/refocus/VenueSheet.vue'
 const store = useShow()
 const room = useRefocusRoom()
 const proposal = useProposal()
+const VIEWS = [
+  { key: 'venues', name: 'Per venue' },
+  { key: 'difference', name: 'Difference' },
+] as const
 
 useEventListener('keydown', (event) => {
   if (!proposal.pending || isTyping(event)) return
@@ -26,8 +31,12 @@ useEventListener('keydown', (event) => {
       <VenueList :show="store.view" />
       <VenueDetail v-if="room.venue" :id="room.venue.id" :show="store.view" :venue="room.venue.venue" />
     </aside>
-    <section class="flex min-h-0 flex-col bg-night" aria-label="Per venue">
-      <VenueSheet :show="store.view" class="min-h-0 flex-1" />
+    <section class="flex min-h-0 flex-col bg-night" :aria-label="room.view === 'venues' ? 'Per venue' : 'Difference'">
+      <nav class="flex shrink-0 border-b border-rule bg-deck px-3 py-1.5" aria-label="Parts of the room">
+        <SwitchField label="Seen as" :options="VIEWS" :value="room.view" @choose="(key) => (room.view = key)" />
+      </nav>
+      <VenueSheet v-if="room.view === 'venues'" :show="store.view" class="min-h-0 flex-1" />
+      <DifferenceTable v-else :show="store.view" class="min-h-0 flex-1" />
     </section>
     <ProposalBar v-if="proposal.current" class="col-span-2" />
   </main>

@@ -1,6 +1,7 @@
-/** Long work on the moves of a show, done in slices, so that whatever else is asked meanwhile has its turn. */
+/** Long work on a show, done in slices, so that whatever else is asked meanwhile has its turn. */
 import { darkMovesByFixture, type DarkMove } from '#core/cues/darkMoves'
-import type { CueListId, FixtureId } from '#core/show/ids'
+import { differencesOf, type PaletteDifference } from '#core/refocus/difference'
+import type { CueListId, FixtureId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { TravelCheck, type CheckedCourse } from '#core/travel/check'
 import { unwindAll, type Unwound } from '#core/travel/unwinding'
@@ -12,7 +13,7 @@ export interface News<T> {
 }
 export type Tell<T> = (news: News<T>) => void
 
-export type TravelJob = 'check' | 'unwinding' | 'dark moves'
+export type ShowJob = 'check' | 'unwinding' | 'dark moves' | 'difference'
 
 /** What is to be unwound: some heads of a list or all, with the ways chosen by hand or without. */
 export interface UnwindingAsked {
@@ -30,10 +31,10 @@ interface Stage {
 }
 
 /** Each job resolves to whether it got to the end: to false where it was stopped, or asked for again meanwhile. */
-export class TravelWork {
+export class ShowWork {
   /** What a check knows when it is left off is kept for the next time. */
   readonly #check = new TravelCheck()
-  readonly #asked: Record<TravelJob, number> = { check: 0, unwinding: 0, 'dark moves': 0 }
+  readonly #asked: Record<ShowJob, number> = { check: 0, unwinding: 0, 'dark moves': 0, difference: 0 }
 
   /** Checks the moves of a show. */
   checkMoves(show: Show, tell: Tell<CheckedCourse>): Promise<boolean> {
@@ -51,13 +52,19 @@ export class TravelWork {
     return this.#run('dark moves', darkMovesByFixture(show, list), ({ moves }) => moves, tell)
   }
 
+  /** Finds what two venues do to each palette. */
+  difference(show: Show, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>): Promise<boolean> {
+    const work = differencesOf(show, here, there)
+    return this.#run('difference', work, ({ difference }) => (difference ? [difference] : []), tell)
+  }
+
   /** Ends a job that goes on. */
-  stop(job: TravelJob): void {
+  stop(job: ShowJob): void {
     this.#asked[job] += 1
   }
 
   async #run<S extends Stage, T>(
-    job: TravelJob,
+    job: ShowJob,
     work: Iterable<S>,
     foundAt: (stage: S) => readonly T[],
     tell: Tell<T>,

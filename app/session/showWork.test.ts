@@ -3,7 +3,7 @@ import { darkMovesByFixture } from '#core/cues/darkMoves'
 import { listsInOrder } from '#core/cues/tracking'
 import { TravelCheck, type CheckedCourse } from '#core/travel/check'
 import { richDesk } from '../../tests/support/richShow'
-import { TravelWork, type News } from './travelWork'
+import { ShowWork, type News } from './showWork'
 
 const { show } = richDesk()
 const list = listsInOrder(show)[0]?.id
@@ -18,14 +18,14 @@ function listener<T>() {
 
 it('tells piece by piece what the whole would come to, and when that is all', async () => {
   const heard = listener<CheckedCourse>()
-  expect(await new TravelWork().checkMoves(show, heard.tell)).toBe(true)
+  expect(await new ShowWork().checkMoves(show, heard.tell)).toBe(true)
   expect(heard.all()).toEqual([...new TravelCheck().check(show)].flatMap(({ course }) => course ?? []))
   expect(heard.parts()).toEqual([...heard.parts()].sort((a, b) => a - b))
   expect(heard.parts().at(-1)).toBe(1)
 })
 
 it('leaves a job off when it is stopped or asked for again, and no other', async () => {
-  const work = new TravelWork()
+  const work = new ShowWork()
   const [first, again, stopped] = [listener(), listener(), listener()]
   const check = work.checkMoves(show, listener().tell)
   const old = work.darkMoves(show, list, first.tell)

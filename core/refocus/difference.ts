@@ -1,0 +1,184 @@
+/**
+ * What two venues do to each palette, fixture by fixture: how far each head turns, how its light
+ * changes, and what it can no longer do. The show itself is not changed for it.
+ */
+import { normalise, subtract } from '../geometry/vector'
+import type { Attribute } from '../attributes/attribute'
+import { beamAt } from '../kinematics/forward'
+import { HOME } from '../kinematics/head'
+import { solvePosition, solveZoom, type SolvedPosition } from '../palettes/solve'
+import { servedBy } from '../palettes/use'
+import type { RiggedFixture } from '../show/rig'
+import { contentsOf, palettesInOrder, resolveValue, storedFor, type PaletteContents } from '../palettes/resolve'
+import { LEADING } from '../attributes/catalogue'
+import type { FixtureId, PaletteId, SetPieceId, VenueId } from '../show/ids'
+import { showRecordOf, type Show } from '../show/show'
+import { meetsZone } from '../travel/sweep'
+import { zonesOf, type Zone } from '../travel/zones'
+import { lightAlong } from '../venue/lightAlong'
+import { stageOf, type Stage } from '../venue/stage'
+
+/** The light a palette gives a fixture in one venue: metres, degrees, lux at full. */
+export interface LightThere {
+  readonly pan: number
+  readonly tilt: number
+  readonly throwMetres: number | null
+  /** Across the beam at the place. */
+  readonly poolMetres: number | null
+  readonly lux: number | null
+  readonly state: SolvedPosition['state']
+  readonly shortDegrees: number
+  readonly missMetres: number
+  /** Whether its zoom gives the size that is wanted. */
+  readonly fits: boolean
+  /** The first set piece in the way. */
+  readonly blockedBy: SetPieceId | null
+  /** Keep-clear zones its beam meets. */
+  readonly zones: readonly string[]
+}
+
+/** A fixture of a palette in both; null where it does not hang, or the palette gives it no place. */
+export interface FixtureDifference {
+  readonly fixture: FixtureId
+  readonly here: LightThere | null
+  readonly there: LightThere | null
+}
+
+export interface PaletteDifference {
+  readonly palette: PaletteId
+  readonly fixtures: readonly FixtureDifference[]
+}
+
+/** How far a look at two venues has come, in palettes; and what it found of the one just looked at. */
+export interface DifferenceFound {
+  readonly done: number
+  readonly all: number
+  /** Null for a palette that gives no places. */
+  readonly difference: PaletteDifference | null
+}
+
+/** A show as it plays in a venue. */
+export function inVenue(show: Show, venue: VenueId): Show {
+  const record = showRecordOf(show)
+  if (record.venue === venue) return show
+  return { id: show.id, all: { ...show.all, show: new Map([[show.id, { ...record, venue }]]) } }
+}
+
+/** Looks at every palette in two venues, one after the other; can be left off anywhere. */
+export function* differencesOf(show: Show, here: VenueId, there: VenueId): Generator<DifferenceFound, void> {
+  const [before, after] = [inVenue(show, here), inVenue(show, there)]
+  const palettes = palettesInOrder(show)
+  for (const [i, { id }] of palettes.entries())
+    yield { done: i + 1, all: palettes.length, difference: differenceOf(before, after, id) }
+}
+
+function differenceOf(before: Show, after: Show, palette: PaletteId): PaletteDifference | null {
+  if (!givesPlaces(contentsOf(before).get(palette))) return null
+  const [here, there] = [before, after].map((show) => lightsOf(show, palette))
+  const fixtures = new Set([...(here?.keys() ?? []), ...(there?.keys() ?? [])])
+  if (fixtures.size === 0) return null
+  return {
+    palette,
+    fixtures: [...fixtures].map((fixture) => ({
+      fixture,
+      here: here?.get(fixture) ?? null,
+      there: there?.get(fixture) ?? null,
+    })),
+  }
+}
+
+function givesPlaces(contents: PaletteContents | undefined): boolean {
+  return [contents?.own, contents?.kind, contents?.any].some((values) => values?.has(LEADING.place))
+}
+
+function lightsOf(show: Show, palette: PaletteId): Map<FixtureId, LightThere> {
+  const stage = stageOf(show)
+  const zones = zonesOf(show)
+  const found = new Map<FixtureId, LightThere>()
+  for (const rigged of servedBy(show, palette)) {
+    if (rigged.bar !== null || storedFor(show, palette, rigged, LEADING.place) === null) continue
+    found.set(rigged.id, lightThere(show, stage, zones, palette, rigged))
+  }
+  return found
+}
+
+/** What a fixture's light is as a palette gives it; at home where that gives no size. */
+function lightThere(
+  show: Show,
+  stage: Stage,
+  zones: readonly Zone[],
+  palette: PaletteId,
+  rigged: RiggedFixture,
+): LightThere {
+  const valueOf = (attribute: Attribute) => resolveValue(show, rigged, attribute, { kind: 'link', palette }).value
+  const position = solvePosition(rigged.mount, stage, valueOf(LEADING.place), HOME)
+  const { pose, point, throwMetres, state, shortDegrees, missMetres } = position
+  const zoom = solveZoom(rigged, valueOf(LEADING.width), throwMetres)
+  const beam = beamAt(rigged.mount, pose)
+  const along =
+    point && throwMetres
+      ? lightAlong(show, {
+          lens: beam.lens,
+          direction: normalise(subtract(point, beam.lens)),
+          place: point,
+          throwMetres,
+          beam: zoom.angle,
+          optics: rigged.type.optics,
+        })
+      : null
+  return {
+    pan: pose.pan,
+    tilt: pose.tilt,
+    throwMetres,
+    poolMetres: zoom.pool,
+    lux: along?.lux ?? null,
+    state,
+    shortDegrees,
+    missMetres,
+    fits: zoom.fits,
+    blockedBy: along?.blockedBy ?? null,
+    zones: zones.filter((zone) => meetsZone(stage.surfaces, zone, beam, zoom.angle)).map(({ name }) => name),
+  }
+}
+
+/** What is worse there than here. */
+export const LOSSES = ['absent', 'out of reach', 'in the way', 'keep clear', 'too wide or narrow', 'darker'] as const
+export type Loss = (typeof LOSSES)[number]
+
+/** Light that keeps less than this part of what it was is told. */
+const DARKER = 0.5
+
+const isReached = ({ state }: LightThere) =>
+  state !== 'out of reach' && state !== 'no place here' && state !== 'outside stops'
+
+/** What a fixture loses on the way from the one venue to the other, the worst first. */
+export function lossesOf({ here, there }: FixtureDifference): Loss[] {
+  if (!here) return []
+  if (!there) return ['absent']
+  const losses: Loss[] = []
+  if (isReached(here) && !isReached(there)) losses.push('out of reach')
+  if (there.blockedBy !== null && there.blockedBy !== here.blockedBy) losses.push('in the way')
+  if (there.zones.some((zone) => !here.zones.includes(zone))) losses.push('keep clear')
+  if (here.fits && !there.fits) losses.push('too wide or narrow')
+  if (here.lux !== null && there.lux !== null && there.lux < here.lux * DARKER) losses.push('darker')
+  return losses
+}
+
+/** The most either axis turns, degrees; null where it is not in both. */
+export function turnOf({ here, there }: FixtureDifference): number | null {
+  return here && there ? Math.max(Math.abs(there.pan - here.pan), Math.abs(there.tilt - here.tilt)) : null
+}
+
+/** How much a palette hurts: the worst loss first, then how many lose something, then how far heads turn. */
+export function hurtOf({ fixtures }: PaletteDifference): readonly [worst: number, losing: number, turn: number] {
+  const losses = fixtures.map(lossesOf)
+  const worst = Math.min(LOSSES.length, ...losses.flat().map((loss) => LOSSES.indexOf(loss)))
+  const turn = Math.max(0, ...fixtures.flatMap((one) => turnOf(one) ?? []))
+  return [LOSSES.length - worst, losses.filter(({ length }) => length > 0).length, turn]
+}
+
+/** What hurts most comes first. */
+export function byHurt(a: PaletteDifference, b: PaletteDifference): number {
+  const [one, other] = [hurtOf(a), hurtOf(b)]
+  return other[0] - one[0] || other[1] - one[1] || other[2] - one[2]
+}
