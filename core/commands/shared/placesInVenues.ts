@@ -15,6 +15,10 @@ import { belowFloor, gone } from './refusals'
 type PlaceOf<K extends PlacedKind> = EntityOf[(typeof PLACE_OF)[K]]
 type Places = { readonly [K in PlacedKind]: Map<string, PlaceOf<K> | null> }
 
+/** A place lies inside a kilometre. */
+const FURTHEST = 1000
+const TOO_FAR = 'it must lie within 1000 m'
+
 export class PlacesInVenues {
   readonly #places: Places = { hang: new Map(), fixture: new Map(), setPiece: new Map(), target: new Map() }
   readonly #substitutes = new Map<string, EntityOf['substitute'] | null>()
@@ -37,6 +41,7 @@ export class PlacesInVenues {
     if (!field) return refuse('bad input', { field: what, why: 'there is no such line' })
     if (value === null) return this.takeOff(kind, id, venue)
     if (typeof value === 'string') return refuse('bad input', { field: what, why: `“${value}” is no number` })
+    if (field.unit === 'm' && Math.abs(value) > FURTHEST) return refuse('bad input', { field: what, why: TOO_FAR })
     const place = this.placeOf(kind, id, venue) ?? this.#asElsewhere(kind, id, venue)?.place
     if (!place) return refuse('no place to copy', { kind }, 'cells')
     const unhung = kind === 'fixture' ? this.#hangWanting(id, venue) : null
@@ -79,6 +84,7 @@ export class PlacesInVenues {
   /** Takes something off a venue; a hang with what is on it. */
   takeOff(kind: PlacedKind, id: string, venue: VenueId): null {
     this.#places[kind].set(placeId(venue, id), null)
+    if (kind === 'fixture') this.#substitutes.set(placeId(venue, id), null)
     if (kind === 'hang') for (const { fixture } of this.#on(id, venue)) this.takeOff('fixture', fixture, venue)
     return null
   }

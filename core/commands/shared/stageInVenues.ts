@@ -13,7 +13,7 @@ import { gone } from './refusals'
 export function setStageIn(draft: Draft, { kind, id, what, venue, value }: VenueCell): Outcome | null {
   const known = entity(draft.result(), 'venue', venue)
   if (typeof value !== 'number') return refuse('bad input', { field: what, why: 'it takes a number' })
-  if (kind !== 'level' && !(value > 0 && value <= 1000))
+  if (Math.abs(value) > 1000 || (kind !== 'level' && value <= 0))
     return refuse('bad input', { field: what, why: 'it must lie above 0 and within 1000 m' })
   if (kind === 'opening') {
     const side = OPENING.find((one) => one === what)
@@ -51,6 +51,8 @@ export function setTouchUpIn(
   }
   const touch = TOUCHES.find((one) => one.what === what)
   if (!touch || typeof value !== 'number') return refuse('bad input', { field: what, why: 'it takes a number' })
+  if (touch.unit === 'm' && Math.abs(value) > 1000)
+    return refuse('bad input', { field: what, why: 'it must lie within 1000 m' })
   const of = { venue, palette: asPaletteId(palette), fixture: asFixtureId(fixture) }
   draft.put('touchUp', key, { ...touch.put({ ...UNTOUCHED, ...known, ...of, ...who }, value) } satisfies TouchUp)
   return null
