@@ -26,11 +26,11 @@ export class PlacedTargets extends Map<string, PlacedTarget> {
   }
 }
 
-/** Every target with a place in the venue in play. A tied one moves and turns with its set piece. */
 /** What places of targets are worked out from. */
 export const TARGET_KINDS = ['setPiecePlace', 'targetPlace', 'target', 'show'] as const
 export type TargetKind = (typeof TARGET_KINDS)[number]
 
+/** Every target with a place in the venue in play. A tied one moves and turns with its set piece. */
 export const targetsOf = derived(TARGET_KINDS, (show): Readonly<PlacedTargets> =>
   targetsIn(show, showRecordOf(show).venue),
 )

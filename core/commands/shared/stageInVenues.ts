@@ -4,6 +4,7 @@ import type { Draft } from '../../show/draft'
 import { entity, type Show } from '../../show/show'
 import { asFixtureId, asPaletteId, type PersonId } from '../../show/ids'
 import type { TouchUp, Venue } from '../../show/entities'
+import { UNTOUCHED } from '../../refocus/touchUpBy'
 import { OPENING, TOUCHES } from '../../refocus/venueSheet'
 import type { VenueCell } from './venueCell'
 import { refuse, type Outcome } from '../command'
@@ -31,8 +32,6 @@ export function setStageIn(draft: Draft, { kind, id, what, venue, value }: Venue
   return null
 }
 
-const UNTOUCHED = { offset: { x: 0, y: 0, z: 0 }, pan: 0, tilt: 0, note: '' }
-
 /** Sets a number of a touch-up, or takes all of it away. */
 export function setTouchUpIn(
   show: Show,
@@ -54,6 +53,8 @@ export function setTouchUpIn(
   if (touch.unit === 'm' && Math.abs(value) > 1000)
     return refuse('bad input', { field: what, why: 'it must lie within 1000 m' })
   const of = { venue, palette: asPaletteId(palette), fixture: asFixtureId(fixture) }
-  draft.put('touchUp', key, { ...touch.put({ ...UNTOUCHED, ...known, ...of, ...who }, value) } satisfies TouchUp)
+  draft.put('touchUp', key, {
+    ...touch.put({ note: '', ...UNTOUCHED, ...known, ...of, ...who }, value),
+  } satisfies TouchUp)
   return null
 }
