@@ -14,12 +14,14 @@ describe('what a role may do', () => {
         expect(allowed(role)).toEqual(expect.arrayContaining(allowed(less)))
   })
 
-  it('is nothing but one’s name for who watches, and one’s own hand for who walks the stage', () => {
+  it('is nothing but one’s name for who watches, and one’s own hand, the pass and touch-ups for who walks the stage', () => {
     expect(allowed('watches')).toEqual(['renamePerson'])
     const desk = new Desk()
     desk.aim('11-13', 'Bow')
     desk.record(1, 'Bow')
-    const before = desk.show
+    desk.cue(1)
+    desk.do('beginPass', { order: 'by cue', level: 1, others: 'out', corrections: 'for here' })
+    const [before, palette] = [desk.show, desk.choose.palette(1)]
     desk.recall('11-12', 1)
     desk.do('nudgeAim', { fixtures: desk.fixtures('11'), by: { x: 0.1, y: 0, z: 0 } })
     desk.do('turnOtherSide', { fixtures: desk.fixtures('11'), how: 'other' })
@@ -27,9 +29,24 @@ describe('what a role may do', () => {
     desk.do('setHighlight', { highlight: 'brighter', fixtures: desk.fixtures('11') })
     desk.do('setBlind', { blind: true })
     desk.do('clearHand', { families: [...FAMILIES], fixtures: null })
+    desk.do('checkPalette', { palette, only: null })
+    desk.do('touchUp', { palette, fixtures: desk.fixtures('11'), by: { metres: { x: 0.1, y: 0, z: 0 } } })
+    desk.do('confirmInPass', { palette, fixtures: null })
+    desk.do('noteInPass', { palette, note: 'Wide' })
+    desk.do('noteCue', { cue: desk.choose.cue(1, 1), text: 'Too high' })
     const touched = Object.entries(desk.show.all).filter(([kind, all]) => Reflect.get(before.all, kind) !== all)
-    expect(touched.map(([kind]) => kind).sort()).toEqual(['handValue', 'highlighted', 'person'])
-    for (const name of ['recordPalette', 'updatePalettes', 'goOn', 'restoreShow', 'keepingOut'] as const)
+    expect(touched.map(([kind]) => kind).sort()).toEqual([
+      ...['cueNote', 'handValue', 'highlighted', 'passCheck', 'passStep', 'person', 'touchUp'],
+    ])
+    for (const name of [
+      'beginPass',
+      'correctPalette',
+      'recordPalette',
+      'updatePalettes',
+      'goOn',
+      'restoreShow',
+      'keepingOut',
+    ] as const)
       expect([name, mayRun('walks the stage', name), mayRun('programs', name)]).toEqual([name, false, true])
   })
 

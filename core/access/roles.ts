@@ -8,19 +8,29 @@ export type Role = (typeof ROLES)[number]
 /** Each role in a sentence, as it is told to whoever gives it or has it. */
 export const ROLE_IN_WORDS: Readonly<Record<Role, string>> = {
   watches: 'sees everything and changes nothing',
-  'walks the stage': 'puts palettes up and nudges their light, and records nothing',
+  'walks the stage': 'checks palettes on the stage and touches them up for the venue in play, and records nothing else',
   programs: 'does everything but let others in',
   owns: 'does everything, and lets others in',
 }
 
-/** What stays in one's own hand, and is needed to check places on the stage. */
+/** What is needed to check places on the stage: it stays in one's own hand, in the pass, or in the venue in play. */
 const ON_THE_STAGE: ReadonlySet<string> = new Set<CommandName>([
+  'checkPalette',
   'clearHand',
+  'clearTouchUps',
+  'confirmInPass',
+  'markInPass',
+  'noteCue',
+  'noteInPass',
+  'noteTouchUps',
   'nudgeAim',
   'recallPalette',
+  'releasePalette',
   'setBlind',
   'setHighlight',
+  'settleCueNotes',
   'takeOffPalette',
+  'touchUp',
   'turnOtherSide',
 ])
 /** Who is in is nobody's to say for themselves: these have a way of their own. */

@@ -105,6 +105,11 @@ const WORDS = {
     `Fixture ${number} plays ${other} in this venue already. Take that back, or choose another.`,
   'venue in play': ({ name }: Named) => `The show plays at ${name}. Play at another venue first, then delete it.`,
   'no place changed': always('No place was changed in hand: only places can be corrected for one venue.'),
+  'no pass': ({ name }: Named) => `No pass has been begun at ${name}. Begin one in the Refocus room.`,
+  'pass begun': ({ name }: Named) => `A pass at ${name} has been begun already. Go on with it, or end it first.`,
+  taken: ({ name, by }: Named & { readonly by: string }) =>
+    `${by} is checking ${name}. Take another, or take it from them.`,
+  'holds no size': ({ name }: Named) => `${name} holds no size for these fixtures: record zoom in it first.`,
   'no touch-up': always('There is nothing touched up here.'),
   'touches nothing': ({ name, fixture }: Named & { readonly fixture: number }) =>
     `${name} gives fixture ${fixture} no place of its own that could be touched up.`,

@@ -6,6 +6,19 @@ import { clearTouchUps } from './refocus/clearTouchUps'
 import { noteTouchUps } from './refocus/noteTouchUps'
 import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
+import { correctPalette } from './refocus/correctPalette'
+import { resizeInPalette } from './refocus/resizeInPalette'
+import { beginPass } from './passes/beginPass'
+import { changePass } from './passes/changePass'
+import { endPass } from './passes/endPass'
+import { orderPass } from './passes/orderPass'
+import { checkPalette } from './passes/checkPalette'
+import { releasePalette } from './passes/releasePalette'
+import { confirmInPass } from './passes/confirmInPass'
+import { markInPass } from './passes/markInPass'
+import { noteInPass } from './passes/noteInPass'
+import { noteCue } from './passes/noteCue'
+import { settleCueNotes } from './passes/settleCueNotes'
 import { addCueList } from './cues/addCueList'
 import { addHang } from './rig/addHang'
 import { addLayer } from './venue/addLayer'
@@ -166,6 +179,19 @@ const CHANGES = {
   noteTouchUps,
   makeTouchUpsGood,
   keepOffsetHere,
+  correctPalette,
+  resizeInPalette,
+  beginPass,
+  changePass,
+  endPass,
+  orderPass,
+  checkPalette,
+  releasePalette,
+  confirmInPass,
+  markInPass,
+  noteInPass,
+  noteCue,
+  settleCueNotes,
   cleanUpCues,
   clearHand,
   copyCues,

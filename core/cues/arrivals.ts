@@ -4,6 +4,7 @@ import type { HandValue } from '../show/entities'
 import type { Attribute } from '../attributes/attribute'
 import type { FixtureId, PersonId } from '../show/ids'
 import type { Show } from '../show/show'
+import { broughtUp } from './broughtUp'
 import { handOf } from './onStage'
 import { listsMoveUntil, movingFixtures, unmoved, withCellsMoving, type MovingFixture } from './playback'
 import { standing, type Track } from './track'
@@ -44,6 +45,12 @@ export function heldTrack(show: Show, person: PersonId, fixture: FixtureId, attr
   const coming = arrivalsOf(show, person).get(fixture)?.get(attribute)
   if (coming) return coming
   const value = handOf(show, person).get(fixture)?.get(attribute)
+  return value ? standing(value, null) : null
+}
+
+/** What is brought up to be checked stands; null where nothing is. */
+export function checkedTrack(show: Show, fixture: FixtureId, attribute: Attribute): Track | null {
+  const value = broughtUp(show).get(fixture)?.get(attribute)
   return value ? standing(value, null) : null
 }
 

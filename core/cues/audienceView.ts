@@ -1,10 +1,19 @@
-/** The stage as the house sees it: everybody's hand over the cues, but of those who work blind. */
+/** The stage as the house sees it: everybody's hand over the cues, but of those who work blind, under what is brought up to be checked. */
 import type { Attribute } from '../attributes/attribute'
 import { asPersonId, type FixtureId, type PersonId } from '../show/ids'
 import type { Show } from '../show/show'
-import { bringingOut, isBroughtOut, cueLookup, handOf, seenLookup, type Lookup, type StageFixture } from './onStage'
+import {
+  bringingOut,
+  isBroughtOut,
+  cueLookup,
+  handOf,
+  seenLookup,
+  underChecks,
+  type Lookup,
+  type StageFixture,
+} from './onStage'
 import type { ValueMap } from './playback'
-import { heldTrack } from './arrivals'
+import { checkedTrack, heldTrack } from './arrivals'
 import type { Track } from './track'
 
 /** A way of looking at the stage. */
@@ -39,13 +48,15 @@ function freshView(show: Show): AudienceView {
   const holds = (fixture: FixtureId, attribute: Attribute) => (hand: ValueMap) => hand.get(fixture)?.has(attribute)
   const held: Lookup = (fixture, attribute) =>
     hands.findLast(holds(fixture, attribute))?.get(fixture)?.get(attribute) ?? null
-  const lookup: Lookup = (fixture, attribute) => held(fixture, attribute) ?? cues(fixture, attribute)
+  const lookup = underChecks(show, (fixture, attribute) => held(fixture, attribute) ?? cues(fixture, attribute))
   const sights = people.map((person) => bringingOut(show, person, lookup))
   return {
     people,
     lookup,
     seen: people.reduce<Lookup>((seen, person) => seenLookup(show, person, seen), lookup),
     held: (fixture, attribute) => {
+      const checked = checkedTrack(show, fixture, attribute)
+      if (checked) return checked
       const person = people[hands.findLastIndex(holds(fixture, attribute))]
       return person ? heldTrack(show, person, fixture, attribute) : null
     },

@@ -19,6 +19,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show, type ShowPart } from '../show/show'
 import { colourIn, type LinkValue, type PlainColour, type PlainValue, type Value } from '../show/values'
 import { atRest } from './atRest'
+import { broughtUp } from './broughtUp'
 import { playedBack, playedPose, putValue, type GrowingValues, type ValueMap } from './playback'
 import { stageOf, type StageKind } from '../venue/stage'
 
@@ -154,6 +155,7 @@ function shownOf(type: FixtureType): readonly Attribute[] {
 /** The newest picture of a fixture, and all that it was worked out from. */
 interface Remembered {
   readonly contents: ReturnType<typeof contentsOf>
+  readonly touchUps: Show['all']['touchUp']
   readonly stage: ReturnType<typeof stageOf>
   readonly values: readonly (Value | null)[]
   readonly reference: Pose
@@ -177,14 +179,15 @@ const joined = new WeakMap<StageFixture, { readonly bar: StageFixture; readonly 
 
 function rememberedOwn(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
   const [contents, stage] = [contentsOf(show), stageOf(show)]
+  const { touchUp: touchUps } = show.all
   const values = shownOf(rigged.type).map((attribute) => lookup(rigged.id, attribute))
   const reference = playedPose(show, rigged.id)
   const known = remembered.get(rigged)
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
-  if (known?.contents === contents && known.stage === stage && isNear && isSame(known.values, values))
-    return known.picture
+  const isOnSame = known?.contents === contents && known.touchUps === touchUps && known.stage === stage
+  if (isOnSame && isNear && isSame(known.values, values)) return known.picture
   const picture = ownPicture(show, rigged, lookup, reference)
-  remembered.set(rigged, { contents, stage, values, reference, picture })
+  remembered.set(rigged, { contents, touchUps, stage, values, reference, picture })
   return picture
 }
 
@@ -247,18 +250,24 @@ export function isBroughtOut(show: Show, person: PersonId, fixture: FixtureId): 
   return show.all.person.get(person)?.highlight === 'brighter' && show.all.highlighted.has(`${person}.${fixture}`)
 }
 
+/** A way of looking values up, under what is brought up to be checked. */
+export function underChecks(show: Show, lookup: Lookup): Lookup {
+  const up = broughtUp(show)
+  return up.size === 0 ? lookup : (fixture, attribute) => up.get(fixture)?.get(attribute) ?? lookup(fixture, attribute)
+}
+
 /** The stage picture of some fixtures as a person sees it; those without a place here are left out. */
 export function pictureOfSome(
   show: Show,
   person: PersonId,
   fixtures: Iterable<FixtureId>,
 ): ReadonlyMap<FixtureId, StageFixture> {
-  return picturesBy(show, stageLookup(show, person), person, fixtures)
+  return picturesBy(show, underChecks(show, stageLookup(show, person)), person, fixtures)
 }
 
 /** What the stage shows while a person works blind: the cues, without the hand. */
 export function stageWithoutHand(show: Show, person: PersonId): ReadonlyMap<FixtureId, StageFixture> {
-  return picturesBy(show, cueLookup(show), person, rigOf(show).keys())
+  return picturesBy(show, underChecks(show, cueLookup(show)), person, rigOf(show).keys())
 }
 
 function picturesBy(show: Show, lookup: Lookup, person: PersonId, fixtures: Iterable<FixtureId>) {

@@ -9,7 +9,8 @@ import { lightsOf, type LightKind } from './darkness'
 import { fixtureSetOf, timelineOf } from './tracking'
 
 interface Known {
-  readonly palettes: unknown
+  /** All that palettes hold, and touch up. */
+  readonly palettes: readonly unknown[]
   /** What is set of the fixture, and of those that make its light. */
   readonly set: readonly unknown[]
   /** What those lean on. */
@@ -27,10 +28,10 @@ export function setVersionOf(show: ShowPart<LightKind>, list: CueListId, rigged:
   const byList = known.get(rigged) ?? new Map<CueListId, readonly Known[]>()
   known.set(rigged, byList)
   const newest = byList.get(list) ?? []
-  const palettes = show.all.paletteValue
+  const palettes = [show.all.paletteValue, show.all.touchUp]
   const set = [rigged.id, ...lightsOf(show, rigged)].map((id) => fixtureSetOf(show, list, id))
   const alike = newest.filter((one) => isAlike(one.set, set))
-  const hit = alike.find((one) => one.palettes === palettes)
+  const hit = alike.find((one) => isAlike(one.palettes, palettes))
   if (hit) return hit.version
   const leansOn = leansOnIn(show, list, rigged)
   const version = alike.find((one) => isAlike(one.leansOn, leansOn))?.version ?? {}

@@ -4,9 +4,18 @@ import type { FixtureId, PersonId } from '../show/ids'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { kindOf, type Attribute } from '../attributes/attribute'
-import { heldTrack, onTheMove } from './arrivals'
+import { checkedTrack, heldTrack, onTheMove } from './arrivals'
 import { fadedTo } from './fade'
-import { bringingOut, cueLookup, onBar, pictureNear, stageLookup, type Lookup, type StageFixture } from './onStage'
+import {
+  bringingOut,
+  cueLookup,
+  onBar,
+  pictureNear,
+  stageLookup,
+  underChecks,
+  type Lookup,
+  type StageFixture,
+} from './onStage'
 import { atRest } from './atRest'
 import { isMoving, litBy, playedPose, progressOf, trackOf, type MovingFixture } from './playback'
 import type { Move, Track } from './track'
@@ -184,8 +193,8 @@ export function handOver(show: Show, person: PersonId): PictureEnd {
 function freshHandOver(show: Show, person: PersonId): PictureEnd {
   return {
     people: [person],
-    lookup: stageLookup(show, person),
-    held: (fixture, attribute) => heldTrack(show, person, fixture, attribute),
+    lookup: underChecks(show, stageLookup(show, person)),
+    held: (fixture, attribute) => checkedTrack(show, fixture, attribute) ?? heldTrack(show, person, fixture, attribute),
   }
 }
 
@@ -213,7 +222,7 @@ export function stagePictureAt(show: Show, person: PersonId, settled: Picture, n
 export function cuePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
   return pictureAt(show, person, settled, now, {
     people: [],
-    lookup: cueLookup(show),
-    held: () => null,
+    lookup: underChecks(show, cueLookup(show)),
+    held: (fixture, attribute) => checkedTrack(show, fixture, attribute),
   })
 }

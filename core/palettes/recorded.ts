@@ -4,7 +4,7 @@ import { recordedFixtureId } from '../show/compositeIds'
 import { derived } from '../show/derived'
 import type { Draft } from '../show/draft'
 import type { FixtureId, PaletteId } from '../show/ids'
-import type { Show } from '../show/show'
+import type { Show, ShowPart } from '../show/show'
 
 /** Notes fixtures that values of a palette were recorded from. */
 export function noteRecorded(draft: Draft, palette: PaletteId, fixtures: Iterable<FixtureId>): void {
@@ -34,6 +34,6 @@ const recordedByPalette = derived(['recordedFixture'], (show): ReadonlyMap<strin
 const NOBODY: ReadonlySet<FixtureId> = new Set()
 
 /** The fixtures a palette was recorded with; none for one that was made from a target or a type. */
-export function recordedWith(show: Show, palette: string): ReadonlySet<FixtureId> {
+export function recordedWith(show: ShowPart<'recordedFixture'>, palette: string): ReadonlySet<FixtureId> {
   return recordedByPalette(show).get(palette) ?? NOBODY
 }

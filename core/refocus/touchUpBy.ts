@@ -9,8 +9,9 @@ import { touchUpsOf } from '../palettes/touchUps'
 import { heldBy } from '../palettes/update'
 import type { TouchUp } from '../show/entities'
 import type { PaletteId } from '../show/ids'
-import { anglesIn } from '../show/perVenue'
-import type { RiggedFixture } from '../show/rig'
+import type { FixtureValue } from '../show/fixtureValue'
+import { anglesIn, movedBy, turnedBy } from '../show/perVenue'
+import { typedFixtures, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
 import type { PlainValue } from '../show/values'
@@ -66,6 +67,19 @@ export function nudged(show: Show, palette: PaletteId, rigged: RiggedFixture, by
   const pose = { pan: position.pose.pan + by.degrees.pan, tilt: position.pose.tilt + by.degrees.tilt }
   const turned = solvePosition(rigged.mount, stageOf(show), { kind: 'angles', ...pose }, HOME).point
   return turned ? wanted({ ...now, offset: add(now.offset, subtract(turned, position.point)) }) : 'lands nowhere'
+}
+
+/** What a palette must store of a fixture for its light to be corrected by so much in every venue; nothing where it stores no place. */
+export function correctedBy(
+  show: Show,
+  { palette, fixture }: Pick<TouchUp, 'palette' | 'fixture'>,
+  by: Touch,
+): FixtureValue[] {
+  const served = typedFixtures(show).get(fixture)
+  const value = served && storedFor(show, palette, served, LEADING.place)?.value
+  if (value?.kind === 'aim') return [{ fixture, attribute: LEADING.place, value: movedBy(value, by.offset) }]
+  if (value?.kind === 'angles') return [{ fixture, attribute: LEADING.place, value: turnedBy(value, by) }]
+  return []
 }
 
 /** The touch-up with which a palette gives a fixture a value as it is here. */

@@ -46,6 +46,16 @@ const here = () => {
 }
 
 describe('a touch-up', () => {
+  it('is seen on stage at once, and gone at once', () => {
+    desk.recall('12', 1)
+    const seen = () => desk.seen(12).position.point ?? vec3(9, 9, 9)
+    const before = seen()
+    touch(vec3(0.1, 0, 0))
+    expect(distance(subtract(seen(), before), vec3(0.1, 0, 0))).toBeLessThan(1e-6)
+    desk.do('clearTouchUps', { touchUps: here() })
+    expect(seen()).toEqual(before)
+  })
+
   it('moves the light in its venue only, adds up, and is gone when it comes to nothing', () => {
     expectMoved(
       moved(() => touch(vec3(0.1, 0, 0))),

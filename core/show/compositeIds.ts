@@ -27,6 +27,14 @@ export function touchUpId(venue: string, palette: string, fixture: string): stri
   return `${venue}.${palette}.${fixture}`
 }
 
+export function passStepId(pass: string, palette: string): string {
+  return `${pass}.${palette}`
+}
+
+export function passCheckId(pass: string, palette: string, fixture: string): string {
+  return `${pass}.${palette}.${fixture}`
+}
+
 export function handValueId(person: string, fixture: string, attribute: string): string {
   return `${person}.${fixture}.${attribute}`
 }

@@ -7,6 +7,7 @@ import type { EntityOf } from './kinds'
 export { DIMMER_CURVES, plainChannel } from './entities/channels'
 export * from './entities/cues'
 export * from './entities/palettes'
+export * from './entities/passes'
 export * from './entities/people'
 export * from './entities/rig'
 export * from './entities/stage'
@@ -23,6 +24,9 @@ export type Level = Venue['levels'][number]
 export type Palette = EntityOf['palette']
 export type PaletteValue = EntityOf['paletteValue']
 export type TouchUp = EntityOf['touchUp']
+export type Pass = EntityOf['pass']
+export type PassStep = EntityOf['passStep']
+export type PassCheck = EntityOf['passCheck']
 export type Cue = EntityOf['cue']
 export type CueList = EntityOf['cueList']
 export type CueTime = EntityOf['cueTime']

@@ -9,6 +9,7 @@ export const windowId = text.brand<'WindowId'>()
 export const commandId = text.brand<'CommandId'>()
 export const changeGroupId = text.brand<'ChangeGroupId'>()
 export const venueId = text.brand<'VenueId'>()
+export const passId = text.brand<'PassId'>()
 export const fixtureTypeId = text.brand<'FixtureTypeId'>()
 export const fixtureModeId = text.brand<'FixtureModeId'>()
 export const layerId = text.brand<'LayerId'>()
@@ -23,6 +24,7 @@ export const paletteId = text.brand<'PaletteId'>()
 export const acceptedSweepId = text.brand<'AcceptedSweepId'>()
 export const cueListId = text.brand<'CueListId'>()
 export const cueId = text.brand<'CueId'>()
+export const cueNoteId = text.brand<'CueNoteId'>()
 
 export type ShowId = z.infer<typeof showId>
 export type PersonId = z.infer<typeof personId>
@@ -30,6 +32,7 @@ export type WindowId = z.infer<typeof windowId>
 export type CommandId = z.infer<typeof commandId>
 export type ChangeGroupId = z.infer<typeof changeGroupId>
 export type VenueId = z.infer<typeof venueId>
+export type PassId = z.infer<typeof passId>
 export type FixtureTypeId = z.infer<typeof fixtureTypeId>
 export type FixtureModeId = z.infer<typeof fixtureModeId>
 export type LayerId = z.infer<typeof layerId>
@@ -42,6 +45,7 @@ export type WorkingSetId = z.infer<typeof workingSetId>
 export type PaletteId = z.infer<typeof paletteId>
 export type CueListId = z.infer<typeof cueListId>
 export type CueId = z.infer<typeof cueId>
+export type CueNoteId = z.infer<typeof cueNoteId>
 
 /** Ids read back from the keys of the show's own maps: they were checked when they were written. */
 export const asPersonId = (key: string): PersonId => personId.parse(key)
@@ -51,9 +55,11 @@ export const asGroupId = (key: string): GroupId => groupId.parse(key)
 export const asWorkingSetId = (key: string): WorkingSetId => workingSetId.parse(key)
 export const asPaletteId = (key: string): PaletteId => paletteId.parse(key)
 export const asCueId = (key: string): CueId => cueId.parse(key)
+export const asCueNoteId = (key: string): CueNoteId => cueNoteId.parse(key)
 export const asCueListId = (key: string): CueListId => cueListId.parse(key)
 export const asHangId = (key: string): HangId => hangId.parse(key)
 export const asVenueId = (key: string): VenueId => venueId.parse(key)
+export const asPassId = (key: string): PassId => passId.parse(key)
 export const asSetPieceId = (key: string): SetPieceId => setPieceId.parse(key)
 export const asFixtureTypeId = (key: string): FixtureTypeId => fixtureTypeId.parse(key)
 export const asFixtureModeId = (key: string): FixtureModeId => fixtureModeId.parse(key)

@@ -12,12 +12,15 @@ import {
   handValueId,
   memberId,
   paletteValueId,
+  passCheckId,
+  passStepId,
   placeId,
   recordedFixtureId,
   touchUpId,
 } from './compositeIds'
 import * as cues from './entities/cues'
 import * as palettes from './entities/palettes'
+import * as passes from './entities/passes'
 import * as people from './entities/people'
 import * as rig from './entities/rig'
 import * as stage from './entities/stage'
@@ -40,7 +43,7 @@ const DECLARED = {
     table: 'person',
     register: 'fields',
     concerns: 'people',
-    references: { editing: mayPointAt('palette') },
+    references: { editing: mayPointAt('palette'), checking: mayPointAt('palette'), only: mayPointAt('fixture') },
   }),
   fixtureType: kind(rig.fixtureType, {
     words: ['fixture type', 'fixture types'],
@@ -190,6 +193,37 @@ const DECLARED = {
     id: ({ venue, palette, fixture }) => touchUpId(venue, palette, fixture),
     partOf: 'palette',
   }),
+  pass: kind(passes.pass, {
+    words: ['pass', 'passes'],
+    table: 'pass',
+    register: 'fields',
+    concerns: 'moment',
+    references: { venue: goesWith('venue') },
+    id: ({ venue }) => venue,
+  }),
+  passStep: kind(passes.passStep, {
+    words: ['palette of a pass', 'palettes of passes'],
+    table: 'pass_step',
+    register: 'fields',
+    concerns: 'moment',
+    references: { pass: goesWith('pass'), palette: goesWith('palette') },
+    id: ({ pass, palette }) => passStepId(pass, palette),
+    partOf: 'pass',
+  }),
+  passCheck: kind(passes.passCheck, {
+    words: ['check of a pass', 'checks of passes'],
+    table: 'pass_check',
+    register: 'whole',
+    concerns: 'moment',
+    references: {
+      pass: goesWith('pass'),
+      palette: goesWith('palette'),
+      fixture: goesWith('fixture'),
+      by: mayPointAt('person'),
+    },
+    id: ({ pass, palette, fixture }) => passCheckId(pass, palette, fixture),
+    partOf: 'pass',
+  }),
   recordedFixture: kind(palettes.recordedFixture, {
     words: ['fixture a palette was recorded with', 'fixtures palettes were recorded with'],
     table: 'recorded_fixture',
@@ -261,6 +295,13 @@ const DECLARED = {
     register: 'whole',
     references: { venue: goesWith('venue'), cue: goesWith('cue'), fixture: goesWith('fixture') },
     unique: ['venue', 'cue', 'fixture', 'zone'],
+    partOf: 'cue',
+  }),
+  cueNote: kind(passes.cueNote, {
+    words: ['note on a cue', 'notes on cues'],
+    table: 'cue_note',
+    register: 'fields',
+    references: { venue: goesWith('venue'), cue: goesWith('cue'), by: mayPointAt('person') },
     partOf: 'cue',
   }),
   cueRun: kind(cues.cueRun, {

@@ -45,6 +45,7 @@ const FIELDS_SINCE: readonly (readonly [migration: number, kind: Kind, fields: R
   [21, 'show', { darkWhen: 'early', darkMargin: 0.2 }],
   [21, 'cue', { quiet: false }],
   [22, 'venue', { note: '', date: null }],
+  [23, 'person', { checking: null, only: null }],
 ]
 const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]])[] = [
   [3, ['highlighted', 'workingSet', 'workingSetMember']],
@@ -55,9 +56,10 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [20, ['acceptedSweep']],
   [21, ['darkRule']],
   [22, ['substitute', 'touchUp']],
+  [23, ['pass', 'passStep', 'passCheck', 'cueNote']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [

@@ -49,6 +49,8 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   kind: 'fixtureType',
   person: 'person',
   from: 'venue',
+  only: 'fixture',
+  notes: 'cueNote',
 }
 /** Fields that speak of other things in some commands. */
 const KIND_IN: Readonly<Partial<Record<CommandName, Readonly<Record<string, Kind>>>>> = {

@@ -26,6 +26,7 @@ export function richDesk(): Desk {
   addStrand(desk)
   addPalettes(desk)
   addCues(desk)
+  beginPass(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
   desk.level('71.3-5', 'intensity', 0.4)
@@ -124,6 +125,19 @@ function touchUpInBoth(desk: Desk): void {
   touchUp(1, '11', vec3(-0.2, 0, 0.03))
   touchUp(2, '12', vec3(0, 0.07, 0))
   desk.do('switchVenue', { venue: home })
+}
+
+/** A pass at home in which something is right, taken, noted and cannot be done; a note on a cue. */
+function beginPass(desk: Desk): void {
+  const [bow, mark] = [desk.choose.palette(1), desk.choose.palette(2)]
+  desk.do('beginPass', { order: 'by hand', level: 0.6, others: 'as they are', corrections: 'for here' })
+  desk.do('orderPass', { palettes: [mark, bow] })
+  desk.do('confirmInPass', { palette: bow, fixtures: desk.fixtures('11') })
+  desk.do('markInPass', { palette: mark, mark: 'cannot be done' })
+  desk.do('noteInPass', { palette: mark, note: 'Behind the mast' })
+  desk.do('noteCue', { cue: desk.choose.cue(1, 1), text: 'Too high' })
+  desk.do('checkPalette', { palette: bow, only: desk.fixture(12) })
+  desk.do('checkPalette', { palette: null, only: null })
 }
 
 /** Every cue, fixture and family. */

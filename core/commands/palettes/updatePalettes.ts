@@ -11,6 +11,7 @@ import { withoutTouchUps } from '../../palettes/touchUps'
 import { adjustedInHand, updating } from '../../palettes/update'
 import { touchUpTo } from '../../refocus/touchUpBy'
 import { Draft } from '../../show/draft'
+import { CORRECTIONS } from '../../show/entities'
 import { paletteId, type FixtureId, type PaletteId } from '../../show/ids'
 import { rigOf } from '../../show/rig'
 import type { Show } from '../../show/show'
@@ -18,9 +19,6 @@ import { command, done, refuse, type Environment, type Outcome } from '../comman
 import { refuseToTouch, touchHere } from '../shared/touchUpsIn'
 import { spendMask } from '../shared/takenFromHand'
 import { fixturesInWords } from '../shared/wording'
-
-/** Whether a correction counts in every venue, or is a touch-up of the one in play. */
-export const CORRECTIONS = ['for good', 'for here'] as const
 
 export const updatePalettes = command({
   input: z.strictObject({

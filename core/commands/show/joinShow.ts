@@ -19,6 +19,8 @@ export const joinShow = command({
       neutral: [...FIRST_NEUTRAL],
       neutralOnce: false,
       usualNeutral: null,
+      checking: null,
+      only: null,
       blind: false,
       highlight: 'off',
     })

@@ -22,7 +22,8 @@ export const HIGHLIGHTS = ['off', 'brighter', 'others dimmed'] as const
  * where it was changed since: what stands again after once. `editing` is the palette that is open in
  * the hand. `neutral` are the families that going neutral sets; `neutralOnce` when they count for the next
  * time only, `usualNeutral` what stands again then. `blind` keeps the hand off the stage. `highlight` is how the fixtures worked on are
- * brought out to be seen: on stage, never in the hand.
+ * brought out to be seen: on stage, never in the hand. `checking` is the palette of a pass that is taken
+ * and brought up on stage, `only` the one fixture of it that is lit; null for all.
  */
 export const person = z.strictObject({
   name,
@@ -36,6 +37,8 @@ export const person = z.strictObject({
   usualNeutral: families.nullable().default(null),
   blind: z.boolean(),
   highlight: z.enum(HIGHLIGHTS),
+  checking: ids.paletteId.nullable().default(null),
+  only: ids.fixtureId.nullable().default(null),
 })
 /** A fixture a person brings out to be seen. */
 export const highlighted = z.strictObject({ person: ids.personId, fixture: ids.fixtureId })

@@ -22,6 +22,7 @@ import * as travel from './019_travel'
 import * as acceptedSweeps from './020_accepted_sweeps'
 import * as darkMoves from './021_dark_moves'
 import * as venues from './022_venues'
+import * as passes from './023_passes'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -46,6 +47,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '020_accepted_sweeps': acceptedSweeps,
   '021_dark_moves': darkMoves,
   '022_venues': venues,
+  '023_passes': passes,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
