@@ -30,8 +30,9 @@ async function comeIn() {
   trouble.value = answered.ok ? '' : answered.refusal.message
   if (!answered.ok) return
   localStorage.setItem(NAME, called)
-  const { show } = answered.body
-  await navigateTo(show === null ? '/' : `/shows/${show}/focus`, { replace: true })
+  const { show, role } = answered.body
+  const room = role === 'walks the stage' ? 'pass' : 'focus'
+  await navigateTo(show === null ? '/' : `/shows/${show}/${room}`, { replace: true })
 }
 </script>
 

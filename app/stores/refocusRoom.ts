@@ -19,7 +19,7 @@ export type LineKind = (typeof LINE_KINDS)[number]['key']
 
 export const useRefocusRoom = defineStore('refocusRoom', () => {
   const store = useShow()
-  const view = ref<'venues' | 'difference'>('venues')
+  const view = ref<'venues' | 'difference' | 'pass'>('venues')
   const asked = ref<VenueId | null>(null)
   const lines = ref<LineKind>('all')
   /** Whether only lines are shown in which the venues differ. */

@@ -2,16 +2,17 @@
 import { LEADING } from '../attributes/catalogue'
 import { HOME, type Pose } from '../kinematics/head'
 import { checkedWith, missingHere } from '../palettes/placed'
-import { resolveValue } from '../palettes/resolve'
+import { resolveValue, type PaletteKind } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import { touchUpsOf } from '../palettes/touchUps'
 import { passCheckId, passStepId } from '../show/compositeIds'
+import { derived } from '../show/derived'
 import type { Pass } from '../show/entities'
 import { asPassId, asPersonId, type FixtureId, type PaletteId, type PassId, type PersonId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
-import { showRecordOf, type Show } from '../show/show'
-import { stageOf } from '../venue/stage'
-import { passOrder } from './passOrder'
+import { showRecordOf, type ShowPart } from '../show/show'
+import { stageOf, type StageKind } from '../venue/stage'
+import { PASS_ORDER_KINDS, passOrder } from './passOrder'
 
 /** Where a palette of a pass stands. */
 export const PASS_STATES = [
@@ -54,7 +55,7 @@ export interface PassInPlay {
 }
 
 /** The pass of the venue in play; null where none has been begun. */
-export function passInPlay(show: Show): { readonly id: PassId; readonly pass: Pass } | null {
+export function passInPlay(show: ShowPart<'pass' | 'show'>): { readonly id: PassId; readonly pass: Pass } | null {
   const { venue } = showRecordOf(show)
   const pass = show.all.pass.get(venue)
   return pass ? { id: asPassId(venue), pass } : null
@@ -64,30 +65,32 @@ export function passInPlay(show: Show): { readonly id: PassId; readonly pass: Pa
 const TURNED = 0.25
 
 /** How a palette turns a fixture here, degrees. */
-export function poseBy(show: Show, palette: PaletteId, rigged: RiggedFixture): Pose {
+export function poseBy(show: ShowPart<PaletteKind | StageKind>, palette: PaletteId, rigged: RiggedFixture): Pose {
   const { value } = resolveValue(show, rigged, LEADING.place, { kind: 'link', palette })
   return solvePosition(rigged.mount, stageOf(show), value, HOME).pose
 }
 
+type PassShow = ShowPart<'person' | 'pass' | 'passCheck' | (typeof PASS_ORDER_KINDS)[number]>
+
 /** The pass of the venue in play with every palette in it; null where none has been begun. */
-export function passOf(show: Show): PassInPlay | null {
+export const passOf = derived(['person', 'pass', 'passCheck', ...PASS_ORDER_KINDS], (show): PassInPlay | null => {
   const found = passInPlay(show)
   if (!found) return null
   const { id, pass } = found
   const taken = takenPalettes(show)
   const lines = passOrder(show, pass.order).map(({ palette, cues }) => lineOf(show, id, palette, cues, taken))
   return { id, pass, lines }
-}
+})
 
 /** By whom palettes are taken. */
-export function takenPalettes(show: Show): ReadonlyMap<PaletteId, PersonId> {
+export function takenPalettes(show: ShowPart<'person'>): ReadonlyMap<PaletteId, PersonId> {
   const found = new Map<PaletteId, PersonId>()
   for (const [id, { checking }] of show.all.person) if (checking !== null) found.set(checking, asPersonId(id))
   return found
 }
 
 function lineOf(
-  show: Show,
+  show: PassShow,
   pass: PassId,
   palette: PaletteId,
   cues: number,
@@ -110,7 +113,7 @@ function lineOf(
   }
 }
 
-function fixtureOf(show: Show, pass: PassId, palette: PaletteId, rigged: RiggedFixture): PassFixture {
+function fixtureOf(show: PassShow, pass: PassId, palette: PaletteId, rigged: RiggedFixture): PassFixture {
   const check = show.all.passCheck.get(passCheckId(pass, palette, rigged.id))
   const { venue } = showRecordOf(show)
   const isTouchedUp = touchUpsOf(show, palette, rigged.id).some((one) => one.venue === venue)

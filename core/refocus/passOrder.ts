@@ -9,10 +9,12 @@ import { contentsOf, palettesInOrder, resolveValue } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import { cuesUsing } from '../palettes/use'
 import { passStepId } from '../show/compositeIds'
+import { derivedEach } from '../show/derived'
 import type { Pass } from '../show/entities'
 import type { PaletteId } from '../show/ids'
-import { showRecordOf, type Show } from '../show/show'
-import { stageOf } from '../venue/stage'
+import { RIG_KINDS } from '../show/rig'
+import { showRecordOf, type ShowPart } from '../show/show'
+import { STAGE_KINDS, stageOf } from '../venue/stage'
 
 export interface PaletteToCheck {
   readonly palette: PaletteId
@@ -20,25 +22,33 @@ export interface PaletteToCheck {
   readonly cues: number
 }
 
+/** What the order of a pass goes by. */
+export const PASS_ORDER_KINDS = [
+  ...(['touchUp', 'passStep', 'paletteValue', 'recordedFixture', 'palette', 'cueValue', 'cue', 'cueList'] as const),
+  ...RIG_KINDS,
+  ...STAGE_KINDS,
+] as const
+type OrderedShow = ShowPart<(typeof PASS_ORDER_KINDS)[number]>
+
 /** Every palette that gives places, as a pass goes through them; those no cue uses come last, by number. */
-export function passOrder(show: Show, order: Pass['order']): PaletteToCheck[] {
+export const passOrder = derivedEach(PASS_ORDER_KINDS, (show, order: Pass['order']): readonly PaletteToCheck[] => {
   const all = palettesInOrder(show)
     .filter(({ id }) => givesPlaces(show, id))
     .map(({ id }) => ({ palette: id, cues: cuesUsing(show, id).length }))
   const used = all.filter(({ cues }) => cues > 0)
   const unused = all.filter(({ cues }) => cues === 0)
   return [...inOrder(show, used, order), ...unused]
-}
+})
 
 /** Also where none of those it places hangs here: that is to be told. */
-function givesPlaces(show: Show, palette: PaletteId): boolean {
+function givesPlaces(show: OrderedShow, palette: PaletteId): boolean {
   const contents = contentsOf(show).get(palette)
   const places = [contents?.own, contents?.kind].flatMap((reach) => [...(reach?.get(LEADING.place)?.values() ?? [])])
   const any = contents?.any.get(LEADING.place)
   return [...places, ...(any ? [any] : [])].some(({ value }) => value.kind !== 'link')
 }
 
-function inOrder(show: Show, used: readonly PaletteToCheck[], order: Pass['order']): readonly PaletteToCheck[] {
+function inOrder(show: OrderedShow, used: readonly PaletteToCheck[], order: Pass['order']): readonly PaletteToCheck[] {
   const byCue = byFirstCue(show, used)
   if (order === 'by cue') return byCue
   if (order === 'by hand') return byRank(show, byCue)
@@ -51,7 +61,7 @@ function inOrder(show: Show, used: readonly PaletteToCheck[], order: Pass['order
 }
 
 /** By the first cue that uses each, list by list. */
-function byFirstCue(show: Show, used: readonly PaletteToCheck[]): PaletteToCheck[] {
+function byFirstCue(show: OrderedShow, used: readonly PaletteToCheck[]): PaletteToCheck[] {
   const first = new Map(
     used.map(({ palette }) => {
       const places = cuesUsing(show, palette).flatMap((cue) => placeOfCue(show, cue) ?? [])
@@ -62,14 +72,14 @@ function byFirstCue(show: Show, used: readonly PaletteToCheck[]): PaletteToCheck
 }
 
 /** As they were put by hand; what was not comes after, by its first cue. */
-function byRank(show: Show, byCue: readonly PaletteToCheck[]): PaletteToCheck[] {
+function byRank(show: OrderedShow, byCue: readonly PaletteToCheck[]): PaletteToCheck[] {
   const { venue } = showRecordOf(show)
   const rank = ({ palette }: PaletteToCheck) => show.all.passStep.get(passStepId(venue, palette))?.rank ?? Infinity
   return [...byCue].sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)))
 }
 
 /** The middle of where a palette's light falls here, metres in the stage frame; null where it falls nowhere. */
-export function spotOf(show: Show, palette: PaletteId): Vec3 | null {
+export function spotOf(show: OrderedShow, palette: PaletteId): Vec3 | null {
   const points = checkedWith(show, palette).flatMap((rigged) => {
     const { value } = resolveValue(show, rigged, LEADING.place, { kind: 'link', palette })
     return solvePosition(rigged.mount, stageOf(show), value, HOME).point ?? []

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A show with its rooms: opens it, keeps it in step, and has the keys every room shares. */
 import { useEventListener } from '@vueuse/core'
-import { onUnmounted, watch } from 'vue'
+import { computed, onUnmounted, watch } from 'vue'
 import { movesUntil } from '#core/cues/arrivals'
 import { showId, type ShowId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
@@ -22,6 +22,9 @@ const selection = useSelection()
 const proposal = useProposal()
 const dialogs = useDialogs()
 const clock = useClock()
+
+/** The pass made for a tablet has the whole screen to itself. */
+const isOnStage = computed(() => route.path === `/shows/${route.params.show}/pass`)
 
 let opened: ShowId | null = null
 watch(
@@ -66,9 +69,12 @@ useActions({
 
 <template>
   <div v-if="store.view" class="flex h-full flex-col">
-    <TopBar :show="store.view" />
-    <WorkingSetBanner />
-    <EditBanner />
+    <template v-if="!isOnStage">
+      <TopBar :show="store.view" />
+      <WorkingSetBanner />
+      <EditBanner />
+      <CheckBanner :show="store.view" />
+    </template>
     <NuxtPage class="min-h-0 flex-1" />
     <KeyMapDialog :open="dialogs.open === 'keys'" @close="dialogs.close()" />
     <FindAnything :show="store.view" :open="dialogs.open === 'find'" @close="dialogs.close()" />

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 /** The Refocus room: the show in all its venues. */
 import { useEventListener } from '@vueuse/core'
+import { computed } from 'vue'
+import { passOrder } from '#core/refocus/passOrder'
 import { isTyping } from '../../../composables/keys/isTyping'
+import { usePass } from '../../../stores/pass'
 import { useProposal } from '../../../stores/proposal'
 import { useRefocusRoom } from '../../../stores/refocusRoom'
 import { useShow } from '../../../stores/show'
@@ -9,13 +12,22 @@ import DifferenceTable from '../../../components/refocus/DifferenceTable.vue'
 import VenueDetail from '../../../components/refocus/VenueDetail.vue'
 import VenueList from '../../../components/refocus/VenueList.vue'
 import VenueSheet from '../../../components/refocus/VenueSheet.vue'
+import BeginPass from '../../../components/pass/BeginPass.vue'
+import PassRoom from '../../../components/pass/PassRoom.vue'
+import PassSide from '../../../components/pass/PassSide.vue'
 
 const store = useShow()
 const room = useRefocusRoom()
 const proposal = useProposal()
+const pass = usePass()
+const isPassing = computed(() => room.view === 'pass' && pass.pass !== null)
+const venueInPlay = computed(() => room.venues.find(({ id }) => id === room.inPlay)?.venue.name ?? '')
+/** How many palettes a pass would go through. */
+const palettes = computed(() => (store.view ? passOrder(store.view, 'by cue').length : 0))
 const VIEWS = [
   { key: 'venues', name: 'Per venue' },
   { key: 'difference', name: 'Difference' },
+  { key: 'pass', name: 'Pass' },
 ] as const
 
 useEventListener('keydown', (event) => {
@@ -27,15 +39,30 @@ useEventListener('keydown', (event) => {
 
 <template>
   <main v-if="store.view" class="grid min-h-0 grid-cols-[300px_minmax(0,1fr)] grid-rows-[minmax(0,1fr)_auto]">
-    <aside class="flex min-h-0 flex-col overflow-y-auto border-r border-rule bg-deck" aria-label="Venues of the show">
+    <aside
+      v-if="isPassing"
+      class="flex min-h-0 flex-col border-r border-rule bg-deck"
+      :aria-label="`Pass at ${venueInPlay}`"
+    >
+      <PassSide :show="store.view" class="min-h-0 flex-1" />
+    </aside>
+    <aside
+      v-else
+      class="flex min-h-0 flex-col overflow-y-auto border-r border-rule bg-deck"
+      aria-label="Venues of the show"
+    >
       <VenueList :show="store.view" />
       <VenueDetail v-if="room.venue" :id="room.venue.id" :show="store.view" :venue="room.venue.venue" />
     </aside>
-    <section class="flex min-h-0 flex-col bg-night" :aria-label="room.view === 'venues' ? 'Per venue' : 'Difference'">
+    <section class="flex min-h-0 flex-col bg-night" :aria-label="VIEWS.find(({ key }) => key === room.view)?.name">
       <nav class="flex shrink-0 border-b border-rule bg-deck px-3 py-1.5" aria-label="Parts of the room">
         <SwitchField label="Seen as" :options="VIEWS" :value="room.view" @choose="(key) => (room.view = key)" />
       </nav>
       <VenueSheet v-if="room.view === 'venues'" :show="store.view" class="min-h-0 flex-1" />
+      <PassRoom v-else-if="isPassing" :show="store.view" class="min-h-0 flex-1" />
+      <div v-else-if="room.view === 'pass'" class="flex min-h-0 flex-1 overflow-y-auto p-4">
+        <BeginPass :venue="venueInPlay" :palettes="palettes" />
+      </div>
       <DifferenceTable v-else :show="store.view" class="min-h-0 flex-1" />
     </section>
     <ProposalBar v-if="proposal.current" class="col-span-2" />

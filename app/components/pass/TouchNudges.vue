@@ -1,0 +1,60 @@
+<script setup lang="ts">
+/** Beside the pad: what is worked on, its size, how far a nudge goes and what it counts for. */
+import { computed } from 'vue'
+import { fixtureNumber } from '#core/show/cells'
+import type { Show } from '#core/show/show'
+import { NUDGES, usePass } from '../../stores/pass'
+import CorrectionSwitch from './CorrectionSwitch.vue'
+
+const props = defineProps<{ show: Show }>()
+const pass = usePass()
+/** A press makes a pool so much larger. */
+const WIDER = 1.1
+
+const worked = computed(() => {
+  const one = pass.light.find(({ rigged }) => rigged.id === pass.fixture)
+  if (!one) return null
+  const { hang } = one.rigged.place
+  const throwMetres = one.position.throwMetres
+  const short = one.position.state === 'out of reach' ? `, ${one.position.shortDegrees.toFixed(1)}° short` : ''
+  return {
+    number: fixtureNumber(one.rigged.fixture),
+    words: `from ${props.show.all.hang.get(hang)?.name ?? ''}${throwMetres === null ? '' : `, throw ${throwMetres.toFixed(1)} m`}${short}`,
+  }
+})
+const mayResize = computed(() => pass.mayCorrectForGood)
+</script>
+
+<template>
+  <div class="flex flex-col gap-3">
+    <p class="text-lg">
+      <template v-if="worked"
+        ><strong>{{ worked.number }}</strong> {{ worked.words }}</template
+      >
+      <template v-else>All {{ pass.meant.length }} together</template>
+    </p>
+    <div v-if="mayResize" class="grid grid-cols-2 gap-2" role="group" aria-label="Size, in every venue">
+      <button type="button" class="quiet-button min-h-14 text-lg font-semibold" @click="pass.resize(1 / WIDER)">
+        Smaller
+      </button>
+      <button type="button" class="quiet-button min-h-14 text-lg font-semibold" @click="pass.resize(WIDER)">
+        Wider
+      </button>
+    </div>
+    <div class="grid grid-cols-3 gap-2" role="radiogroup" aria-label="A nudge is">
+      <button
+        v-for="(by, i) in NUDGES.metres"
+        :key="by"
+        type="button"
+        role="radio"
+        class="quiet-button min-h-14 px-1 text-lg font-semibold"
+        :class="pass.size === i ? 'border-coral' : ''"
+        :aria-checked="pass.size === i"
+        @click="pass.size = i"
+      >
+        {{ by * 100 }} cm
+      </button>
+    </div>
+    <CorrectionSwitch />
+  </div>
+</template>
