@@ -6,6 +6,7 @@ import { clearTouchUps } from './refocus/clearTouchUps'
 import { noteTouchUps } from './refocus/noteTouchUps'
 import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
+import { trueUp } from './refocus/trueUp'
 import { correctPalette } from './refocus/correctPalette'
 import { resizeInPalette } from './refocus/resizeInPalette'
 import { beginPass } from './passes/beginPass'
@@ -180,6 +181,7 @@ const CHANGES = {
   makeTouchUpsGood,
   keepOffsetHere,
   correctPalette,
+  trueUp,
   resizeInPalette,
   beginPass,
   changePass,

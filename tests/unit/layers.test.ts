@@ -17,7 +17,7 @@ const LAYERS = [
   ['exchange', 'access'],
 ]
 /** What core takes that is not its own: pure computation, nothing of a machine. */
-const TAKEN_BY_CORE = ['zod', 'fast-deep-equal', 'd3-array', 'd3-polygon', 'poly-decomp-es', 'culori/fn']
+const TAKEN_BY_CORE = ['zod', 'fast-deep-equal', 'd3-array', 'd3-polygon', 'poly-decomp-es', 'culori/fn', 'ml-matrix']
 const rankOf = (folder: string) => LAYERS.findIndex((layer) => layer.includes(folder))
 
 function sources(folder: string): string[] {
