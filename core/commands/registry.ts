@@ -7,6 +7,7 @@ import { noteTouchUps } from './refocus/noteTouchUps'
 import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
 import { trueUp } from './refocus/trueUp'
+import { tieToStage } from './refocus/tieToStage'
 import { correctPalette } from './refocus/correctPalette'
 import { resizeInPalette } from './refocus/resizeInPalette'
 import { beginPass } from './passes/beginPass'
@@ -181,6 +182,7 @@ const CHANGES = {
   makeTouchUpsGood,
   keepOffsetHere,
   correctPalette,
+  tieToStage,
   trueUp,
   resizeInPalette,
   beginPass,
