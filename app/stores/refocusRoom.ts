@@ -17,9 +17,19 @@ export const LINE_KINDS = [
 ] as const satisfies readonly { key: string; name: string; kinds: readonly VenueRow['kind'][] | null }[]
 export type LineKind = (typeof LINE_KINDS)[number]['key']
 
+/** The parts of the room. */
+export const REFOCUS_VIEWS = [
+  { key: 'venues', name: 'Per venue' },
+  { key: 'difference', name: 'Difference' },
+  { key: 'pass', name: 'Pass' },
+  { key: 'touchUps', name: 'Touch-ups' },
+  { key: 'angles', name: 'Angles' },
+] as const
+export type RefocusView = (typeof REFOCUS_VIEWS)[number]['key']
+
 export const useRefocusRoom = defineStore('refocusRoom', () => {
   const store = useShow()
-  const view = ref<'venues' | 'difference' | 'pass'>('venues')
+  const view = ref<RefocusView>('venues')
   const asked = ref<VenueId | null>(null)
   const lines = ref<LineKind>('all')
   /** Whether only lines are shown in which the venues differ. */

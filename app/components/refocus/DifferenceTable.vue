@@ -2,14 +2,17 @@
 /** What another venue does to each palette, what hurts most first. */
 import { computed, ref } from 'vue'
 import { LOSSES, lossesOf, type PaletteDifference } from '#core/refocus/difference'
+import { differenceTable } from '#core/exchange/differenceTable'
 import { asVenueId } from '#core/show/ids'
-import type { Show } from '#core/show/show'
+import { showRecordOf, type Show } from '#core/show/show'
 import { LOSS_WORDS, lossesInWords, measured, mostTurned } from '../../composables/refocus/differenceWords'
+import { downloadTable } from '../../composables/table/downloadTable'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { useDifference } from '../../stores/difference'
 import { useRefocusRoom } from '../../stores/refocusRoom'
 import GridTable from '../grid/GridTable.vue'
 import CheckBar from '../travel/CheckBar.vue'
+import DifferenceDetail from './DifferenceDetail.vue'
 
 const props = defineProps<{ show: Show }>()
 const difference = useDifference()
@@ -74,6 +77,17 @@ const chips = computed(() => [
 function choose(side: 'askedHere' | 'askedThere', { target }: Event) {
   if (target instanceof HTMLSelectElement) difference[side] = asVenueId(target.value)
 }
+/** The line that is opened: the one chosen, alone. */
+const opened = computed(() => {
+  const [only] = selected.value
+  return selected.value.size === 1 ? (difference.found.find(({ palette }) => palette === only) ?? null) : null
+})
+function download() {
+  const { here, there } = difference
+  if (!here || !there) return
+  const name = `${showRecordOf(props.show).name}, difference`
+  downloadTable(name, differenceTable(props.show, difference.found, here, there))
+}
 const NOTHING_TO_TYPE = async () => null
 </script>
 
@@ -115,7 +129,10 @@ const NOTHING_TO_TYPE = async () => null
           <CheckBar :part="difference.part" label="Looking through the palettes" />
           <button type="button" class="chip px-1.5" @click="difference.stop()">Stop</button>
         </div>
-        <div v-else class="flex flex-wrap gap-1" role="radiogroup" aria-label="What is worse">
+        <button v-else type="button" class="chip" :disabled="difference.found.length === 0" @click="download">
+          To a table
+        </button>
+        <div v-if="difference.part === null" class="flex flex-wrap gap-1" role="radiogroup" aria-label="What is worse">
           <button
             v-for="{ key, name, count } in chips"
             :key="key"
@@ -131,5 +148,14 @@ const NOTHING_TO_TYPE = async () => null
         </div>
       </template>
     </GridTable>
+    <DifferenceDetail
+      v-if="opened && difference.here && difference.there"
+      class="min-h-0 flex-[1.3]"
+      :show="show"
+      :difference="opened"
+      :here="difference.here"
+      :there="difference.there"
+      @close="selected = new Set()"
+    />
   </div>
 </template>

@@ -9,6 +9,7 @@ import { counted } from '#core/show/counted'
 import { showRecordOf, type Show } from '#core/show/show'
 import { NOT_A_NUMBER } from '../../composables/forms/numbers'
 import { useCommit } from '../../composables/forms/useCommit'
+import { downloadTable } from '../../composables/table/downloadTable'
 import type { GridColumn, GridPaste } from '../../composables/table/gridColumn'
 import { LINE_KINDS, useRefocusRoom } from '../../stores/refocusRoom'
 import GridTable from '../grid/GridTable.vue'
@@ -74,12 +75,7 @@ async function paste({ cells, rows: ids, columns: keys }: GridPaste) {
 
 /** The whole sheet as a file. */
 function download() {
-  const text = Papa.unparse(venueTable(props.show), { newline: '\r\n' })
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([`\uFEFF${text}`], { type: 'text/csv' }))
-  link.download = `${showRecordOf(props.show).name}, venues.csv`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  downloadTable(`${showRecordOf(props.show).name}, venues`, venueTable(props.show))
 }
 async function upload() {
   const chosen = file.value?.files?.[0]

@@ -6,11 +6,13 @@ import { passOrder } from '#core/refocus/passOrder'
 import { isTyping } from '../../../composables/keys/isTyping'
 import { usePass } from '../../../stores/pass'
 import { useProposal } from '../../../stores/proposal'
-import { useRefocusRoom } from '../../../stores/refocusRoom'
+import { REFOCUS_VIEWS, useRefocusRoom } from '../../../stores/refocusRoom'
 import { useShow } from '../../../stores/show'
 import DifferenceTable from '../../../components/refocus/DifferenceTable.vue'
 import VenueDetail from '../../../components/refocus/VenueDetail.vue'
 import VenueList from '../../../components/refocus/VenueList.vue'
+import AnglesTable from '../../../components/refocus/AnglesTable.vue'
+import TouchUpTable from '../../../components/refocus/TouchUpTable.vue'
 import VenueSheet from '../../../components/refocus/VenueSheet.vue'
 import BeginPass from '../../../components/pass/BeginPass.vue'
 import PassRoom from '../../../components/pass/PassRoom.vue'
@@ -24,11 +26,6 @@ const isPassing = computed(() => room.view === 'pass' && pass.pass !== null)
 const venueInPlay = computed(() => room.venues.find(({ id }) => id === room.inPlay)?.venue.name ?? '')
 /** How many palettes a pass would go through. */
 const palettes = computed(() => (store.view ? passOrder(store.view, 'by cue').length : 0))
-const VIEWS = [
-  { key: 'venues', name: 'Per venue' },
-  { key: 'difference', name: 'Difference' },
-  { key: 'pass', name: 'Pass' },
-] as const
 
 useEventListener('keydown', (event) => {
   if (!proposal.pending || isTyping(event)) return
@@ -54,15 +51,20 @@ useEventListener('keydown', (event) => {
       <VenueList :show="store.view" />
       <VenueDetail v-if="room.venue" :id="room.venue.id" :show="store.view" :venue="room.venue.venue" />
     </aside>
-    <section class="flex min-h-0 flex-col bg-night" :aria-label="VIEWS.find(({ key }) => key === room.view)?.name">
+    <section
+      class="flex min-h-0 flex-col bg-night"
+      :aria-label="REFOCUS_VIEWS.find(({ key }) => key === room.view)?.name"
+    >
       <nav class="flex shrink-0 border-b border-rule bg-deck px-3 py-1.5" aria-label="Parts of the room">
-        <SwitchField label="Seen as" :options="VIEWS" :value="room.view" @choose="(key) => (room.view = key)" />
+        <SwitchField label="Seen as" :options="REFOCUS_VIEWS" :value="room.view" @choose="(key) => (room.view = key)" />
       </nav>
       <VenueSheet v-if="room.view === 'venues'" :show="store.view" class="min-h-0 flex-1" />
       <PassRoom v-else-if="isPassing" :show="store.view" class="min-h-0 flex-1" />
       <div v-else-if="room.view === 'pass'" class="flex min-h-0 flex-1 overflow-y-auto p-4">
         <BeginPass :venue="venueInPlay" :palettes="palettes" />
       </div>
+      <TouchUpTable v-else-if="room.view === 'touchUps'" :show="store.view" class="min-h-0 flex-1" />
+      <AnglesTable v-else-if="room.view === 'angles'" :show="store.view" class="min-h-0 flex-1" />
       <DifferenceTable v-else :show="store.view" class="min-h-0 flex-1" />
     </section>
     <ProposalBar v-if="proposal.current" class="col-span-2" />
