@@ -7,6 +7,8 @@ import { emptyShow, type Show } from '#core/show/show'
 export class ShowBuilder {
   show: Show
   readonly person: PersonId
+  /** What the clock says, milliseconds. */
+  now = 0
   #commands = 0
 
   constructor(id: string, person = 'demo') {
@@ -18,7 +20,7 @@ export class ShowBuilder {
     this.#commands += 1
     const outcome = runCommand(this.show, name, input, commandId.parse(`demo${this.#commands}`), {
       person: this.person,
-      now: 0,
+      now: this.now,
     })
     if (!outcome.ok) throw new Error(`${name}: ${outcome.refusal.message}`)
     this.show = applyChanges(this.show, outcome.changes)

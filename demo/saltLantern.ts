@@ -5,20 +5,27 @@ import { AIMED, ANGLED, LEVELS } from './palettes'
 import { LIFT_CUES, MAIN_CUES, type DemoCue, type Step } from './cues'
 import { FIXTURES, HANGS } from './rig'
 import { harbourHall, quarryPlayhouse, SET_PIECES, TARGETS } from './stage'
-import { OSTREL_TYPES } from './types'
+import * as types from './types'
 import { ShowBuilder } from './builder'
 import { colourOfHex } from '#core/colour/colour'
 import { choose } from './choices'
-import { ORIGIN, vec3 } from '#core/geometry/vector'
+import { add, ORIGIN, vec3, type Vec3 } from '#core/geometry/vector'
+import { passOrder } from '#core/refocus/passOrder'
 import { isNumberAttribute, LISTED_ATTRIBUTES } from '#core/attributes/attribute'
 import { FAMILIES } from '#core/attributes/families'
-import { asHangId, asSetPieceId, asVenueId } from '#core/show/ids'
+import { asFixtureTypeId, asHangId, asSetPieceId, asVenueId, type VenueId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
 
-/** The demo show under an id. Takes about a second: it runs every command a person would have. */
-export function buildSaltLantern(id: string): Show {
+const HALF_AN_HOUR = 30 * 60_000
+
+/**
+ * The demo show under an id, made at an instant, milliseconds; its pass has been under way for half an hour.
+ * Takes about a second: it runs every command a person would have.
+ */
+export function buildSaltLantern(id: string, at = HALF_AN_HOUR): Show {
   const builder = new ShowBuilder(id)
-  builder.run('beginShow', { name: 'The Salt Lantern', venue: harbourHall, types: [...OSTREL_TYPES] })
+  builder.now = Math.round(at - HALF_AN_HOUR)
+  builder.run('beginShow', { name: 'The Salt Lantern', venue: harbourHall, types: [...types.OSTREL_TYPES] })
   builder.run('joinShow', { name: 'Demo' })
   builder.run('importRig', { hangs: [...HANGS], fixtures: [...FIXTURES], targets: [] })
   for (const piece of SET_PIECES) builder.run('addSetPiece', piece)
@@ -156,17 +163,31 @@ function take(builder: ShowBuilder, choices: Choices, step: Step): void {
     })
 }
 
-/** The tour stop: trims about 0.85 m lower, parts of the set 1.2 m further upstage. */
+/** By how much hangs stand otherwise at the tour stop, metres in the stage frame. */
+const QUARRY_HANGS: Readonly<Record<string, Vec3>> = {
+  Bridge: vec3(0, 0.5, -0.6),
+  'Bar 1': vec3(0, 0.25, -0.85),
+  'Bar 2': vec3(0, 0.2, -1.05),
+  'Bar 3': vec3(0, 0.3, -0.85),
+  'Boom right': vec3(0.4, 0, -0.2),
+}
+/** Hung at the tour stop only, and played there instead of a fixture of the boom that is not up. */
+const STAND_IN = { number: 45, plays: 43, hang: 'Bar 1', along: 5.9 } as const
+
+/**
+ * The tour stop: other trims and depths, parts of the set further upstage, one boom missing, two fixtures
+ * absent, a substitute, three touch-ups, and a pass that is under way.
+ */
 function addQuarry(builder: ShowBuilder): void {
   const home = showRecordOf(builder.show).venue
   builder.run('addVenue', quarryPlayhouse)
   const quarry = [...builder.show.all.venue.keys()].find((id) => id !== home)
   if (quarry === undefined) throw new RangeError('the tour stop was not added')
   builder.run('switchVenue', { venue: asVenueId(quarry) })
-  for (const [id, hang] of builder.show.all.hang) {
+  for (const [id, { name }] of builder.show.all.hang) {
     const place = builder.show.all.hangPlace.get(placeId(quarry, id))
-    if (!place || hang.form === 'floor' || hang.form === 'boom') continue
-    builder.run('moveHang', { hang: asHangId(id), origin: { ...place.origin, z: place.origin.z - 0.85 } })
+    const by = QUARRY_HANGS[name]
+    if (place && by) builder.run('moveHang', { hang: asHangId(id), origin: add(place.origin, by) })
   }
   for (const [id, piece] of builder.show.all.setPiece) {
     const place = builder.show.all.setPiecePlace.get(placeId(quarry, id))
@@ -174,5 +195,57 @@ function addQuarry(builder: ShowBuilder): void {
     const position = { ...place.position, y: place.position.y + 1.2 }
     builder.run('moveSetPiece', { setPiece: asSetPieceId(id), position, yaw: place.yaw })
   }
+  missAtQuarry(builder, asVenueId(quarry))
+  touchUpAtQuarry(builder)
+  checkAtQuarry(builder)
   builder.run('switchVenue', { venue: home })
+}
+
+/** What does not hang at the tour stop, and what stands in for some of it. */
+function missAtQuarry(builder: ShowBuilder, venue: VenueId): void {
+  const { number, plays, hang, along } = STAND_IN
+  const type = [...builder.show.all.fixtureType].find(([, { name }]) => name === types.dunlin.name)?.[0]
+  if (type === undefined) throw new RangeError('the type of the stand-in is gone')
+  const straight = { out: 0, drop: 0.12, yaw: 0, pitch: 0, roll: 0, gap: null }
+  const place = { ...straight, count: 1, middle: along, numberFrom: number, mode: null }
+  builder.run('placeFixtures', { ...place, hang: choose(builder.show).hang(hang), type: asFixtureTypeId(type) })
+  const choices = choose(builder.show)
+  const cell = (fixture: string, value: string | null) =>
+    choices.fixtures(fixture).map((id) => ({ kind: 'fixture', id, what: 'on', venue, value }) as const)
+  const cells = [...cell('26, 44', null), ...cell(String(plays), `by ${number}`)]
+  builder.run('setInVenues', { cells })
+  const boom = { kind: 'hang', id: choices.hang('Boom left'), what: 'trim', venue, value: null } as const
+  builder.run('setInVenues', { cells: [boom] })
+}
+
+/** Three on the lantern gallery that point the same way. */
+function touchUpAtQuarry(builder: ShowBuilder): void {
+  const choices = choose(builder.show)
+  for (const [fixture, x, y] of [
+    ['31', 0.09, 0.03],
+    ['34', 0.05, 0.02],
+    ['38', -0.02, 0.04],
+  ] as const)
+    builder.run('touchUp', {
+      palette: choices.palette(3),
+      fixtures: choices.fixtures(fixture),
+      by: { metres: vec3(x, y, 0) },
+    })
+}
+
+/** So many palettes of the pass are done: a dozen are left. */
+const LEFT = 12
+/** From one of them to the next, milliseconds. */
+const PACE = 140_000
+
+function checkAtQuarry(builder: ShowBuilder): void {
+  builder.run('beginPass', { order: 'by cue', level: 0.7, others: 'out', corrections: 'for here' })
+  const used = passOrder(builder.show, 'by cue').filter(({ cues }) => cues > 0)
+  for (const { palette } of used.slice(0, used.length - LEFT)) {
+    builder.now += PACE
+    builder.run('confirmInPass', { palette, fixtures: null })
+  }
+  const choices = choose(builder.show)
+  builder.run('noteCue', { cue: choices.cue(1, 14), text: 'Bow too high from the bridge' })
+  builder.run('noteCue', { cue: choices.cue(1, 22), text: '24 hits the sign in the wing' })
 }

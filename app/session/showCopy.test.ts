@@ -28,7 +28,7 @@ describe('a copy beside the page', () => {
     const copy = copyOf(START)
     let held = START
     let told = 0
-    for (let i = 0; i < 150; i++) {
+    for (let i = 0; i < 250; i++) {
       const args = new RandomArguments(at.show, [START], random)
       const name = args.pick(COMMAND_NAMES)
       if (!name) continue

@@ -33,6 +33,7 @@ export type StageChange = Extract<
   | 'keepPalette'
   | 'removeFromPalette'
   | 'splitPalette'
+  | 'takeOverValues'
   | 'trueUp'
   | 'spreadPalette'
   | 'storeInPalette'

@@ -8,6 +8,7 @@ import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
 import { trueUp } from './refocus/trueUp'
 import { tieToStage } from './refocus/tieToStage'
+import { takeOverValues } from './refocus/takeOverValues'
 import { correctPalette } from './refocus/correctPalette'
 import { resizeInPalette } from './refocus/resizeInPalette'
 import { beginPass } from './passes/beginPass'
@@ -182,6 +183,7 @@ const CHANGES = {
   makeTouchUpsGood,
   keepOffsetHere,
   correctPalette,
+  takeOverValues,
   tieToStage,
   trueUp,
   resizeInPalette,

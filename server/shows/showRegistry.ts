@@ -135,7 +135,7 @@ export class ShowRegistry {
     await this.knex.transaction(async (transaction) => {
       await transaction.raw('select pg_advisory_xact_lock(7246)')
       if ((await listShows(transaction)).length > 0) return
-      await writeWholeShow(transaction, buildSaltLantern('salt-lantern'))
+      await writeWholeShow(transaction, buildSaltLantern('salt-lantern', Date.now()))
     })
   }
 
