@@ -4,6 +4,7 @@ import { looseLeftBehind } from '#core/refocus/looseBehind'
 import type { LooseValue } from '#core/refocus/looseValues'
 import { withDelta, type Delta } from '#core/show/delta'
 import type { DarkMove } from '#core/cues/darkMoves'
+import type { CueDifference } from '#core/refocus/cueDifference'
 import type { PaletteDifference } from '#core/refocus/difference'
 import type { CueListId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -63,6 +64,11 @@ export class ShowCopy {
   /** Brings the copy to what is seen, and finds what two venues do to each palette. */
   difference(toSeen: Delta, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>): Promise<boolean> {
     return this.#work.difference(this.#see(toSeen), here, there, tell)
+  }
+
+  /** Brings the copy to what is seen, and finds what two venues do to each cue. */
+  cueDifference(toSeen: Delta, here: VenueId, there: VenueId, tell: Tell<CueDifference>): Promise<boolean> {
+    return this.#work.cueDifference(this.#see(toSeen), here, there, tell)
   }
 
   /** Ends a job that goes on. */

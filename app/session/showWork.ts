@@ -1,5 +1,6 @@
 /** Long work on a show, done in slices, so that whatever else is asked meanwhile has its turn. */
 import { darkMovesByFixture, type DarkMove } from '#core/cues/darkMoves'
+import { cueDifferencesOf, type CueDifference } from '#core/refocus/cueDifference'
 import { differencesOf, type PaletteDifference } from '#core/refocus/difference'
 import type { CueListId, FixtureId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -13,7 +14,7 @@ export interface News<T> {
 }
 export type Tell<T> = (news: News<T>) => void
 
-export type ShowJob = 'check' | 'unwinding' | 'dark moves' | 'difference'
+export type ShowJob = 'check' | 'unwinding' | 'dark moves' | 'difference' | 'cue difference'
 
 /** What is to be unwound: some heads of a list or all, with the ways chosen by hand or without. */
 export interface UnwindingAsked {
@@ -34,7 +35,13 @@ interface Stage {
 export class ShowWork {
   /** What a check knows when it is left off is kept for the next time. */
   readonly #check = new TravelCheck()
-  readonly #asked: Record<ShowJob, number> = { check: 0, unwinding: 0, 'dark moves': 0, difference: 0 }
+  readonly #asked: Record<ShowJob, number> = {
+    check: 0,
+    unwinding: 0,
+    'dark moves': 0,
+    difference: 0,
+    'cue difference': 0,
+  }
 
   /** Checks the moves of a show. */
   checkMoves(show: Show, tell: Tell<CheckedCourse>): Promise<boolean> {
@@ -56,6 +63,12 @@ export class ShowWork {
   difference(show: Show, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>): Promise<boolean> {
     const work = differencesOf(show, here, there)
     return this.#run('difference', work, ({ difference }) => (difference ? [difference] : []), tell)
+  }
+
+  /** Finds what two venues do to each cue. */
+  cueDifference(show: Show, here: VenueId, there: VenueId, tell: Tell<CueDifference>): Promise<boolean> {
+    const work = cueDifferencesOf(show, here, there)
+    return this.#run('cue difference', work, ({ difference }) => (difference ? [difference] : []), tell)
   }
 
   /** Ends a job that goes on. */

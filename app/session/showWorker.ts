@@ -2,6 +2,7 @@
 import { proxy, releaseProxy, transfer, wrap, type Remote } from 'comlink'
 import type { DarkMove } from '#core/cues/darkMoves'
 import { deltaBetween } from '#core/show/delta'
+import type { CueDifference } from '#core/refocus/cueDifference'
 import type { PaletteDifference } from '#core/refocus/difference'
 import type { CueListId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -68,6 +69,12 @@ export class ShowWorker {
     return Promise.race([this.#copy.difference(this.#toSeen(show), here, there, proxy(tell)), this.#ended])
   }
 
+  /** Finds what two venues do to each cue, telling it as it goes. */
+  async cueDifference(show: Show, here: VenueId, there: VenueId, tell: Tell<CueDifference>): Promise<boolean> {
+    await Promise.race([this.isSound, this.#ended])
+    return Promise.race([this.#copy.cueDifference(this.#toSeen(show), here, there, proxy(tell)), this.#ended])
+  }
+
   /** Ends a job that goes on. */
   stop(job: ShowJob): void {
     void this.#copy.stop(job)
@@ -89,7 +96,7 @@ export class ShowWorker {
 /** What stands beside an open show. */
 export type Beside = Pick<
   ShowWorker,
-  'isSound' | 'close' | 'checkMoves' | 'unwind' | 'darkMoves' | 'difference' | 'stop'
+  'isSound' | 'close' | 'checkMoves' | 'unwind' | 'darkMoves' | 'difference' | 'cueDifference' | 'stop'
 > & {
   consequences(before: Show, after: Show, isSettled: boolean): Promise<Consequences> | Consequences
 }
@@ -101,7 +108,7 @@ export function besideShow(bytes: ArrayBuffer, show: Show): Beside {
 
 function atOnce(bytes: ArrayBuffer): Beside {
   const work = new ShowWork()
-  const jobs: readonly ShowJob[] = ['check', 'unwinding', 'dark moves', 'difference']
+  const jobs: readonly ShowJob[] = ['check', 'unwinding', 'dark moves', 'difference', 'cue difference']
   return {
     isSound: framePainted().then(() => isSnapshotSound(bytes)),
     consequences: consequencesOf,
@@ -109,6 +116,7 @@ function atOnce(bytes: ArrayBuffer): Beside {
     unwind: (show, asked, tell) => work.unwind(show, asked, tell),
     darkMoves: (show, list, tell) => work.darkMoves(show, list, tell),
     difference: (show, here, there, tell) => work.difference(show, here, there, tell),
+    cueDifference: (show, here, there, tell) => work.cueDifference(show, here, there, tell),
     stop: (job) => work.stop(job),
     close: () => jobs.forEach((job) => work.stop(job)),
   }

@@ -35,6 +35,7 @@ it('works out itself what a worker that ended would have, and goes on with the n
         checkMoves: () => Promise.resolve(true),
         darkMoves: () => Promise.resolve(true),
         difference: () => Promise.resolve(true),
+        cueDifference: () => Promise.resolve(true),
         stop: () => undefined,
       },
       ...{ unwind: () => Promise.resolve(true), stopUnwinding: () => undefined },

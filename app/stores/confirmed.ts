@@ -7,6 +7,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { DarkMove } from '#core/cues/darkMoves'
 import type { JournalEntry } from '#core/journal/entry'
+import type { CueDifference } from '#core/refocus/cueDifference'
 import type { PaletteDifference } from '#core/refocus/difference'
 import type { CommandId, CueListId, PersonId, VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
@@ -132,6 +133,9 @@ export const useConfirmed = defineStore('confirmed', () => {
   /** Finds what two venues do to each palette. */
   const difference = (show: Show, here: VenueId, there: VenueId, tell: Tell<PaletteDifference>) =>
     besidePage((asked) => asked.difference(show, here, there, tell))
+  /** Finds what two venues do to each cue. */
+  const cueDifference = (show: Show, here: VenueId, there: VenueId, tell: Tell<CueDifference>) =>
+    besidePage((asked) => asked.cueDifference(show, here, there, tell))
   const stop = (job: ShowJob) => beside?.stop(job)
 
   function clear() {
@@ -161,6 +165,7 @@ export const useConfirmed = defineStore('confirmed', () => {
     unwind,
     darkMoves,
     difference,
+    cueDifference,
     stop,
     clear,
   }

@@ -24,6 +24,8 @@ export const REFOCUS_VIEWS = [
   { key: 'pass', name: 'Pass' },
   { key: 'touchUps', name: 'Touch-ups' },
   { key: 'angles', name: 'Angles' },
+  { key: 'takeOver', name: 'Take over' },
+  { key: 'cues', name: 'Through the cues' },
 ] as const
 export type RefocusView = (typeof REFOCUS_VIEWS)[number]['key']
 

@@ -4,6 +4,7 @@
  */
 import { normalise, subtract } from '../geometry/vector'
 import type { Attribute } from '../attributes/attribute'
+import type { StageFixture } from '../cues/onStage'
 import { beamAt } from '../kinematics/forward'
 import { HOME } from '../kinematics/head'
 import { solvePosition, solveZoom, type SolvedPosition } from '../palettes/solve'
@@ -37,11 +38,13 @@ export interface LightThere {
   readonly zones: readonly string[]
 }
 
-/** A fixture of a palette in both; null where it does not hang, or the palette gives it no place. */
+/** A fixture of a palette or a cue in both; null where it does not hang, or is given no place or no light. */
 export interface FixtureDifference {
   readonly fixture: FixtureId
   readonly here: LightThere | null
   readonly there: LightThere | null
+  /** Whether its move got too fast for its motors there; only told of cues. */
+  readonly isTooFast?: boolean
 }
 
 export interface PaletteDifference {
@@ -112,8 +115,18 @@ function lightThere(
 ): LightThere {
   const valueOf = (attribute: Attribute) => resolveValue(show, rigged, attribute, { kind: 'link', palette }).value
   const position = solvePosition(rigged.mount, stage, valueOf(LEADING.place), HOME)
+  const zoom = solveZoom(rigged, valueOf(LEADING.width), position.throwMetres)
+  return lightOf(show, stage, zones, { rigged, position, zoom })
+}
+
+/** What a fixture's light is as it stands: throw, pool, light along it, and what it meets. */
+export function lightOf(
+  show: Show,
+  stage: Stage,
+  zones: readonly Zone[],
+  { rigged, position, zoom }: Pick<StageFixture, 'rigged' | 'position' | 'zoom'>,
+): LightThere {
   const { pose, point, throwMetres, state, shortDegrees, missMetres } = position
-  const zoom = solveZoom(rigged, valueOf(LEADING.width), throwMetres)
   const beam = beamAt(rigged.mount, pose)
   const along =
     point && throwMetres
@@ -142,7 +155,10 @@ function lightThere(
 }
 
 /** What is worse there than here. */
-export const LOSSES = ['absent', 'out of reach', 'in the way', 'keep clear', 'too wide or narrow', 'darker'] as const
+export const LOSSES = [
+  ...(['absent', 'out of reach', 'in the way', 'keep clear'] as const),
+  ...(['stays behind', 'too fast', 'too wide or narrow', 'darker'] as const),
+] as const
 export type Loss = (typeof LOSSES)[number]
 
 /** Light that keeps less than this part of what it was is told. */
@@ -152,13 +168,16 @@ const isReached = ({ state }: LightThere) =>
   state !== 'out of reach' && state !== 'no place here' && state !== 'outside stops'
 
 /** What a fixture loses on the way from the one venue to the other, the worst first. */
-export function lossesOf({ here, there }: FixtureDifference): Loss[] {
+export function lossesOf({ here, there, isTooFast }: FixtureDifference): Loss[] {
   if (!here) return []
   if (!there) return ['absent']
   const losses: Loss[] = []
   if (isReached(here) && !isReached(there)) losses.push('out of reach')
   if (there.blockedBy !== null && there.blockedBy !== here.blockedBy) losses.push('in the way')
   if (there.zones.some((zone) => !here.zones.includes(zone))) losses.push('keep clear')
+  // Raw angles follow nothing: what they light there is by chance.
+  if (here.state === 'angles' && there.state === 'angles') losses.push('stays behind')
+  if (isTooFast) losses.push('too fast')
   if (here.fits && !there.fits) losses.push('too wide or narrow')
   if (here.lux !== null && there.lux !== null && there.lux < here.lux * DARKER) losses.push('darker')
   return losses
@@ -169,8 +188,10 @@ export function turnOf({ here, there }: FixtureDifference): number | null {
   return here && there ? Math.max(Math.abs(there.pan - here.pan), Math.abs(there.tilt - here.tilt)) : null
 }
 
-/** How much a palette hurts: the worst loss first, then how many lose something, then how far heads turn. */
-export function hurtOf({ fixtures }: PaletteDifference): readonly [worst: number, losing: number, turn: number] {
+/** How much a palette or a cue hurts: the worst loss first, then how many lose something, then how far heads turn. */
+export function hurtOf({
+  fixtures,
+}: Pick<PaletteDifference, 'fixtures'>): readonly [worst: number, losing: number, turn: number] {
   const losses = fixtures.map(lossesOf)
   const worst = Math.min(LOSSES.length, ...losses.flat().map((loss) => LOSSES.indexOf(loss)))
   const turn = Math.max(0, ...fixtures.flatMap((one) => turnOf(one) ?? []))
@@ -178,7 +199,7 @@ export function hurtOf({ fixtures }: PaletteDifference): readonly [worst: number
 }
 
 /** What hurts most comes first. */
-export function byHurt(a: PaletteDifference, b: PaletteDifference): number {
+export function byHurt(a: Pick<PaletteDifference, 'fixtures'>, b: Pick<PaletteDifference, 'fixtures'>): number {
   const [one, other] = [hurtOf(a), hurtOf(b)]
   return other[0] - one[0] || other[1] - one[1] || other[2] - one[2]
 }

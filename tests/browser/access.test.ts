@@ -131,6 +131,9 @@ test('an owner makes a link, sees who came in by it, and ends it', async ({ page
   await expectAccessible(guest)
   await guest.getByLabel(/Your name/).fill('Mads')
   await guest.getByRole('button', { name: 'Come in' }).click()
+  await expect(guest.getByText(/No pass has been begun at Harbour Hall yet/)).toBeVisible()
+  await expectAccessible(guest)
+  await guest.getByRole('link', { name: 'Look at the stage' }).click()
   await expect(guest.getByRole('group', { name: 'Stage plan' })).toBeVisible()
   expect(guest.url()).not.toContain(key)
   await select(guest, '12-17')
@@ -138,7 +141,7 @@ test('an owner makes a link, sees who came in by it, and ends it', async ({ page
   await expect(guest.getByText('In hand: 6 fixtures, position and beam')).toBeVisible()
   await guest.getByRole('button', { name: 'Clear', exact: true }).click()
   await guest.getByRole('button', { name: 'Next cue' }).click()
-  await expect(guest.getByRole('alert')).toHaveText(/who walks the stage puts palettes up/)
+  await expect(guest.getByRole('alert')).toHaveText(/who walks the stage checks palettes/)
 
   await expect(people.getByText('Mads')).toBeVisible()
   await page.getByRole('button', { name: 'End the link for The associate' }).click()

@@ -53,7 +53,7 @@ test('plays the other venue with the same palettes', async ({ showPage }) => {
   await showPage.getByRole('button', { name: /show menu/ }).click()
   await showPage.getByRole('menuitem', { name: 'Quarry Playhouse' }).click()
   const proposal = showPage.getByRole('region', { name: 'Proposed change' })
-  await expect(proposal).toContainText('Lantern gallery moves 1.20 m')
+  await expect(proposal).toContainText('Lantern gallery moves 1.24 m')
   await proposal.getByRole('button', { name: /Keep/ }).click()
   await expect(showPage.getByRole('button', { name: /at Quarry Playhouse.*show menu/ })).toBeVisible()
 })

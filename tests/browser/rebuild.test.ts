@@ -5,7 +5,6 @@ import { buildSaltLantern } from '#demo/saltLantern'
 import { add, type Vec3 } from '#core/geometry/vector'
 import { solveAim } from '#core/kinematics/inverse'
 import type { HangRow } from '#core/commands/rig/importRig'
-import { wholeFixtures } from '#core/show/cells'
 import type { Solid } from '#core/show/entities'
 import { rigOf } from '#core/show/rig'
 import { entity, showRecordOf, type Show } from '#core/show/show'
@@ -266,8 +265,9 @@ test('the whole demo venue is rebuilt from an empty show in the Rig room, by poi
     prismsOnStage(show).map(({ outline, bottom, top }) => [n(bottom), n(top), outlineInWords(outline)])
   expect(outlines(built)).toEqual(outlines(wanted))
   const patched = (show: Show) =>
-    wholeFixtures(show)
-      .map(([, f]) => [f.number, f.universe, f.address])
+    [...rigOf(show).values()]
+      .filter(({ bar }) => bar === null)
+      .map(({ fixture: f }) => [f.number, f.universe, f.address])
       .sort((a, b) => (a[0] ?? 0) - (b[0] ?? 0))
   expect(patched(built)).toEqual(patched(wanted))
 })

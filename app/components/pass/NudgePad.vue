@@ -37,7 +37,7 @@ const ROSE = [
 const names = computed(() =>
   ROSE.map(({ name, at }) => {
     const angle = ((at - pass.facing) * Math.PI) / 180
-    return { name, x: Math.sin(angle) * (R - 30), y: -Math.cos(angle) * (R - 30) }
+    return { name, x: Math.sin(angle) * (R - 52), y: -Math.cos(angle) * (R - 32) }
   }),
 )
 const ticks = Array.from({ length: 24 }, (_, i) => i * 15)
@@ -95,7 +95,7 @@ const ARROWS = [
 
 <template>
   <div class="flex flex-col items-center gap-1.5">
-    <div class="relative aspect-square w-full max-w-[230px] in-data-touch:max-w-[360px]">
+    <div class="relative aspect-square w-full max-w-[210px] in-data-touch:max-w-[360px]">
       <svg
         ref="pad"
         class="block size-full touch-none select-none"
@@ -123,13 +123,15 @@ const ARROWS = [
           :x="x"
           :y="y + 4"
           text-anchor="middle"
-          class="fill-mist text-[13px]"
+          class="fill-mist text-[19px] in-data-touch:text-[14px]"
         >
           {{ name }}
         </text>
         <line x1="0" y1="0" :x2="light.x" :y2="light.y" class="stroke-brass" stroke-width="2" />
         <circle r="4" class="fill-brass" />
-        <text :x="R" :y="R" text-anchor="end" class="fill-haze text-[11px]">rim {{ METRES }} m</text>
+        <text :x="R" :y="R" text-anchor="end" class="fill-haze text-[17px] in-data-touch:text-[11px]">
+          rim {{ METRES }} m
+        </text>
         <circle
           :cx="light.x"
           :cy="light.y"
@@ -144,7 +146,7 @@ const ARROWS = [
         :key="label"
         :icon="icon"
         :size="18"
-        class="absolute grid size-8 -translate-1/2 place-items-center rounded-full border border-rule-2 bg-deck text-mist hover:bg-plank-2 hover:text-sail in-data-touch:size-12"
+        class="absolute hidden size-8 -translate-1/2 place-items-center rounded-full border border-rule-2 bg-deck text-mist hover:bg-plank-2 hover:text-sail in-data-touch:grid in-data-touch:size-12"
         :class="place"
         :aria-label="`Nudge ${label}`"
         @click="pass.nudge(right, away)"

@@ -10,7 +10,11 @@ const isImpossible = computed(() => pass.line?.state === 'cannot be done here')
 </script>
 
 <template>
-  <footer class="flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-rule bg-deck px-4 py-3" aria-label="Check">
+  <div
+    class="flex flex-wrap items-center gap-x-5 gap-y-2 border-t border-rule bg-deck px-4 py-3"
+    role="group"
+    aria-label="Check"
+  >
     <div class="w-52">
       <p class="font-semibold">{{ progressInWords(pass.progress) }}</p>
       <div
@@ -45,5 +49,5 @@ const isImpossible = computed(() => pass.line?.state === 'cannot be done here')
         {{ pass.fixture === null ? 'Right, go on' : 'Right, next fixture' }} <span class="key">Space</span>
       </button>
     </div>
-  </footer>
+  </div>
 </template>

@@ -2,7 +2,9 @@
 /** Beside the pad: what is worked on, its size, how far a nudge goes and what it counts for. */
 import { computed } from 'vue'
 import { fixtureNumber } from '#core/show/cells'
+import { trueUpOffers, type TrueUpOffer } from '#core/refocus/trueUpOffers'
 import type { Show } from '#core/show/show'
+import { offInWords } from '../../composables/refocus/trueUpWords'
 import { NUDGES, usePass } from '../../stores/pass'
 import CorrectionSwitch from './CorrectionSwitch.vue'
 
@@ -21,6 +23,14 @@ const worked = computed(() => {
     number: fixtureNumber(one.rigged.fixture),
     words: `from ${props.show.all.hang.get(hang)?.name ?? ''}${throwMetres === null ? '' : `, throw ${throwMetres.toFixed(1)} m`}${short}`,
   }
+})
+/** What the touch-ups say of the hang that is worked on, or of the fixture. */
+const hints = computed(() => {
+  const hang = pass.light.find(({ rigged }) => pass.meant.includes(rigged.id))?.rigged.place.hang
+  const isOf = ({ off }: TrueUpOffer) => (off.kind === 'hang' ? off.hang === hang : pass.meant.includes(off.fixture))
+  return trueUpOffers(props.show)
+    .filter(isOf)
+    .map(({ off }) => offInWords(props.show, off))
 })
 const mayResize = computed(() => pass.mayCorrectForGood)
 </script>
@@ -56,5 +66,8 @@ const mayResize = computed(() => pass.mayCorrectForGood)
       </button>
     </div>
     <CorrectionSwitch />
+    <p v-for="hint in hints" :key="hint" class="text-base text-mist">
+      The touch-ups agree: {{ hint }}. It can be set in the Refocus room.
+    </p>
   </div>
 </template>

@@ -3,20 +3,18 @@
 import { computed, ref } from 'vue'
 import { LOSSES, lossesOf, type PaletteDifference } from '#core/refocus/difference'
 import { differenceTable } from '#core/exchange/differenceTable'
-import { asVenueId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
 import { LOSS_WORDS, lossesInWords, measured, mostTurned } from '../../composables/refocus/differenceWords'
 import { downloadTable } from '../../composables/table/downloadTable'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { useDifference } from '../../stores/difference'
-import { useRefocusRoom } from '../../stores/refocusRoom'
 import GridTable from '../grid/GridTable.vue'
 import CheckBar from '../travel/CheckBar.vue'
 import DifferenceDetail from './DifferenceDetail.vue'
+import VenuePair from './VenuePair.vue'
 
 const props = defineProps<{ show: Show }>()
 const difference = useDifference()
-const room = useRefocusRoom()
 const selected = ref<ReadonlySet<string>>(new Set())
 difference.follow()
 
@@ -74,9 +72,6 @@ const chips = computed(() => [
     count: difference.found.filter(({ fixtures }) => fixtures.some((one) => lossesOf(one).includes(key))).length,
   })).filter(({ count, key }) => count > 0 || difference.filter === key),
 ])
-function choose(side: 'askedHere' | 'askedThere', { target }: Event) {
-  if (target instanceof HTMLSelectElement) difference[side] = asVenueId(target.value)
-}
 /** The line that is opened: the one chosen, alone. */
 const opened = computed(() => {
   const [only] = selected.value
@@ -111,25 +106,18 @@ const NOTHING_TO_TYPE = async () => null
       @select="(ids) => (selected = new Set(ids))"
     >
       <template #bar>
-        <label class="flex items-center gap-1 text-sm text-mist">
-          From
-          <select class="chip" :value="difference.here" @change="choose('askedHere', $event)">
-            <option v-for="{ id, venue } in room.venues" :key="id" :value="id">{{ venue.name }}</option>
-          </select>
-        </label>
-        <label class="flex items-center gap-1 text-sm text-mist">
-          to
-          <select class="chip" :value="difference.there" @change="choose('askedThere', $event)">
-            <option v-for="{ id, venue } in room.venues" :key="id" :value="id" :disabled="id === difference.here">
-              {{ venue.name }}
-            </option>
-          </select>
-        </label>
+        <VenuePair />
         <div v-if="difference.part !== null" class="flex w-40 items-center gap-2">
           <CheckBar :part="difference.part" label="Looking through the palettes" />
           <button type="button" class="chip px-1.5" @click="difference.stop()">Stop</button>
         </div>
-        <button v-else type="button" class="chip" :disabled="difference.found.length === 0" @click="download">
+        <button
+          v-else
+          type="button"
+          class="chip whitespace-nowrap"
+          :disabled="difference.found.length === 0"
+          @click="download"
+        >
           To a table
         </button>
         <div v-if="difference.part === null" class="flex flex-wrap gap-1" role="radiogroup" aria-label="What is worse">

@@ -16,12 +16,14 @@ export const LOSS_WORDS: Readonly<Record<Loss, string>> = {
   'out of reach': 'out of reach',
   'in the way': 'set in the way',
   'keep clear': 'in a keep-clear zone',
+  'stays behind': 'raw angles, stays behind',
+  'too fast': 'too fast there',
   'too wide or narrow': 'zoom does not reach the size',
   darker: 'less than half as bright',
 }
 
 /** "44 absent there; 31, 32 set in the way" */
-export function lossesInWords(show: Show, { fixtures }: PaletteDifference): string {
+export function lossesInWords(show: Show, { fixtures }: Pick<PaletteDifference, 'fixtures'>): string {
   return LOSSES.flatMap((loss) => {
     const those = fixtures.filter((one) => lossesOf(one).includes(loss)).map(({ fixture }) => fixture)
     return those.length > 0 ? [`${numbersInWords(show, those)} ${LOSS_WORDS[loss]}`] : []
@@ -29,7 +31,7 @@ export function lossesInWords(show: Show, { fixtures }: PaletteDifference): stri
 }
 
 /** The most any head turns, degrees. */
-export function mostTurned({ fixtures }: PaletteDifference): number {
+export function mostTurned({ fixtures }: Pick<PaletteDifference, 'fixtures'>): number {
   return Math.max(0, ...fixtures.flatMap((one) => turnOf(one) ?? []))
 }
 

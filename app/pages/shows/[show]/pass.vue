@@ -23,6 +23,9 @@ const palettes = computed(() => (store.view ? passOrder(store.view, 'by cue').le
     <p v-else class="max-w-sm text-lg text-mist">
       No pass has been begun at {{ venue }} yet. Who programs the show begins one in the Refocus room; it comes up here
       by itself.
+      <NuxtLink :to="`/shows/${store.view.id}/focus`" class="mt-3 block text-sail underline"
+        >Look at the stage</NuxtLink
+      >
     </p>
   </main>
 </template>

@@ -12,6 +12,8 @@ import DifferenceTable from '../../../components/refocus/DifferenceTable.vue'
 import VenueDetail from '../../../components/refocus/VenueDetail.vue'
 import VenueList from '../../../components/refocus/VenueList.vue'
 import AnglesTable from '../../../components/refocus/AnglesTable.vue'
+import CuesInVenues from '../../../components/refocus/CuesInVenues.vue'
+import TakeOverView from '../../../components/refocus/TakeOverView.vue'
 import TouchUpTable from '../../../components/refocus/TouchUpTable.vue'
 import VenueSheet from '../../../components/refocus/VenueSheet.vue'
 import BeginPass from '../../../components/pass/BeginPass.vue'
@@ -22,6 +24,8 @@ const store = useShow()
 const room = useRefocusRoom()
 const proposal = useProposal()
 const pass = usePass()
+/** Whether the venues themselves are what one is about. */
+const isAboutVenues = computed(() => room.view === 'venues' || room.view === 'difference' || room.view === 'pass')
 const isPassing = computed(() => room.view === 'pass' && pass.pass !== null)
 const venueInPlay = computed(() => room.venues.find(({ id }) => id === room.inPlay)?.venue.name ?? '')
 /** How many palettes a pass would go through. */
@@ -44,7 +48,7 @@ useEventListener('keydown', (event) => {
       <PassSide :show="store.view" class="min-h-0 flex-1" />
     </aside>
     <aside
-      v-else
+      v-else-if="isAboutVenues"
       class="flex min-h-0 flex-col overflow-y-auto border-r border-rule bg-deck"
       aria-label="Venues of the show"
     >
@@ -53,6 +57,7 @@ useEventListener('keydown', (event) => {
     </aside>
     <section
       class="flex min-h-0 flex-col bg-night"
+      :class="isAboutVenues ? '' : 'col-span-2'"
       :aria-label="REFOCUS_VIEWS.find(({ key }) => key === room.view)?.name"
     >
       <nav class="flex shrink-0 border-b border-rule bg-deck px-3 py-1.5" aria-label="Parts of the room">
@@ -65,6 +70,8 @@ useEventListener('keydown', (event) => {
       </div>
       <TouchUpTable v-else-if="room.view === 'touchUps'" :show="store.view" class="min-h-0 flex-1" />
       <AnglesTable v-else-if="room.view === 'angles'" :show="store.view" class="min-h-0 flex-1" />
+      <TakeOverView v-else-if="room.view === 'takeOver'" :show="store.view" class="min-h-0 flex-1" />
+      <CuesInVenues v-else-if="room.view === 'cues'" :show="store.view" class="min-h-0 flex-1" />
       <DifferenceTable v-else :show="store.view" class="min-h-0 flex-1" />
     </section>
     <ProposalBar v-if="proposal.current" class="col-span-2" />
