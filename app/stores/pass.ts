@@ -4,7 +4,11 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { mayRun } from '#core/access/roles'
 import { paletteLight } from '#core/cues/paletteLight'
-import { vec3 } from '#core/geometry/vector'
+import { LEADING } from '#core/attributes/catalogue'
+import { length, vec3 } from '#core/geometry/vector'
+import { storedFor } from '#core/palettes/resolve'
+import { offsetIn } from '#core/show/perVenue'
+import { rigOf } from '#core/show/rig'
 import { inVenue } from '#core/refocus/difference'
 import { openCueNotes } from '#core/refocus/cueNotes'
 import { nextToCheck, passOf, passProgress, type PassLine } from '#core/refocus/pass'
@@ -157,6 +161,19 @@ export const usePass = defineStore('pass', () => {
     const [palette, venue] = [looked.palette, room.inPlay]
     return store.send('clearTouchUps', { touchUps: meant.value.map((one) => ({ venue, palette, fixture: one })) })
   }
+  /** Whether the palette itself has any of them off its target: the reverse of making good makes that a touch-up. */
+  const hasOwnOffset = computed(() => {
+    const { view } = store
+    const { value: looked } = line
+    if (!view || !looked) return false
+    return meant.value.some((id) => {
+      const rigged = rigOf(view).get(id)
+      const value = rigged && storedFor(view, looked.palette, rigged, LEADING.place)?.value
+      return value?.kind === 'aim' && value.target !== null && length(offsetIn(value, room.inPlay ?? '')) > 1e-4
+    })
+  })
+  const keepOffsetHere = () =>
+    line.value ? store.send('keepOffsetHere', { palette: line.value.palette, fixtures: [...meant.value] }) : null
   const isTouchedUp = computed(
     () => line.value?.fixtures.some((one) => one.isTouchedUp && meant.value.includes(one.fixture)) ?? false,
   )
@@ -164,6 +181,20 @@ export const usePass = defineStore('pass', () => {
   return {
     ...{ pass, lines, line, progress, notes, fixture, meant, light, lightThere, other, touch, takenByOther, isAlone },
     ...{ unit, size, facing, comparedWith, isLive, corrections, mayCorrectForGood, isTouchedUp },
-    ...{ look, lookAt, step, confirm, mark, nudge, moveBy, putBack, setLive, setAlone, resize },
+    ...{
+      look,
+      lookAt,
+      step,
+      confirm,
+      mark,
+      nudge,
+      moveBy,
+      putBack,
+      setLive,
+      setAlone,
+      resize,
+      keepOffsetHere,
+      hasOwnOffset,
+    },
   }
 })

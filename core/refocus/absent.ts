@@ -1,7 +1,9 @@
 /** Fixtures that a change leaves without a place in the venue in play, and what speaks of them. */
+import { LEADING } from '../attributes/catalogue'
+import { placeOfCue, stateAtPlace } from '../cues/tracking'
 import type { CueId, FixtureId, PaletteId } from '../show/ids'
 import { wholeOf } from '../show/cells'
-import { playedBy, rigOf } from '../show/rig'
+import { playedBy, rigOf, typedFixtures, type TypedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { counted } from '../show/counted'
 
@@ -30,6 +32,18 @@ export function absentAfter(before: Show, after: Show): AbsentEffect[] {
     palettes: [...(palettes.get(fixture) ?? [])],
     cues: [...(cues.get(fixture) ?? [])],
   }))
+}
+
+/** Fixtures a cue lights that do not hang in the venue in play and are played by no other, by number. */
+export function missingInCue(show: Show, cue: CueId): FixtureId[] {
+  const place = placeOfCue(show, cue)
+  if (!place) return []
+  const state = stateAtPlace(show, place.list.id, place.at)
+  const isLit = ({ id }: TypedFixture) => {
+    const value = state.get(`${id} ${LEADING.light}`)?.value
+    return value !== undefined && value.kind !== 'rest' && !(value.kind === 'number' && value.number === 0)
+  }
+  return [...typedFixtures(show).values()].filter((one) => !rigOf(show).has(one.id) && isLit(one)).map(({ id }) => id)
 }
 
 /** "14 (2 palettes, 5 cues), 61": fixtures that hang nowhere, with what plays without them. */

@@ -15,7 +15,7 @@ import { isInside, type PlanPoint } from '../venue/outline'
 import { surfacesOf } from '../venue/surfaces'
 import { progressAt, stepAt, type Step } from './course'
 import { sweepsOf } from './sweep'
-import { zonesOf, type Zone } from './zones'
+import { nearnessTo, staysOutside, zonesOf, type Zone } from './zones'
 
 const tally = new Tally('sweeps')
 const MARK = vec3(0, 2, 0)
@@ -175,3 +175,33 @@ function meets({ outline, height }: Zone, from: Vec3, direction: Vec3): boolean 
   }
   return false
 }
+
+describe('a cone that stays outside one side of a zone', () => {
+  it('does not meet it', () => {
+    const number = within(-9, 9)
+    const beams = fc.record({
+      x: number,
+      y: number,
+      z: within(0.2, 8),
+      dx: number,
+      dy: number,
+      dz: number,
+      half: within(0.5, 40),
+    })
+    let outside = 0
+    fc.assert(
+      fc.property(beams, ({ x, y, z, dx, dy, dz, half }) => {
+        keepClear(FRONT)
+        const [zone] = zonesOf(desk.show)
+        if (!zone || Math.hypot(dx, dy, dz) < 0.1) return
+        const ray = { from: vec3(x, y, z), direction: normalise(vec3(dx, dy, dz)) }
+        const angle = (half * Math.PI) / 180
+        if (!staysOutside(zone, ray, angle)) return
+        outside += 1
+        expect(nearnessTo(zone, ray).angle).toBeGreaterThan(angle - 1e-9)
+      }),
+      { numRuns: 300 },
+    )
+    expect(outside).toBeGreaterThan(30)
+  })
+})

@@ -13,6 +13,15 @@ export interface Zone extends Prism {
   readonly middle: Vec3
   /** What all of it lies in: told apart from by few edges. */
   readonly box: Prism
+  /** The sides of that, metres in the stage frame. */
+  readonly bounds: Bounds
+}
+
+interface Bounds {
+  readonly left: number
+  readonly right: number
+  readonly front: number
+  readonly back: number
 }
 
 /** What rises straight from the floor over an outline, metres. */
@@ -34,7 +43,8 @@ export function zoneFrom({ name, outline, height = HEADS_METRES }: Venue['keepCl
     outline.reduce<Vec3>((sum, { x, y }) => add(sum, vec3(x, y, height / 2)), ORIGIN),
     1 / outline.length,
   )
-  return { name, middle, ...prismOver(outline, height), box: prismOver(boxRound(outline), height) }
+  const bounds = boundsOf(outline)
+  return { name, middle, ...prismOver(outline, height), box: prismOver(cornersOf(bounds), height), bounds }
 }
 
 function prismOver(outline: readonly PlanPoint[], height: number): Prism {
@@ -53,9 +63,12 @@ function prismOver(outline: readonly PlanPoint[], height: number): Prism {
 }
 
 /** The rectangle along the axes that an outline lies in. */
-function boxRound(outline: readonly PlanPoint[]): PlanPoint[] {
+function boundsOf(outline: readonly PlanPoint[]): Bounds {
   const [xs, ys] = [outline.map(({ x }) => x), outline.map(({ y }) => y)]
-  const [left, right, front, back] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
+  return { left: Math.min(...xs), right: Math.max(...xs), front: Math.min(...ys), back: Math.max(...ys) }
+}
+
+function cornersOf({ left, right, front, back }: Bounds): PlanPoint[] {
   return [
     { x: left, y: front },
     { x: right, y: front },
@@ -78,6 +91,21 @@ export interface Nearness {
   readonly angle: number
   /** A unit vector. */
   readonly towards: Vec3
+}
+
+/**
+ * Whether a cone, half its angle in radians, stays on the outer side of one side of what all of a zone lies
+ * in: it starts there and nothing of it comes nearer. Then it does not meet the zone; told by few steps.
+ */
+export function staysOutside({ bounds, height }: Zone, { from, direction }: Ray, half: number): boolean {
+  const least = Math.sin(half)
+  return (
+    (from.x > bounds.right && direction.x >= least) ||
+    (from.x < bounds.left && -direction.x >= least) ||
+    (from.y > bounds.back && direction.y >= least) ||
+    (from.y < bounds.front && -direction.y >= least) ||
+    (from.z > height && direction.z >= least)
+  )
 }
 
 /**

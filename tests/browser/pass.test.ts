@@ -84,7 +84,7 @@ test('the pass on a tablet moves light the way one faces, fixture by fixture', a
   await expect(group.getByRole('button', { name: '12, right, touched up' })).toBeVisible()
   await showPage.getByRole('button', { name: 'Note …' }).click()
   await showPage.getByRole('textbox', { name: 'Note' }).fill('Soften the edge')
-  await showPage.getByRole('button', { name: 'Done' }).click()
+  await showPage.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(showPage.getByText('Soften the edge')).toBeVisible()
   await showPage.getByRole('button', { name: 'Daylight' }).click()
   await expectAccessible(showPage)

@@ -11,6 +11,8 @@ import { TRAVEL_OPTIONS, travelInWords } from '../../composables/cues/travelWord
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import type { CueId, FixtureId } from '#core/show/ids'
 import { cuePicture } from '#core/cues/comparedCue'
+import { missingInCue } from '#core/refocus/absent'
+import { numbersInWords } from '#core/selection/written'
 import { useCommit } from '../../composables/forms/useCommit'
 import { useShow } from '../../stores/show'
 import StagePicture from '../shelf/StagePicture.vue'
@@ -48,6 +50,9 @@ const isOnStage = computed(() => props.list.list.onStage === props.cue)
 const picture = computed(() =>
   [...cuePicture(props.show, props.cue).values()].filter(({ intensity }) => intensity > 0.01),
 )
+
+/** What it lights that does not hang here. */
+const missing = computed(() => missingInCue(props.show, props.cue))
 
 const sets = computed(() => {
   const palettes = new Map<string, Set<FixtureId>>()
@@ -172,6 +177,9 @@ const putOnStage = () => store.send('goToCue', { list: props.list.id, cue: props
       <div class="rounded-lg border border-rule bg-night">
         <StagePicture :fixtures="picture" :venue="venue" by-intensity />
       </div>
+      <p v-if="missing.length" class="mt-1.5 text-sm text-brass">
+        Plays here without {{ numbersInWords(show, missing) }}.
+      </p>
     </section>
     <section class="border-b border-rule px-4 py-3" aria-labelledby="palettes-title">
       <h3 id="palettes-title" class="mb-1 font-semibold">Set from palettes</h3>

@@ -4,6 +4,8 @@ import { computed } from 'vue'
 import { listsInOrder } from '#core/cues/tracking'
 import { groupsInOrder } from '#core/groups/groups'
 import { madeOf } from '#core/show/links'
+import { missingHere } from '#core/palettes/placed'
+import { numbersInWords } from '#core/selection/written'
 import { cuesUsing, palettesWithin, servedBy } from '#core/palettes/use'
 import type { PaletteId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
@@ -35,6 +37,8 @@ const groups = computed(() => {
     return count > 0 ? [{ id, name: group.name, count, of: members.length }] : []
   })
 })
+/** Those it is meant for that do not hang in the venue in play. */
+const missing = computed(() => missingHere(props.show, props.id))
 const roles = computed(() => {
   const { rest, highlight } = showRecordOf(props.show)
   return { rest: rest === props.id, highlight: highlight === props.id }
@@ -86,6 +90,7 @@ function setRole(role: 'rest' | 'highlight') {
         <span class="text-haze">{{ group.count === group.of ? 'all' : `${group.count} of ${group.of}` }}</span></span
       >.
     </p>
+    <p v-if="missing.length" class="text-sm text-brass">Plays here without {{ numbersInWords(show, missing) }}.</p>
     <div class="flex gap-1.5">
       <button
         v-for="(name, role) in ROLES"

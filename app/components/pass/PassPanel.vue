@@ -54,6 +54,15 @@ const sizes = computed(() => NUDGES[pass.unit].map((by) => (pass.unit === 'metre
         </button>
       </div>
     </div>
+    <button
+      v-if="pass.hasOwnOffset && pass.mayCorrectForGood"
+      type="button"
+      class="chip w-fit"
+      title="How far off its target the palette itself has it becomes a touch-up of this venue; elsewhere it goes to the target"
+      @click="pass.keepOffsetHere()"
+    >
+      Keep its own offset only here
+    </button>
     <CorrectionSwitch />
     <PassNote />
   </div>

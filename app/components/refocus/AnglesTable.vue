@@ -82,6 +82,7 @@ async function keepWithin(metres: number): Promise<string | null> {
   within.value = metres
   return null
 }
+const venue = computed(() => props.show.all.venue.get(showRecordOf(props.show).venue)?.name ?? '')
 const NOTHING_TO_TYPE = async () => null
 </script>
 
@@ -108,8 +109,8 @@ const NOTHING_TO_TYPE = async () => null
       </template>
     </GridTable>
     <p class="border-t border-rule px-4 py-1.5 text-sm text-mist">
-      No head turns when it is tied; from then on it follows the set, the trims and the venue. What lands nowhere stays
-      as it is.
+      They are tied as they light at {{ venue }}, where no head turns for it; from then on it follows the set, the trims
+      and the venue. What lands nowhere stays as it is.
     </p>
   </div>
 </template>
