@@ -1,29 +1,14 @@
-/** The pass of the venue in play as this window works in it: which palette and fixture, how far a nudge goes, which way one faces. */
-import { useLocalStorage } from '@vueuse/core'
+/** The pass of the venue in play as this window works in it: which palette and fixture, and whether the stage follows. */
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { mayRun } from '#core/access/roles'
 import { paletteLight } from '#core/cues/paletteLight'
-import { LEADING } from '#core/attributes/catalogue'
-import { length, vec3 } from '#core/geometry/vector'
-import { storedFor } from '#core/palettes/resolve'
-import { offsetIn } from '#core/show/perVenue'
-import { rigOf } from '#core/show/rig'
 import { inVenue } from '#core/refocus/difference'
 import { openCueNotes } from '#core/refocus/cueNotes'
 import { nextToCheck, passOf, passProgress, type PassLine } from '#core/refocus/pass'
-import { touchOf } from '#core/refocus/touchUpBy'
 import type { FixtureId, PaletteId, VenueId } from '#core/show/ids'
 import { useMessages } from './messages'
 import { useRefocusRoom } from './refocusRoom'
 import { useShow } from './show'
-
-/** How far a nudge goes: metres on the floor, degrees of the axes. */
-export const NUDGES = {
-  metres: [0.01, 0.05, 0.2],
-  degrees: [0.1, 0.5, 2],
-} as const
-export type NudgeUnit = keyof typeof NUDGES
 
 export const usePass = defineStore('pass', () => {
   const store = useShow()
@@ -33,11 +18,6 @@ export const usePass = defineStore('pass', () => {
   const only = ref<FixtureId | null>(null)
   /** Whether the one fixture worked on is lit alone, with the others of its palette out. */
   const isAlone = ref(true)
-  const unit = ref<NudgeUnit>('metres')
-  /** Which of the nudges. */
-  const size = ref(1)
-  /** Where whoever is on the stage looks, degrees clockwise from upstage as seen from above. */
-  const facing = useLocalStorage('rhopander-facing', 0)
   const comparedWith = ref<VenueId | null>(null)
 
   const pass = computed(() => (store.view ? passOf(store.view) : null))
@@ -72,14 +52,6 @@ export const usePass = defineStore('pass', () => {
     const there = paletteLight(inVenue(store.view, other.value.id), line.value.palette)
     return there.filter(({ rigged }) => meantHere.has(rigged.id))
   })
-  /** How far the light worked on has been touched up here; of one fixture, or the first of all. */
-  const touch = computed(() => {
-    const [first] = meant.value
-    return store.view && line.value && first ? touchOf(store.view, line.value.palette, first) : null
-  })
-  const corrections = computed(() => pass.value?.pass.corrections ?? 'for here')
-  const mayCorrectForGood = computed(() => mayRun(store.role, 'correctPalette'))
-
   /** What is brought up follows what is looked at, as long as anything is and nobody else has it. */
   function bringUp() {
     const { value: looked } = line
@@ -130,71 +102,8 @@ export const usePass = defineStore('pass', () => {
       await goOn(looked.palette)
   }
 
-  /** Moves the light: to the right and away as one faces, in steps of the size chosen, or by so many metres. */
-  function nudge(right: number, away: number, part = 1) {
-    const by = NUDGES[unit.value][size.value] ?? NUDGES[unit.value][1]
-    if (unit.value === 'metres') return moveBy(right * by * part, away * by * part)
-    return correct({ degrees: { pan: right * by * part, tilt: away * by * part } })
-  }
-  function moveBy(right: number, away: number) {
-    const turn = (facing.value * Math.PI) / 180
-    const x = right * Math.cos(turn) + away * Math.sin(turn)
-    const y = away * Math.cos(turn) - right * Math.sin(turn)
-    return correct({ metres: vec3(x, y, 0) })
-  }
-  function correct(by: { metres: ReturnType<typeof vec3> } | { degrees: { pan: number; tilt: number } }) {
-    const { value: looked } = line
-    if (!looked || meant.value.length === 0) return Promise.resolve(false)
-    const input = { palette: looked.palette, fixtures: [...meant.value], by }
-    return store.send(corrections.value === 'for good' ? 'correctPalette' : 'touchUp', input)
-  }
-  /** Makes the pools worked on so much larger, in every venue. */
-  function resize(factor: number) {
-    const { value: looked } = line
-    if (!looked || meant.value.length === 0) return Promise.resolve(false)
-    return store.send('resizeInPalette', { palette: looked.palette, fixtures: [...meant.value], factor })
-  }
-  /** Takes away what is touched up here of the light worked on. */
-  function putBack() {
-    const { value: looked } = line
-    if (!looked || !room.inPlay) return Promise.resolve(false)
-    const [palette, venue] = [looked.palette, room.inPlay]
-    return store.send('clearTouchUps', { touchUps: meant.value.map((one) => ({ venue, palette, fixture: one })) })
-  }
-  /** Whether the palette itself has any of them off its target: the reverse of making good makes that a touch-up. */
-  const hasOwnOffset = computed(() => {
-    const { view } = store
-    const { value: looked } = line
-    if (!view || !looked) return false
-    return meant.value.some((id) => {
-      const rigged = rigOf(view).get(id)
-      const value = rigged && storedFor(view, looked.palette, rigged, LEADING.place)?.value
-      return value?.kind === 'aim' && value.target !== null && length(offsetIn(value, room.inPlay ?? '')) > 1e-4
-    })
-  })
-  const keepOffsetHere = () =>
-    line.value ? store.send('keepOffsetHere', { palette: line.value.palette, fixtures: [...meant.value] }) : null
-  const isTouchedUp = computed(
-    () => line.value?.fixtures.some((one) => one.isTouchedUp && meant.value.includes(one.fixture)) ?? false,
-  )
-
   return {
-    ...{ pass, lines, line, progress, notes, fixture, meant, light, lightThere, other, touch, takenByOther, isAlone },
-    ...{ unit, size, facing, comparedWith, isLive, corrections, mayCorrectForGood, isTouchedUp },
-    ...{
-      look,
-      lookAt,
-      step,
-      confirm,
-      mark,
-      nudge,
-      moveBy,
-      putBack,
-      setLive,
-      setAlone,
-      resize,
-      keepOffsetHere,
-      hasOwnOffset,
-    },
+    ...{ pass, lines, line, progress, notes, fixture, meant, light, lightThere, other, takenByOther },
+    ...{ isAlone, comparedWith, isLive, look, lookAt, step, confirm, mark, setLive, setAlone },
   }
 })

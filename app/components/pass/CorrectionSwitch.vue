@@ -1,9 +1,9 @@
 <script setup lang="ts">
 /** What a correction counts for: this venue only, or every one. */
-import { usePass } from '../../stores/pass'
+import { usePassNudges } from '../../stores/passNudges'
 import { useShow } from '../../stores/show'
 
-const pass = usePass()
+const nudges = usePassNudges()
 const store = useShow()
 const WHERE = [
   { key: 'for here', name: 'only here' },
@@ -17,12 +17,12 @@ const WHERE = [
       class="w-fit in-data-touch:w-full in-data-touch:[&_button]:flex-1 in-data-touch:[&_button]:py-3 in-data-touch:[&_button]:text-lg"
       label="A correction counts"
       :options="WHERE"
-      :value="pass.corrections"
+      :value="nudges.corrections"
       @choose="(corrections) => store.send('changePass', { corrections })"
     />
     <p class="mt-1 text-xs text-haze in-data-touch:text-base">
-      <template v-if="pass.corrections === 'for here'">A nudge is a touch-up of this venue.</template>
-      <template v-else-if="pass.mayCorrectForGood">A nudge moves the palette; every venue follows.</template>
+      <template v-if="nudges.corrections === 'for here'">A nudge is a touch-up of this venue.</template>
+      <template v-else-if="nudges.mayCorrectForGood">A nudge moves the palette; every venue follows.</template>
       <template v-else>Your link lets you touch up for here only.</template>
     </p>
   </div>

@@ -7,15 +7,15 @@ import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from '@lucide/vue'
 import { useThrottleFn } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { facingInWords, touchInWords } from '../../composables/refocus/passWords'
-import { usePass } from '../../stores/pass'
+import { usePassNudges } from '../../stores/passNudges'
 
-const pass = usePass()
+const nudges = usePassNudges()
 const pad = useTemplateRef<SVGSVGElement>('pad')
 /** The pad is drawn this far round its middle. */
 const R = 160
 /** Its rim stands for so many metres. */
 const METRES = 0.5
-const turn = computed(() => (pass.facing * Math.PI) / 180)
+const turn = computed(() => (nudges.facing * Math.PI) / 180)
 
 /** A place of the stage on the pad, from metres to stage left and upstage. */
 function onPad(x: number, y: number) {
@@ -25,7 +25,7 @@ function onPad(x: number, y: number) {
   return { x: (right / METRES / far) * R, y: (-away / METRES / far) * R }
 }
 const light = computed(() => {
-  const { x = 0, y = 0 } = pass.touch?.offset ?? {}
+  const { x = 0, y = 0 } = nudges.touch?.offset ?? {}
   return onPad(x, y)
 })
 const ROSE = [
@@ -36,7 +36,7 @@ const ROSE = [
 ] as const
 const names = computed(() =>
   ROSE.map(({ name, at }) => {
-    const angle = ((at - pass.facing) * Math.PI) / 180
+    const angle = ((at - nudges.facing) * Math.PI) / 180
     return { name, x: Math.sin(angle) * (R - 52), y: -Math.cos(angle) * (R - 32) }
   }),
 )
@@ -50,7 +50,7 @@ const sendDragged = useThrottleFn(
   () => {
     const { right, away } = waiting
     waiting = { right: 0, away: 0 }
-    if (right !== 0 || away !== 0) void pass.moveBy((right / R) * METRES, (away / R) * METRES)
+    if (right !== 0 || away !== 0) void nudges.moveBy((right / R) * METRES, (away / R) * METRES)
   },
   90,
   true,
@@ -73,7 +73,7 @@ function move(event: PointerEvent) {
   const at = placeOf(event)
   if (before.kind === 'rim') {
     const by = Math.atan2(at.y, at.x) - Math.atan2(before.y, before.x)
-    face(pass.facing - (by * 180) / Math.PI)
+    face(nudges.facing - (by * 180) / Math.PI)
   } else {
     waiting = { right: waiting.right + at.x - before.x, away: waiting.away - (at.y - before.y) }
     void sendDragged()
@@ -81,10 +81,10 @@ function move(event: PointerEvent) {
   drag.value = { kind: before.kind, ...at }
 }
 function end() {
-  if (drag.value?.kind === 'rim') face(Math.round(pass.facing / 15) * 15)
+  if (drag.value?.kind === 'rim') face(Math.round(nudges.facing / 15) * 15)
   drag.value = null
 }
-const face = (degrees: number) => (pass.facing = ((degrees % 360) + 360) % 360)
+const face = (degrees: number) => (nudges.facing = ((degrees % 360) + 360) % 360)
 const ARROWS = [
   { icon: ArrowUp, right: 0, away: 1, label: 'away from me', place: 'top-[28%] left-1/2' },
   { icon: ArrowDown, right: 0, away: -1, label: 'towards me', place: 'top-[72%] left-1/2' },
@@ -101,7 +101,7 @@ const ARROWS = [
         class="block size-full touch-none select-none"
         :viewBox="`${-R - 10} ${-R - 10} ${2 * R + 20} ${2 * R + 20}`"
         role="img"
-        :aria-label="`Pad that moves the light; I look ${facingInWords(pass.facing)}. ${touchInWords(pass.touch) || 'As solved'}`"
+        :aria-label="`Pad that moves the light; I look ${facingInWords(nudges.facing)}. ${touchInWords(nudges.touch) || 'As solved'}`"
         @pointerdown="begin"
         @pointermove="move"
         @pointerup="end"
@@ -113,7 +113,7 @@ const ARROWS = [
           v-for="at in ticks"
           :key="at"
           :d="`M0 ${-R}V${-R + (at % 90 === 0 ? 14 : 8)}`"
-          :transform="`rotate(${at - pass.facing})`"
+          :transform="`rotate(${at - nudges.facing})`"
           class="stroke-rule-2"
           stroke-width="2"
         />
@@ -149,7 +149,7 @@ const ARROWS = [
         class="absolute hidden size-8 -translate-1/2 place-items-center rounded-full border border-rule-2 bg-deck text-mist hover:bg-plank-2 hover:text-sail in-data-touch:grid in-data-touch:size-12"
         :class="place"
         :aria-label="`Nudge ${label}`"
-        @click="pass.nudge(right, away)"
+        @click="nudges.nudge(right, away)"
       />
     </div>
     <div class="flex items-center gap-1 text-sm text-mist" role="group" aria-label="I look">
@@ -159,8 +159,8 @@ const ARROWS = [
         :key="name"
         type="button"
         class="chip px-1.5 whitespace-nowrap in-data-touch:px-3"
-        :class="facingInWords(pass.facing) === name ? 'chip-on' : ''"
-        :aria-pressed="facingInWords(pass.facing) === name"
+        :class="facingInWords(nudges.facing) === name ? 'chip-on' : ''"
+        :aria-pressed="facingInWords(nudges.facing) === name"
         @click="face(at)"
       >
         {{ name }}

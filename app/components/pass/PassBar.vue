@@ -3,8 +3,10 @@
 import { computed } from 'vue'
 import { progressInWords } from '../../composables/refocus/passWords'
 import { usePass } from '../../stores/pass'
+import { usePassNudges } from '../../stores/passNudges'
 
 const pass = usePass()
+const nudges = usePassNudges()
 const part = computed(() => (pass.progress.all > 0 ? pass.progress.done / pass.progress.all : 0))
 const isImpossible = computed(() => pass.line?.state === 'cannot be done here')
 </script>
@@ -40,7 +42,9 @@ const isImpossible = computed(() => pass.line?.state === 'cannot be done here')
       {{ pass.isLive ? 'The stage follows' : 'Let the stage follow' }}
     </button>
     <div class="ml-auto flex items-center gap-2">
-      <button type="button" class="quiet-button" :disabled="!pass.isTouchedUp" @click="pass.putBack()">Put back</button>
+      <button type="button" class="quiet-button" :disabled="!nudges.isTouchedUp" @click="nudges.putBack()">
+        Put back
+      </button>
       <button type="button" class="quiet-button" @click="pass.mark(isImpossible ? null : 'cannot be done')">
         {{ isImpossible ? 'Can be done' : 'Cannot be done here' }}
       </button>

@@ -6,6 +6,7 @@ import { usePassKeys } from '../../composables/keys/usePassKeys'
 import { cuesInWords, lightInPlaceWords, progressInWords, touchInWords } from '../../composables/refocus/passWords'
 import { useTheme } from '../../composables/shell/useTheme'
 import { usePass } from '../../stores/pass'
+import { usePassNudges } from '../../stores/passNudges'
 import PlainDialog from '../shell/PlainDialog.vue'
 import StagePicture from '../shelf/StagePicture.vue'
 import CueNotes from './CueNotes.vue'
@@ -17,6 +18,7 @@ import TouchNudges from './TouchNudges.vue'
 
 const props = defineProps<{ show: Show }>()
 const pass = usePass()
+const nudges = usePassNudges()
 const { isPaper, toggle } = useTheme()
 usePassKeys()
 const isListing = ref(false)
@@ -100,7 +102,7 @@ function look(id: Parameters<typeof pass.look>[0]) {
         <PassFixtures :show="show" />
         <div class="grid gap-4 md:grid-cols-[minmax(0,1fr)_280px]">
           <div>
-            <p class="min-h-6 text-center text-lg font-semibold text-brass">{{ touchInWords(pass.touch) }}</p>
+            <p class="min-h-6 text-center text-lg font-semibold text-brass">{{ touchInWords(nudges.touch) }}</p>
             <NudgePad />
           </div>
           <TouchNudges :show="show" />
@@ -113,8 +115,8 @@ function look(id: Parameters<typeof pass.look>[0]) {
       <button
         type="button"
         class="quiet-button min-h-14 text-lg font-semibold"
-        :disabled="!pass.isTouchedUp"
-        @click="pass.putBack()"
+        :disabled="!nudges.isTouchedUp"
+        @click="nudges.putBack()"
       >
         Put back
       </button>

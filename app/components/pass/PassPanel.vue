@@ -3,7 +3,8 @@
 import { computed } from 'vue'
 import type { Show } from '#core/show/show'
 import { touchInWords } from '../../composables/refocus/passWords'
-import { NUDGES, usePass } from '../../stores/pass'
+import { usePass } from '../../stores/pass'
+import { NUDGES, usePassNudges } from '../../stores/passNudges'
 import CorrectionSwitch from './CorrectionSwitch.vue'
 import NudgePad from './NudgePad.vue'
 import PassFixtures from './PassFixtures.vue'
@@ -11,6 +12,7 @@ import PassNote from './PassNote.vue'
 
 const props = defineProps<{ show: Show }>()
 const pass = usePass()
+const nudges = usePassNudges()
 const palette = computed(() => (pass.line ? props.show.all.palette.get(pass.line.palette) : undefined))
 const about = computed(() => {
   const { value: known } = palette
@@ -22,7 +24,7 @@ const UNITS = [
   { key: 'metres', name: 'metres' },
   { key: 'degrees', name: 'degrees' },
 ] as const
-const sizes = computed(() => NUDGES[pass.unit].map((by) => (pass.unit === 'metres' ? `${by * 100} cm` : `${by}°`)))
+const sizes = computed(() => NUDGES[nudges.unit].map((by) => (nudges.unit === 'metres' ? `${by * 100} cm` : `${by}°`)))
 </script>
 
 <template>
@@ -35,10 +37,10 @@ const sizes = computed(() => NUDGES[pass.unit].map((by) => (pass.unit === 'metre
     <p v-if="pass.takenByOther" class="rounded-md border border-brass/60 px-2 py-1 text-sm text-brass">
       {{ pass.takenByOther }} is checking this one.
     </p>
-    <NudgePad v-if="pass.unit === 'metres'" />
-    <p class="text-brass">{{ touchInWords(pass.touch) || 'As solved here.' }}</p>
+    <NudgePad v-if="nudges.unit === 'metres'" />
+    <p class="text-brass">{{ touchInWords(nudges.touch) || 'As solved here.' }}</p>
     <div class="flex flex-wrap items-center gap-2">
-      <SwitchField label="Nudged by" :options="UNITS" :value="pass.unit" @choose="(unit) => (pass.unit = unit)" />
+      <SwitchField label="Nudged by" :options="UNITS" :value="nudges.unit" @choose="(unit) => (nudges.unit = unit)" />
       <div class="flex gap-1" role="radiogroup" aria-label="A nudge is">
         <button
           v-for="(name, i) in sizes"
@@ -46,20 +48,20 @@ const sizes = computed(() => NUDGES[pass.unit].map((by) => (pass.unit === 'metre
           type="button"
           role="radio"
           class="chip font-mono"
-          :class="pass.size === i ? 'chip-on' : ''"
-          :aria-checked="pass.size === i"
-          @click="pass.size = i"
+          :class="nudges.size === i ? 'chip-on' : ''"
+          :aria-checked="nudges.size === i"
+          @click="nudges.size = i"
         >
           {{ name }}
         </button>
       </div>
     </div>
     <button
-      v-if="pass.hasOwnOffset && pass.mayCorrectForGood"
+      v-if="nudges.hasOwnOffset && nudges.mayCorrectForGood"
       type="button"
       class="chip w-fit"
       title="How far off its target the palette itself has it becomes a touch-up of this venue; elsewhere it goes to the target"
-      @click="pass.keepOffsetHere()"
+      @click="nudges.keepOffsetHere()"
     >
       Keep its own offset only here
     </button>

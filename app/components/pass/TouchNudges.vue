@@ -5,11 +5,13 @@ import { fixtureNumber } from '#core/show/cells'
 import { trueUpOffers, type TrueUpOffer } from '#core/refocus/trueUpOffers'
 import type { Show } from '#core/show/show'
 import { offInWords } from '../../composables/refocus/trueUpWords'
-import { NUDGES, usePass } from '../../stores/pass'
+import { usePass } from '../../stores/pass'
+import { NUDGES, usePassNudges } from '../../stores/passNudges'
 import CorrectionSwitch from './CorrectionSwitch.vue'
 
 const props = defineProps<{ show: Show }>()
 const pass = usePass()
+const nudges = usePassNudges()
 /** A press makes a pool so much larger. */
 const WIDER = 1.1
 
@@ -32,7 +34,7 @@ const hints = computed(() => {
     .filter(isOf)
     .map(({ off }) => offInWords(props.show, off))
 })
-const mayResize = computed(() => pass.mayCorrectForGood)
+const mayResize = computed(() => nudges.mayCorrectForGood)
 </script>
 
 <template>
@@ -44,10 +46,10 @@ const mayResize = computed(() => pass.mayCorrectForGood)
       <template v-else>All {{ pass.meant.length }} together</template>
     </p>
     <div v-if="mayResize" class="grid grid-cols-2 gap-2" role="group" aria-label="Size, in every venue">
-      <button type="button" class="quiet-button min-h-14 text-lg font-semibold" @click="pass.resize(1 / WIDER)">
+      <button type="button" class="quiet-button min-h-14 text-lg font-semibold" @click="nudges.resize(1 / WIDER)">
         Smaller
       </button>
-      <button type="button" class="quiet-button min-h-14 text-lg font-semibold" @click="pass.resize(WIDER)">
+      <button type="button" class="quiet-button min-h-14 text-lg font-semibold" @click="nudges.resize(WIDER)">
         Wider
       </button>
     </div>
@@ -58,9 +60,9 @@ const mayResize = computed(() => pass.mayCorrectForGood)
         type="button"
         role="radio"
         class="quiet-button min-h-14 px-1 text-lg font-semibold"
-        :class="pass.size === i ? 'border-coral' : ''"
-        :aria-checked="pass.size === i"
-        @click="pass.size = i"
+        :class="nudges.size === i ? 'border-coral' : ''"
+        :aria-checked="nudges.size === i"
+        @click="nudges.size = i"
       >
         {{ by * 100 }} cm
       </button>

@@ -1,6 +1,7 @@
 /** The keys of a pass: Space finds right and goes on, arrows nudge, full stop and comma step through the fixtures. */
 import { useEventListener } from '@vueuse/core'
 import { usePass } from '../../stores/pass'
+import { usePassNudges } from '../../stores/passNudges'
 import { isTyping } from './isTyping'
 import { useActions } from './useActions'
 
@@ -19,6 +20,7 @@ const hasOwnSpace = (target: EventTarget | null) =>
 
 export function usePassKeys() {
   const pass = usePass()
+  const nudges = usePassNudges()
   useActions({
     'next subset': () => void pass.step(1),
     'previous subset': () => void pass.step(-1),
@@ -29,7 +31,7 @@ export function usePassKeys() {
     const arrow = ARROWS[event.key]
     if (arrow) {
       event.preventDefault()
-      void pass.nudge(arrow[0], arrow[1], event.shiftKey ? FINE : 1)
+      void nudges.nudge(arrow[0], arrow[1], event.shiftKey ? FINE : 1)
     } else if (event.key === ' ' && !hasOwnSpace(event.target)) {
       event.preventDefault()
       void pass.confirm()
