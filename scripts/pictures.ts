@@ -11,6 +11,8 @@ interface Picture {
   readonly name: string
   /** Its address within the show. */
   readonly room: string
+  /** Of the screen, pixels; that of a desk where it is left out. */
+  readonly size?: { readonly width: number; readonly height: number }
   /** What a person does before the picture is taken. */
   readonly prepare: (page: Page) => Promise<void>
 }
@@ -49,17 +51,6 @@ const PICTURES: readonly Picture[] = [
       await page.keyboard.type('6.1')
       await page.keyboard.press('Enter')
       await page.getByRole('region', { name: 'Proposed change' }).waitFor()
-    },
-  },
-  {
-    name: 'selecting',
-    room: 'focus',
-    prepare: async (page) => {
-      await select(page, 'All profiles')
-      await page.getByRole('button', { name: 'Pattern' }).click()
-      await page.getByRole('button', { name: 'Mirrored pairs' }).click()
-      await page.getByRole('combobox', { name: 'Select' }).fill('Bar 2 every 2, bo')
-      await page.getByText('not understood yet').waitFor()
     },
   },
   {
@@ -158,15 +149,6 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'loose',
-    room: 'cues',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: '4 loose' }).click()
-      await page.getByRole('listitem').filter({ hasText: '37' }).getByRole('button').first().hover()
-      await page.getByRole('group', { name: 'Plan of what is compared' }).waitFor()
-    },
-  },
-  {
     name: 'venues',
     room: 'refocus',
     prepare: async (page) => {
@@ -232,16 +214,6 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'lens',
-    room: 'rig',
-    prepare: async (page) => {
-      await page.getByRole('gridcell', { name: 'Tern 15' }).click()
-      await page.getByRole('radio', { name: 'Lens' }).click()
-      await page.getByLabel('Place').selectOption('Lighthouse door')
-      await page.getByText(/^\d+ of 36 can/).waitFor()
-    },
-  },
-  {
     name: 'space',
     room: 'focus',
     prepare: async (page) => {
@@ -250,11 +222,50 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('button', { name: 'From the house' }).click()
     },
   },
+  {
+    name: 'difference',
+    room: 'refocus',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'Difference' }).click()
+      await page.getByRole('gridcell', { name: 'Lantern gallery' }).click()
+      await page.getByRole('region', { name: 'Lantern gallery in both venues' }).waitFor()
+    },
+  },
+  // From here on the show plays at its tour stop.
+  {
+    name: 'pass',
+    room: 'refocus',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /show menu/ }).click()
+      await page.getByRole('menuitem', { name: 'Quarry Playhouse' }).click()
+      await page.getByRole('region', { name: 'Proposed change' }).getByRole('button', { name: /Keep/ }).click()
+      await page.getByRole('radio', { name: 'Pass' }).click()
+      const palettes = page.getByRole('navigation', { name: 'Palettes of the pass' })
+      await palettes.getByRole('button', { name: /Lantern gallery/ }).click()
+      await page.getByRole('button', { name: 'Let the stage follow' }).click()
+      await page.getByRole('button', { name: /^34,/ }).click()
+      await page.getByLabel('Compare with').selectOption({ label: 'Harbour Hall' })
+      await page.getByText('Dashed: Harbour Hall').waitFor()
+      await page.mouse.move(640, 20)
+    },
+  },
+  {
+    name: 'tablet',
+    room: 'pass',
+    size: { width: 1024, height: 768 },
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /Dory bow to do/ }).click()
+      await page.getByRole('button', { name: /^14,/ }).click()
+      await page.getByRole('button', { name: 'Nudge to my right' }).click()
+      await page.getByRole('button', { name: 'Nudge away from me' }).click()
+      await page.getByText('0.05 m upstage, 0.05 m to stage left').waitFor()
+    },
+  },
 ]
 
 async function take(page: Page, url: string, { name, room, prepare }: Picture): Promise<void> {
   await page.goto(`${url}/shows/salt-lantern/${room}`)
-  await page.getByRole('link', { name: 'Focus', exact: true }).waitFor()
+  await page.getByRole('main').waitFor()
   await page.getByText('Looking for the server').waitFor({ state: 'hidden' })
   await prepare(page)
   await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' })
@@ -271,7 +282,7 @@ async function takeAll(): Promise<void> {
   const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM_FLAGS })
   try {
     for (const picture of PICTURES) {
-      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+      const context = await browser.newContext({ viewport: picture.size ?? { width: 1280, height: 800 } })
       await take(await context.newPage(), server.url, picture)
       await context.close()
       say(`docs/screenshots/${picture.name}.png`)

@@ -37,9 +37,11 @@ const ROSE = [
 const names = computed(() =>
   ROSE.map(({ name, at }) => {
     const angle = ((at - nudges.facing) * Math.PI) / 180
-    return { name, x: Math.sin(angle) * (R - 52), y: -Math.cos(angle) * (R - 32) }
+    return { name, x: Math.sin(angle) * (R - 52), y: -Math.cos(angle) * (R - 32) - Math.abs(Math.sin(angle)) * ASIDE }
   }),
 )
+/** Names at the sides stand a little higher, clear of the arrows. */
+const ASIDE = 32
 const ticks = Array.from({ length: 24 }, (_, i) => i * 15)
 
 type Drag = { readonly kind: 'light' | 'rim'; x: number; y: number }

@@ -94,8 +94,27 @@ const NOTHING_TO_TYPE = async () => null
     >
       A show with one venue has nothing to compare. Add another, as this one or empty.
     </p>
+    <div
+      v-if="difference.there !== null"
+      class="flex flex-wrap gap-1 border-b border-rule bg-deck px-3 py-1.5"
+      role="radiogroup"
+      aria-label="What is worse"
+    >
+      <button
+        v-for="{ key, name, count } in chips"
+        :key="key"
+        type="button"
+        role="radio"
+        class="chip px-2"
+        :class="difference.filter === key ? 'chip-on' : ''"
+        :aria-checked="difference.filter === key"
+        @click="difference.filter = key"
+      >
+        {{ name }} <span class="font-mono text-xs">{{ count }}</span>
+      </button>
+    </div>
     <GridTable
-      v-else
+      v-if="difference.there !== null"
       label="Difference of two venues"
       class="min-h-0 flex-1"
       :rows="rows"
@@ -120,20 +139,6 @@ const NOTHING_TO_TYPE = async () => null
         >
           To a table
         </button>
-        <div v-if="difference.part === null" class="flex flex-wrap gap-1" role="radiogroup" aria-label="What is worse">
-          <button
-            v-for="{ key, name, count } in chips"
-            :key="key"
-            type="button"
-            role="radio"
-            class="chip px-2"
-            :class="difference.filter === key ? 'chip-on' : ''"
-            :aria-checked="difference.filter === key"
-            @click="difference.filter = key"
-          >
-            {{ name }} <span class="font-mono text-xs">{{ count }}</span>
-          </button>
-        </div>
       </template>
     </GridTable>
     <DifferenceDetail
