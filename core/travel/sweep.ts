@@ -10,7 +10,7 @@ import { firstHit } from '../venue/obstruct'
 import type { Surfaces } from '../venue/surfaces'
 import { DARK } from '../cues/darkness'
 import { progressAt, type Step } from './course'
-import { entersAt, nearnessTo, staysOutside, type Nearness, type Ray, type Zone } from './zones'
+import { comesDownBeside, entersAt, nearnessTo, staysOutside, type Nearness, type Ray, type Zone } from './zones'
 
 /** A lit beam in a zone, in one go; seconds from the start of the cue. */
 export interface Sweep {
@@ -161,7 +161,8 @@ interface Found {
 /** Whether a beam that stands still meets a zone, past the set; `angle` is its full angle, degrees. */
 export function meetsZone(surfaces: Surfaces, zone: Zone, { lens, direction }: Beam, angle: number): boolean {
   const beam = { from: lens, direction, half: (angle / 2) * RAD, level: 1 }
-  if (staysOutside(zone, beam, beam.half) || nearnessTo(zone.box, beam).angle > beam.half) return false
+  if (staysOutside(zone, beam, beam.half) || comesDownBeside(zone, beam, beam.half)) return false
+  if (nearnessTo(zone.box, beam).angle > beam.half) return false
   const near = nearnessTo(zone, beam)
   return near.angle <= beam.half && gets(surfaces, zone, beam, near)
 }

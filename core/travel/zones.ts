@@ -109,6 +109,29 @@ export function staysOutside({ bounds, height }: Zone, { from, direction }: Ray,
 }
 
 /**
+ * Whether a cone that comes down from above a zone is beside it as long as it is no higher than that. On a
+ * level that its axis meets at an angle `θ` from upright, `H` below, it lies within
+ * `H·(tan(θ + half) − tan θ)` of where the axis does: the far end of the ellipse it is there.
+ */
+export function comesDownBeside({ bounds, height }: Zone, { from, direction }: Ray, half: number): boolean {
+  const down = -direction.z
+  if (from.z <= height || down <= 1e-6) return false
+  const [slope, opening] = [Math.hypot(direction.x, direction.y) / down, Math.tan(half)]
+  const least = 1 - slope * opening
+  // Part of it goes on upwards.
+  if (least <= 1e-6) return false
+  const around = from.z * ((slope + opening) / least - slope)
+  const [high, low] = [(from.z - height) / down, from.z / down]
+  const isBeside = (start: number, by: number, first: number, last: number) => {
+    const [a, b] = [start + by * high, start + by * low]
+    return Math.max(a, b) + around < first || Math.min(a, b) - around > last
+  }
+  return (
+    isBeside(from.x, direction.x, bounds.left, bounds.right) || isBeside(from.y, direction.y, bounds.front, bounds.back)
+  )
+}
+
+/**
  * How near a zone comes to a ray by angle; 0 where the ray passes through it. What a zone covers of
  * the directions from a place is bounded by its edges, so where the ray does not meet it the
  * nearest place of it is on an edge. A cone round the ray meets it just when this angle is no more

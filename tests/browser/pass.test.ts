@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openShowPage, test } from './app'
+import { drag, expect, expectAccessible, openShowPage, test } from './app'
 import type { Page } from '@playwright/test'
 
 const part = (page: Page, name: string) =>
@@ -82,6 +82,17 @@ test('the pass on a tablet moves light the way one faces, fixture by fixture', a
   await showPage.getByRole('button', { name: 'Good, next fixture' }).click()
   await expect(group.getByRole('button', { name: /^13,/ })).toHaveAttribute('aria-pressed', 'true')
   await expect(group.getByRole('button', { name: '12, right, touched up' })).toBeVisible()
+  const pad = showPage.getByRole('img', { name: /^Pad that moves the light/ })
+  const { x, y, width } = (await pad.boundingBox()) ?? { x: 0, y: 0, width: 0 }
+  const at = (right: number, away: number) => ({ x: x + width * (0.5 + right), y: y + width * (0.5 - away) })
+  // My right is stage right as I look at the house.
+  await drag(showPage, at(0.05, 0.05), at(0.1, 0.05))
+  await expect(showPage.getByText(/^0\.0\d m to stage right$/)).toBeVisible()
+  await drag(showPage, at(0, 0.46), at(0.46, 0))
+  await expect(showPage.getByRole('button', { name: 'stage left', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
   await showPage.getByRole('button', { name: 'Note …' }).click()
   await showPage.getByRole('textbox', { name: 'Note' }).fill('Soften the edge')
   await showPage.getByRole('button', { name: 'Done', exact: true }).click()

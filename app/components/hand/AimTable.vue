@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** Each selected fixture's pan, tilt, throw and pool, in the order of selection. Only the rows in view are drawn. */
-import { fixtureNumber } from '#core/show/cells'
+import { fixtureNumber, numberOfFixture } from '#core/show/cells'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, useTemplateRef } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { metresInWords } from '#core/geometry/lengthInWords'
+import { useShow } from '../../stores/show'
 
 const props = defineProps<{ fixtures: readonly StageFixture[] }>()
+const store = useShow()
 
 /** Heights in pixels: the headings, a row, and what is wrong with it in words. */
 const HEAD = 22
@@ -30,7 +32,11 @@ const drawn = computed(() =>
 )
 
 function troubleAt(index: number): string | null {
-  const position = props.fixtures[index]?.position
+  const fixture = props.fixtures[index]
+  const position = fixture?.position
+  // A place for it may be stored as angles: from where the substitute hangs they point elsewhere.
+  if (position?.state === 'resting' && fixture?.rigged.by)
+    return store.view ? `played by ${numberOfFixture(store.view, fixture.rigged.by)}, which takes no angles` : null
   if (position?.state === 'out of reach')
     return `${position.shortDegrees.toFixed(1)}° short, misses by ${metresInWords(position.missMetres)}`
   if (position?.state === 'other side') return 'had to go the other side'
