@@ -8,8 +8,7 @@ import type { StageFixture } from '../cues/onStage'
 import { beamAt } from '../kinematics/forward'
 import { HOME } from '../kinematics/head'
 import { solvePosition, solveZoom, type SolvedPosition } from '../palettes/solve'
-import { servedBy } from '../palettes/use'
-import type { RiggedFixture } from '../show/rig'
+import { rigOf, type RiggedFixture } from '../show/rig'
 import { contentsOf, palettesInOrder, resolveValue, storedFor, type PaletteContents } from '../palettes/resolve'
 import { LEADING } from '../attributes/catalogue'
 import type { FixtureId, PaletteId, SetPieceId, VenueId } from '../show/ids'
@@ -77,17 +76,11 @@ export function* differencesOf(show: Show, here: VenueId, there: VenueId): Gener
 
 function differenceOf(before: Show, after: Show, palette: PaletteId): PaletteDifference | null {
   if (!givesPlaces(contentsOf(before).get(palette))) return null
-  const [here, there] = [before, after].map((show) => lightsOf(show, palette))
-  const fixtures = new Set([...(here?.keys() ?? []), ...(there?.keys() ?? [])])
-  if (fixtures.size === 0) return null
-  return {
-    palette,
-    fixtures: [...fixtures].map((fixture) => ({
-      fixture,
-      here: here?.get(fixture) ?? null,
-      there: there?.get(fixture) ?? null,
-    })),
-  }
+  const [here, there] = [lightsOf(before, palette), lightsOf(after, palette)]
+  const fixtures: FixtureDifference[] = []
+  for (const [fixture, light] of here) fixtures.push({ fixture, here: light, there: there.get(fixture) ?? null })
+  for (const [fixture, light] of there) if (!here.has(fixture)) fixtures.push({ fixture, here: null, there: light })
+  return fixtures.length > 0 ? { palette, fixtures } : null
 }
 
 function givesPlaces(contents: PaletteContents | undefined): boolean {
@@ -98,7 +91,7 @@ function lightsOf(show: Show, palette: PaletteId): Map<FixtureId, LightThere> {
   const stage = stageOf(show)
   const zones = zonesOf(show)
   const found = new Map<FixtureId, LightThere>()
-  for (const rigged of servedBy(show, palette)) {
+  for (const rigged of rigOf(show).values()) {
     if (rigged.bar !== null || storedFor(show, palette, rigged, LEADING.place) === null) continue
     found.set(rigged.id, lightThere(show, stage, zones, palette, rigged))
   }
