@@ -45,6 +45,7 @@ export const ACTIONS = [
   { id: 'room rig', name: 'To the Rig room', section: 'Everywhere', key: 'Alt Shift R' },
   { id: 'room focus', name: 'To the Focus room', section: 'Everywhere', key: 'Alt Shift C' },
   { id: 'room cues', name: 'To the Cues room', section: 'Everywhere', key: 'Alt Shift Q' },
+  { id: 'room refocus', name: 'To the Refocus room', section: 'Everywhere', key: 'Alt Shift U' },
   { id: 'undo', name: 'Undo', section: 'Everywhere', key: 'Ctrl Z' },
   { id: 'redo', name: 'Redo', section: 'Everywhere', key: 'Ctrl Shift Z' },
   { id: 'keyboard map', name: 'Keyboard map', section: 'Everywhere', key: '?' },
@@ -56,6 +57,7 @@ export type ActionId = (typeof ACTIONS)[number]['id']
 export const FIXED_KEYS = [
   { key: '0 to 9, A to Z', does: 'Begin typing a selection', section: 'Selecting' },
   { key: 'Arrows', does: 'Nudge what is selected; with Shift a tenth of it', section: 'Stage' },
+  { key: 'Space', does: 'Find right and go on, in a pass', section: 'Stage' },
   { key: 'Alt Shift 1 to 9', does: 'Recall one of the first nine palettes of the shelf', section: 'Palettes' },
   { key: 'Ctrl K', does: 'Find anything by name', section: 'Everywhere' },
   { key: 'Enter', does: 'Keep what is proposed or typed', section: 'Everywhere' },

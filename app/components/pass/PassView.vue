@@ -46,7 +46,7 @@ function compare({ target }: Event) {
     />
     <div class="absolute inset-x-3 top-3 flex items-center gap-2">
       <SwitchField label="View of the light" :options="SURFACES" :value="surface" @choose="(key) => (surface = key)" />
-      <label v-if="others.length" class="ml-auto flex items-center gap-1 text-sm text-mist">
+      <label v-if="others.length && surface === 'plan'" class="ml-auto flex items-center gap-1 text-sm text-mist">
         Compare with
         <select class="chip bg-deck" :value="pass.other?.id ?? ''" @change="compare">
           <option value="">no other venue</option>

@@ -30,23 +30,23 @@ const paletteOf = ({ palette }: Row) => props.show.all.palette.get(palette)
 const when = new Intl.DateTimeFormat(undefined, { dateStyle: 'short', timeStyle: 'short' })
 const columns: readonly GridColumn<Row>[] = [
   {
-    ...{ key: 'number', name: 'No.', width: 54, isNumber: true },
+    ...{ key: 'number', name: 'No.', width: 44, isNumber: true },
     text: (row) => String(paletteOf(row)?.number ?? ''),
     rank: (row) => paletteOf(row)?.number ?? null,
   },
-  { key: 'palette', name: 'Palette', width: 150, text: (row) => paletteOf(row)?.name ?? '' },
+  { key: 'palette', name: 'Palette', width: 140, text: (row) => paletteOf(row)?.name ?? '' },
   {
-    ...{ key: 'fixture', name: 'Fixture', width: 70, isNumber: true },
+    ...{ key: 'fixture', name: 'Fixture', width: 60, isNumber: true },
     text: ({ fixture }) => numberOfFixture(props.show, fixture),
     rank: ({ fixture }) => props.show.all.fixture.get(fixture)?.number ?? null,
   },
   {
-    ...{ key: 'touch', name: 'Touched up by', width: 230, text: touchInWords },
+    ...{ key: 'touch', name: 'Touched up by', width: 310, text: touchInWords },
     rank: ({ offset, pan, tilt }) => length(offset) + (Math.abs(pan) + Math.abs(tilt)) / 100,
   },
-  { key: 'by', name: 'By', width: 90, text: ({ by }) => props.show.all.person.get(by ?? '')?.name ?? '–' },
-  { key: 'at', name: 'When', width: 120, text: ({ at }) => when.format(at), rank: ({ at }) => at },
-  { key: 'note', name: 'Note', width: 180, edit: 'text', text: ({ note }) => note },
+  { key: 'by', name: 'By', width: 80, text: ({ by }) => props.show.all.person.get(by ?? '')?.name ?? '–' },
+  { key: 'at', name: 'When', width: 150, text: ({ at }) => when.format(at), rank: ({ at }) => at },
+  { key: 'note', name: 'Note', width: 140, edit: 'text', text: ({ note }) => note },
 ]
 const named = (ids: Iterable<string>) => {
   const wanted = new Set(ids)

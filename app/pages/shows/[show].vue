@@ -64,6 +64,7 @@ useActions({
   'room rig': () => toRoom('rig'),
   'room focus': () => toRoom('focus'),
   'room cues': () => toRoom('cues'),
+  'room refocus': () => toRoom('refocus'),
 })
 </script>
 
