@@ -91,6 +91,9 @@ export const usePass = defineStore('pass', () => {
     const found = lines.value.find(({ palette }) => palette === from)
     const left = found?.fixtures.find(({ state }) => state !== 'right')?.fixture ?? null
     if (fixture.value !== null && left !== null) return void (await lookAt(left))
+    await toNext(from)
+  }
+  async function toNext(from: PaletteId) {
     const next = store.person ? nextToCheck(lines.value, from, store.person) : null
     if (next === null) messages.say('Nothing is left to check at this venue.')
     await look(next ?? from)
@@ -99,7 +102,7 @@ export const usePass = defineStore('pass', () => {
     const { value: looked } = line
     if (!looked) return
     if ((await store.send('markInPass', { palette: looked.palette, mark: as })) && as !== null)
-      await goOn(looked.palette)
+      await toNext(looked.palette)
   }
 
   return {

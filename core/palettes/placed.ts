@@ -18,21 +18,20 @@ export const placedBy = derivedEach(
     }),
 )
 
+const CHECKED_KINDS = ['paletteValue', 'recordedFixture', ...RIG_KINDS] as const
+
 /**
  * The heads a palette is checked with here: those it places that it was recorded with or holds a
  * place of their own for; where there are none such, everyone it places.
  */
-export function checkedWith(
-  show: ShowPart<'paletteValue' | 'recordedFixture' | RigKind>,
-  palette: PaletteId,
-): readonly RiggedFixture[] {
+export const checkedWith = derivedEach(CHECKED_KINDS, (show, palette: PaletteId): readonly RiggedFixture[] => {
   const placed = placedBy(show, palette)
   const recorded = recordedWith(show, palette)
   const meant = placed.filter(
     (rigged) => recorded.has(rigged.id) || storedFor(show, palette, rigged, LEADING.place)?.fixture === rigged.id,
   )
   return meant.length > 0 ? meant : placed
-}
+})
 
 /** Those a palette was recorded with, or holds a place of their own for, that do not hang here and are played by no other, by number. */
 export function missingHere(

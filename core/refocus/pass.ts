@@ -1,18 +1,21 @@
 /** A pass: which palettes are checked on the real stage, how far each has come, and how long the rest will take. */
+import { group } from 'd3-array'
 import { LEADING } from '../attributes/catalogue'
 import { HOME, type Pose } from '../kinematics/head'
 import { checkedWith, missingHere } from '../palettes/placed'
 import { resolveValue, type PaletteKind } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
+import { versionOf } from '../palettes/versions'
+import { isAlike } from '../show/isAlike'
 import { touchUpsOf } from '../palettes/touchUps'
 import { passCheckId, passStepId } from '../show/compositeIds'
 import { derived } from '../show/derived'
-import type { Pass } from '../show/entities'
+import type { Pass, PassCheck } from '../show/entities'
 import { asPassId, asPersonId, type FixtureId, type PaletteId, type PassId, type PersonId } from '../show/ids'
 import type { RiggedFixture } from '../show/rig'
 import { showRecordOf, type ShowPart } from '../show/show'
 import { stageOf, type StageKind } from '../venue/stage'
-import { PASS_ORDER_KINDS, passOrder } from './passOrder'
+import { PASS_ORDER_KINDS, passOrder, type PaletteToCheck } from './passOrder'
 
 /** Where a palette of a pass stands. */
 export const PASS_STATES = [
@@ -70,15 +73,16 @@ export function poseBy(show: ShowPart<PaletteKind | StageKind>, palette: Palette
   return solvePosition(rigged.mount, stageOf(show), value, HOME).pose
 }
 
-type PassShow = ShowPart<'person' | 'pass' | 'passCheck' | (typeof PASS_ORDER_KINDS)[number]>
+const PASS_KINDS = ['person', 'pass', 'passCheck', 'touchUp', ...PASS_ORDER_KINDS] as const
+type PassShow = ShowPart<(typeof PASS_KINDS)[number]>
 
 /** The pass of the venue in play with every palette in it; null where none has been begun. */
-export const passOf = derived(['person', 'pass', 'passCheck', ...PASS_ORDER_KINDS], (show): PassInPlay | null => {
+export const passOf = derived(PASS_KINDS, (show): PassInPlay | null => {
   const found = passInPlay(show)
   if (!found) return null
   const { id, pass } = found
   const taken = takenPalettes(show)
-  const lines = passOrder(show, pass.order).map(({ palette, cues }) => lineOf(show, id, palette, cues, taken))
+  const lines = passOrder(show, pass.order).map((one) => knownLine(show, id, one, taken.get(one.palette) ?? null))
   return { id, pass, lines }
 })
 
@@ -89,13 +93,40 @@ export function takenPalettes(show: ShowPart<'person'>): ReadonlyMap<PaletteId, 
   return found
 }
 
-function lineOf(
+/** The newest line of a palette, and all that it was worked out from. */
+const knownLines = new Map<string, { readonly from: readonly unknown[]; readonly line: PassLine }>()
+
+/** A line, the same object as last time where nothing it goes by has changed: a check or a nudge changes one. */
+function knownLine(
   show: PassShow,
   pass: PassId,
-  palette: PaletteId,
-  cues: number,
-  taken: ReadonlyMap<PaletteId, PersonId>,
+  { palette, cues }: PaletteToCheck,
+  takenBy: PersonId | null,
 ): PassLine {
+  const id = passStepId(pass, palette)
+  const step = show.all.passStep.get(id)
+  const gives = versionOf(show, { kind: 'link', palette })
+  const from = [step, checksOf(show).get(id), checkedWith(show, palette), gives, stageOf(show), cues, takenBy]
+  const known = knownLines.get(id)
+  if (known && isAlike(known.from, from)) return known.line
+  const line = lineOf(show, pass, palette, cues, takenBy)
+  knownLines.set(id, { from, line })
+  return line
+}
+
+/** When fixtures were checked, by the palette of a pass; the same arrays as long as they are the same. */
+const checksOf = derived(['passCheck'], (show): ReadonlyMap<string, readonly PassCheck[]> => {
+  const found = group(show.all.passCheck.values(), ({ pass, palette }) => passStepId(pass, palette))
+  for (const [id, checks] of found) {
+    const then = newestChecks.get(id)
+    if (then && isAlike(then, checks)) found.set(id, then)
+  }
+  newestChecks = found
+  return found
+})
+let newestChecks: Map<string, PassCheck[]> = new Map()
+
+function lineOf(show: PassShow, pass: PassId, palette: PaletteId, cues: number, takenBy: PersonId | null): PassLine {
   const step = show.all.passStep.get(passStepId(pass, palette))
   const checked = checkedWith(show, palette)
   const fixtures = checked.map((rigged) => fixtureOf(show, pass, palette, rigged))
@@ -108,7 +139,7 @@ function lineOf(
     missing: missingHere(show, palette),
     state: stateOf(step?.mark ?? null, fixtures),
     note: step?.note ?? '',
-    takenBy: taken.get(palette) ?? null,
+    takenBy,
     doneAt: isDone && times.length > 0 ? Math.max(...times) : null,
   }
 }

@@ -5,7 +5,7 @@ import { distance, vec3, type Vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { placeOfCue } from '../cues/tracking'
 import { checkedWith } from '../palettes/placed'
-import { contentsOf, palettesInOrder, resolveValue } from '../palettes/resolve'
+import { contentsOf, palettesInOrder, storedFor } from '../palettes/resolve'
 import { solvePosition } from '../palettes/solve'
 import { cuesUsing } from '../palettes/use'
 import { passStepId } from '../show/compositeIds'
@@ -24,7 +24,7 @@ export interface PaletteToCheck {
 
 /** What the order of a pass goes by. */
 export const PASS_ORDER_KINDS = [
-  ...(['touchUp', 'passStep', 'paletteValue', 'recordedFixture', 'palette', 'cueValue', 'cue', 'cueList'] as const),
+  ...(['passStep', 'paletteValue', 'recordedFixture', 'palette', 'cueValue', 'cue', 'cueList'] as const),
   ...RIG_KINDS,
   ...STAGE_KINDS,
 ] as const
@@ -78,10 +78,14 @@ function byRank(show: OrderedShow, byCue: readonly PaletteToCheck[]): PaletteToC
   return [...byCue].sort((a, b) => (rank(a) === rank(b) ? 0 : rank(a) - rank(b)))
 }
 
-/** The middle of where a palette's light falls here, metres in the stage frame; null where it falls nowhere. */
+/**
+ * The middle of where a palette's light falls here, metres in the stage frame; null where it falls nowhere.
+ * What is touched up counts as solved: else the walk would change with every nudge.
+ */
 export function spotOf(show: OrderedShow, palette: PaletteId): Vec3 | null {
   const points = checkedWith(show, palette).flatMap((rigged) => {
-    const { value } = resolveValue(show, rigged, LEADING.place, { kind: 'link', palette })
+    const value = storedFor(show, palette, rigged, LEADING.place)?.value
+    if (!value || value.kind === 'link') return []
     return solvePosition(rigged.mount, stageOf(show), value, HOME).point ?? []
   })
   const [x, y, z] = [mean(points, (p) => p.x), mean(points, (p) => p.y), mean(points, (p) => p.z)]

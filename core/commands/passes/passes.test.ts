@@ -1,14 +1,18 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { venueNamed } from '../../../tests/support/richShow'
+import { COMMAND_NAMES, RandomArguments, randomFrom } from '../../../tests/support/randomCommands'
+import { richDesk, venueNamed } from '../../../tests/support/richShow'
 import { Desk } from '../../../tests/support/smallShow'
+import type { CommandName } from '../registry'
 import { harbourHall } from '#demo/stage'
 import { FAMILIES } from '../../attributes/families'
 import { audienceView } from '../../cues/audienceView'
 import { stagePicture } from '../../cues/onStage'
 import { stagePictureAt } from '../../cues/stageAt'
 import { vec3 } from '../../geometry/vector'
+import { checkedWith } from '../../palettes/placed'
 import { openCueNotes } from '../../refocus/cueNotes'
-import { nextToCheck, passOf, passProgress, type PassState } from '../../refocus/pass'
+import { nextToCheck, passInPlay, passOf, passProgress, poseBy, type PassState } from '../../refocus/pass'
+import { passOrder } from '../../refocus/passOrder'
 import type { Show } from '../../show/show'
 
 let desk: Desk
@@ -222,3 +226,56 @@ describe('notes on cues', () => {
     expect(openCueNotes(desk.show).map(({ cue }) => cue)).toEqual([2])
   })
 })
+
+describe('a pass while a show changes under it', () => {
+  /** Worked out anew, from what was found right and how heads would be turned now. */
+  function anew(show: Show): string[] {
+    const found = passInPlay(show)
+    if (!found) return []
+    return passOrder(show, found.pass.order).map(({ palette: id }) => {
+      const fixtures = checkedWith(show, id).map((rigged) => {
+        const checks = [...show.all.passCheck.values()]
+        const check = checks.find((one) => one.pass === found.id && one.palette === id && one.fixture === rigged.id)
+        const pose = poseBy(show, id, rigged)
+        const isNear = check && Math.max(Math.abs(check.pan - pose.pan), Math.abs(check.tilt - pose.tilt)) <= 0.25
+        return `${rigged.id} ${check ? (isNear ? 'right' : 'turned since') : 'to do'}`
+      })
+      const step = [...show.all.passStep.values()].find((one) => one.pass === found.id && one.palette === id)
+      const by = [...show.all.person].find(([, { checking }]) => checking === id)?.[0] ?? null
+      return JSON.stringify([id, step?.note ?? '', step?.mark ?? null, by, fixtures])
+    })
+  }
+
+  it('tells after every change what one worked out anew tells', () => {
+    let told = 0
+    for (const seed of [1, 2, 3]) {
+      const random = randomFrom(seed)
+      const rich = richDesk()
+      for (let i = 0; i < 60; i += 1) {
+        const args = new RandomArguments(rich.show, [rich.show], random)
+        const name = args.pick(i % 2 ? COMMAND_NAMES : PASSING)
+        if (!name || !rich.ask(name, args.forCommand(name))) continue
+        const wanted = anew(rich.show)
+        const lines = passOf(rich.show)?.lines ?? []
+        const marks = (id: string) =>
+          [...rich.show.all.passStep.values()].find((one) => one.palette === id)?.mark ?? null
+        expect(
+          lines.map(({ palette: id, note, takenBy, fixtures }) =>
+            JSON.stringify([id, note, marks(id), takenBy, fixtures.map(({ fixture, state }) => `${fixture} ${state}`)]),
+          ),
+        ).toEqual(wanted)
+        told += wanted.length
+      }
+    }
+    expect(told).toBeGreaterThan(200)
+  })
+})
+
+const PASSING: readonly CommandName[] = [
+  'confirmInPass',
+  'touchUp',
+  'checkPalette',
+  'noteInPass',
+  'moveHang',
+  'clearTouchUps',
+]
