@@ -265,7 +265,9 @@ const PICTURES: readonly Picture[] = [
 
 async function take(page: Page, url: string, { name, room, prepare }: Picture): Promise<void> {
   await page.goto(`${url}/shows/salt-lantern/${room}`)
-  await page.getByRole('main').waitFor()
+  // The page made for a tablet has a heading instead of the rooms.
+  const isOpen = page.getByRole('link', { name: 'Focus', exact: true }).or(page.getByRole('heading', { level: 1 }))
+  await isOpen.first().waitFor()
   await page.getByText('Looking for the server').waitFor({ state: 'hidden' })
   await prepare(page)
   await page.screenshot({ path: `docs/screenshots/${name}.png`, animations: 'disabled' })
