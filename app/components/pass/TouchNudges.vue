@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** Beside the pad: what is worked on, its size, how far a nudge goes and what it counts for. */
-import { computed } from 'vue'
+import { watchDebounced } from '@vueuse/core'
+import { computed, shallowRef } from 'vue'
 import { fixtureNumber } from '#core/show/cells'
 import { trueUpOffers, type TrueUpOffer } from '#core/refocus/trueUpOffers'
 import type { Show } from '#core/show/show'
@@ -26,13 +27,19 @@ const worked = computed(() => {
     words: `from ${props.show.all.hang.get(hang)?.name ?? ''}${throwMetres === null ? '' : `, throw ${throwMetres.toFixed(1)} m`}${short}`,
   }
 })
+/** How long nothing changes before the touch-ups are asked what they say, milliseconds: it takes longer than a frame. */
+const PATIENCE = 500
+const offers = shallowRef<readonly TrueUpOffer[]>(trueUpOffers(props.show))
+watchDebounced(
+  () => props.show,
+  (show) => (offers.value = trueUpOffers(show)),
+  { debounce: PATIENCE },
+)
 /** What the touch-ups say of the hang that is worked on, or of the fixture. */
 const hints = computed(() => {
   const hang = pass.light.find(({ rigged }) => pass.meant.includes(rigged.id))?.rigged.place.hang
   const isOf = ({ off }: TrueUpOffer) => (off.kind === 'hang' ? off.hang === hang : pass.meant.includes(off.fixture))
-  return trueUpOffers(props.show)
-    .filter(isOf)
-    .map(({ off }) => offInWords(props.show, off))
+  return offers.value.filter(isOf).map(({ off }) => offInWords(props.show, off))
 })
 const mayResize = computed(() => nudges.mayCorrectForGood)
 </script>
