@@ -1,17 +1,19 @@
 /** What another venue does to 500 palettes of 300 heads, and a pass through them. */
 import { runCommand, type CommandInput, type CommandName } from '#core/commands/registry'
+import { cuePicture } from '#core/cues/comparedCue'
 import { resolveValue } from '#core/palettes/resolve'
 import { solvePosition } from '#core/palettes/solve'
 import { HOME } from '#core/kinematics/head'
+import { cueDifferencesOf } from '#core/refocus/cueDifference'
 import { differencesOf, inVenue } from '#core/refocus/difference'
 import { passOf } from '#core/refocus/pass'
 import { applyChanges } from '#core/show/changes'
-import { asPaletteId, asVenueId, commandId } from '#core/show/ids'
+import { asCueId, asPaletteId, asVenueId, commandId, type VenueId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import { showRecordOf, type Show } from '#core/show/show'
 import { harbourHall } from '#demo/stage'
 import { stageOf } from '#core/venue/stage'
-import { generateShow, PERSON } from './generate'
+import { generateShow, PERSON, withCues } from './generate'
 import { best, line } from './measure'
 
 function after<N extends CommandName>(show: Show, name: N, input: CommandInput<N>): Show {
@@ -58,5 +60,19 @@ export function benchRefocus(): void {
     'difference of two venues, 300 heads in 500 palettes (wanted < 1.5 s)',
     `${(whole.milliseconds / 1000).toFixed(2)} s, ${ratio} of solving all in both`,
   )
+  benchCues(withCues(show, 1000, 30), here, there)
   benchPass(show)
+}
+
+/** Every cue in both venues, with both checks of its moves. */
+function benchCues(show: Show, here: VenueId, there: VenueId): void {
+  const pictures = best(() => {
+    for (const at of [inVenue(show, here), inVenue(show, there)])
+      for (const id of at.all.cue.keys()) cuePicture(at, asCueId(id))
+  }, 1)
+  const whole = best(() => [...cueDifferencesOf(show, here, there)].length, 1)
+  line(
+    'difference of two venues through 1,000 cues',
+    `${(whole.milliseconds / 1000).toFixed(2)} s, ${(whole.milliseconds / pictures.milliseconds).toFixed(1)} of all pictures in both`,
+  )
 }

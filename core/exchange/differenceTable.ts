@@ -1,5 +1,6 @@
 /** The difference sheet of two venues as a table: a line for each fixture of each palette, what hurts most first. */
-import { lossesOf, turnOf, type LightThere, type PaletteDifference } from '../refocus/difference'
+import { lossesOf, turnOf, type PaletteDifference } from '../refocus/difference'
+import type { LightThere } from '../refocus/lightThere'
 import { numberOfFixture } from '../show/cells'
 import type { VenueId } from '../show/ids'
 import { shortNumber } from '../show/shortNumber'

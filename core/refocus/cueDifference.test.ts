@@ -4,11 +4,10 @@ import { buildSaltLantern } from '#demo/saltLantern'
 import { venueNamed } from '../../tests/support/richShow'
 import { cuePicture } from '../cues/comparedCue'
 import { listsInOrder } from '../cues/tracking'
-import { zonesOf } from '../travel/zones'
-import { stageOf } from '../venue/stage'
 import { missingInCue } from './absent'
 import { cueDifferencesOf } from './cueDifference'
-import { differencesOf, hurtOf, inVenue, lightOf, lossesOf } from './difference'
+import { differencesOf, hurtOf, inVenue, lossesOf } from './difference'
+import { lightOf } from './lightThere'
 
 const show = buildSaltLantern('cue-difference')
 const [here, there] = [venueNamed(show, 'Harbour Hall'), venueNamed(show, 'Quarry Playhouse')]
@@ -26,8 +25,7 @@ describe('what another venue does to cues', () => {
         const lit = [...cuePicture(played, cue).values()].filter(({ intensity }) => intensity > 0.01)
         const known = new Map(fixtures.flatMap((one) => (one[of] ? [[one.fixture, one[of]] as const] : [])))
         expect(known.size).toBe(lit.length)
-        for (const one of lit)
-          expect(known.get(one.rigged.id)).toEqual(lightOf(played, stageOf(played), zonesOf(played), one))
+        for (const one of lit) expect(known.get(one.rigged.id)).toEqual(lightOf(played, one))
       }
     const isLit = (venue: typeof here) => (cue: (typeof found)[number]['cue']) =>
       [...cuePicture(inVenue(show, venue), cue).values()].some(({ intensity }) => intensity > 0.01)

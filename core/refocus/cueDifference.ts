@@ -1,22 +1,22 @@
 /** What two venues do to each cue: its lit fixtures, as a palette's are told, and moves that got too fast. */
-import { cuePicture } from '../cues/comparedCue'
-import { DARK } from '../cues/darkness'
+import { DARK, levelElsewhere } from '../cues/darkness'
 import type { StageFixture } from '../cues/onStage'
-import { listsInOrder } from '../cues/tracking'
+import { listsInOrder, type ListInOrder } from '../cues/tracking'
 import type { CueId, FixtureId, VenueId } from '../show/ids'
-import type { RiggedFixture } from '../show/rig'
+import { rigOf, type RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
-import { TravelCheck } from '../travel/check'
-import { zonesOf } from '../travel/zones'
-import { stageOf } from '../venue/stage'
-import { inVenue, lightOf, type FixtureDifference, type LightThere } from './difference'
+import { ownPictureAt, stepsOf } from '../travel/course'
+import { tooFast } from '../travel/motors'
+import { surfacesOf } from '../venue/surfaces'
+import { inVenue, type FixtureDifference } from './difference'
+import { LightsThere, type LightThere } from './lightThere'
 
 export interface CueDifference {
   readonly cue: CueId
   readonly fixtures: readonly FixtureDifference[]
 }
 
-/** How far a look has come, in cues and courses looked at; and what it found of the cue just looked at. */
+/** How far a look has come, in fixtures of lists and cues; and what it found of the cue just looked at. */
 export interface CueDifferenceFound {
   readonly done: number
   readonly all: number
@@ -25,56 +25,76 @@ export interface CueDifferenceFound {
 
 /** Looks at every cue in two venues, list by list; can be left off anywhere. Cues with nothing lit in either are left out. */
 export function* cueDifferencesOf(show: Show, here: VenueId, there: VenueId): Generator<CueDifferenceFound, void> {
-  const [before, after] = [new CueLights(inVenue(show, here)), new CueLights(inVenue(show, there))]
-  const cues = listsInOrder(show).flatMap((list) => list.cues)
-  // Both checks of moves count as much as the cues.
-  const all = 3 * cues.length
-  const [fastHere, fastThere] = [new Set<string>(), new Set<string>()]
-  yield* checked(before.show, fastHere, 0, all)
-  yield* checked(after.show, fastThere, cues.length, all)
-  for (const [i, { id }] of cues.entries()) {
-    const [was, is] = [before.of(id), after.of(id)]
-    const fixtures = [...new Set([...was.keys(), ...is.keys()])].map((fixture): FixtureDifference => {
-      const key = `${id} ${fixture}`
-      return {
-        fixture,
-        here: was.get(fixture) ?? null,
-        there: is.get(fixture) ?? null,
-        isTooFast: fastThere.has(key) && !fastHere.has(key),
-      }
-    })
-    const difference = fixtures.length > 0 ? { cue: id, fixtures } : null
-    yield { done: 2 * cues.length + i + 1, all, difference }
+  const [before, after] = [new LightsThere(inVenue(show, here)), new LightsThere(inVenue(show, there))]
+  const [rigBefore, rigAfter] = [rigOf(before.show), rigOf(after.show)]
+  const fixtures = [...new Set([...rigBefore.keys(), ...rigAfter.keys()])]
+  const lists = listsInOrder(show)
+  const all = lists.reduce((sum, { cues }) => sum + fixtures.length + cues.length, 0)
+  let done = 0
+  for (const list of lists) {
+    const [was, is] = [new LightsOfList(before, list), new LightsOfList(after, list)]
+    for (const fixture of fixtures) {
+      was.take(rigBefore.get(fixture))
+      is.take(rigAfter.get(fixture))
+      yield { done: (done += 1), all, difference: null }
+    }
+    for (const [at, { id }] of list.cues.entries()) {
+      was.goTo(at)
+      is.goTo(at)
+      const found = fixtures.flatMap((fixture) => differenceOf(fixture, was, is))
+      yield { done: (done += 1), all, difference: found.length > 0 ? { cue: id, fixtures: found } : null }
+    }
   }
 }
 
-/** Checks every move of a show and keeps which are too fast, as `cue fixture`. */
-function* checked(show: Show, tooFast: Set<string>, from: number, all: number): Generator<CueDifferenceFound, void> {
-  for (const { done, all: courses, course } of new TravelCheck().check(show)) {
-    for (const step of course?.steps ?? []) if (step.tooFast) tooFast.add(`${step.cue} ${course?.fixture}`)
-    yield { done: from + (done / courses) * (all / 3), all, difference: null }
-  }
+function differenceOf(fixture: FixtureId, was: LightsOfList, is: LightsOfList): FixtureDifference | [] {
+  const [here, there] = [was.lit.get(fixture) ?? null, is.lit.get(fixture) ?? null]
+  if (!here && !there) return []
+  return { fixture, here, there, isTooFast: is.tooFast.has(fixture) && !was.tooFast.has(fixture) }
 }
 
-/** The light of cues in one venue; what stands as it stood in another cue is worked out once. */
-class CueLights {
-  readonly #known = new Map<RiggedFixture, Map<string, LightThere>>()
+interface Change {
+  readonly fixture: FixtureId
+  /** Null where it is dark. */
+  readonly light: LightThere | null
+  readonly isTooFast: boolean
+}
 
-  constructor(readonly show: Show) {}
+/** What a list has lit, gone through cue by cue: what a cue does not change stays as it is. */
+class LightsOfList {
+  readonly #changes = new Map<number, Change[]>()
+  readonly lit = new Map<FixtureId, LightThere>()
+  /** Those whose move in this cue is too fast for their motors. */
+  readonly tooFast = new Set<FixtureId>()
 
-  of(cue: CueId): Map<FixtureId, LightThere> {
-    const lit = [...cuePicture(this.show, cue).values()].filter(({ intensity }) => intensity > DARK)
-    return new Map(lit.map((one) => [one.rigged.id, this.#light(one)]))
+  constructor(
+    private readonly lights: LightsThere,
+    private readonly list: ListInOrder,
+  ) {}
+
+  /** Takes in all that the list does with a fixture; nothing of one that does not hang. */
+  take(rigged: RiggedFixture | undefined): void {
+    if (!rigged) return
+    const [{ show }, list, fixture] = [this.lights, this.list, rigged.id]
+    const lightOf = (picture: StageFixture) => (picture.intensity > DARK ? this.lights.of(picture) : null)
+    const atRest = lightOf(ownPictureAt(show, list, rigged, -1))
+    if (atRest) this.lit.set(fixture, atRest)
+    const isLitElsewhere = levelElsewhere(show, list.id, fixture) !== null
+    for (const step of stepsOf(show, list, rigged)) {
+      const light = lightOf(isLitElsewhere ? ownPictureAt(show, list, rigged, step.at) : step.to)
+      const changes = this.#changes.get(step.at) ?? []
+      changes.push({ fixture, light, isTooFast: tooFast(step, surfacesOf(show)) !== null })
+      this.#changes.set(step.at, changes)
+    }
   }
 
-  #light(one: StageFixture): LightThere {
-    const { rigged, position, zoom } = one
-    const known = this.#known.get(rigged) ?? new Map<string, LightThere>()
-    this.#known.set(rigged, known)
-    const { point } = position
-    const key = `${position.pose.pan} ${position.pose.tilt} ${zoom.angle} ${point?.x} ${point?.y} ${point?.z}`
-    const light = known.get(key) ?? lightOf(this.show, stageOf(this.show), zonesOf(this.show), one)
-    known.set(key, light)
-    return light
+  /** Goes on to the next cue, by its place in the list from 0. */
+  goTo(at: number): void {
+    this.tooFast.clear()
+    for (const { fixture, light, isTooFast } of this.#changes.get(at) ?? []) {
+      if (light) this.lit.set(fixture, light)
+      else this.lit.delete(fixture)
+      if (isTooFast) this.tooFast.add(fixture)
+    }
   }
 }

@@ -2,40 +2,16 @@
  * What two venues do to each palette, fixture by fixture: how far each head turns, how its light
  * changes, and what it can no longer do. The show itself is not changed for it.
  */
-import { normalise, subtract } from '../geometry/vector'
 import type { Attribute } from '../attributes/attribute'
-import type { StageFixture } from '../cues/onStage'
-import { beamAt } from '../kinematics/forward'
 import { HOME } from '../kinematics/head'
-import { solvePosition, solveZoom, type SolvedPosition } from '../palettes/solve'
+import { solvePosition, solveZoom } from '../palettes/solve'
 import { rigOf, type RiggedFixture } from '../show/rig'
 import { contentsOf, palettesInOrder, resolveValue, storedFor, type PaletteContents } from '../palettes/resolve'
 import { LEADING } from '../attributes/catalogue'
-import type { FixtureId, PaletteId, SetPieceId, VenueId } from '../show/ids'
+import type { FixtureId, PaletteId, VenueId } from '../show/ids'
 import { showRecordOf, type Show } from '../show/show'
-import { meetsZone } from '../travel/sweep'
-import { zonesOf, type Zone } from '../travel/zones'
-import { lightAlong } from '../venue/lightAlong'
-import { stageOf, type Stage } from '../venue/stage'
-
-/** The light a palette gives a fixture in one venue: metres, degrees, lux at full. */
-export interface LightThere {
-  readonly pan: number
-  readonly tilt: number
-  readonly throwMetres: number | null
-  /** Across the beam at the place. */
-  readonly poolMetres: number | null
-  readonly lux: number | null
-  readonly state: SolvedPosition['state']
-  readonly shortDegrees: number
-  readonly missMetres: number
-  /** Whether its zoom gives the size that is wanted. */
-  readonly fits: boolean
-  /** The first set piece in the way. */
-  readonly blockedBy: SetPieceId | null
-  /** Keep-clear zones its beam meets. */
-  readonly zones: readonly string[]
-}
+import { stageOf } from '../venue/stage'
+import { LightsThere, type LightThere, type Standing } from './lightThere'
 
 /** A fixture of a palette or a cue in both; null where it does not hang, or is given no place or no light. */
 export interface FixtureDifference {
@@ -68,14 +44,14 @@ export function inVenue(show: Show, venue: VenueId): Show {
 
 /** Looks at every palette in two venues, one after the other; can be left off anywhere. */
 export function* differencesOf(show: Show, here: VenueId, there: VenueId): Generator<DifferenceFound, void> {
-  const [before, after] = [inVenue(show, here), inVenue(show, there)]
+  const [before, after] = [new LightsThere(inVenue(show, here)), new LightsThere(inVenue(show, there))]
   const palettes = palettesInOrder(show)
   for (const [i, { id }] of palettes.entries())
     yield { done: i + 1, all: palettes.length, difference: differenceOf(before, after, id) }
 }
 
-function differenceOf(before: Show, after: Show, palette: PaletteId): PaletteDifference | null {
-  if (!givesPlaces(contentsOf(before).get(palette))) return null
+function differenceOf(before: LightsThere, after: LightsThere, palette: PaletteId): PaletteDifference | null {
+  if (!givesPlaces(contentsOf(before.show).get(palette))) return null
   const [here, there] = [lightsOf(before, palette), lightsOf(after, palette)]
   const fixtures: FixtureDifference[] = []
   for (const [fixture, light] of here) fixtures.push({ fixture, here: light, there: there.get(fixture) ?? null })
@@ -87,64 +63,20 @@ function givesPlaces(contents: PaletteContents | undefined): boolean {
   return [contents?.own, contents?.kind, contents?.any].some((values) => values?.has(LEADING.place))
 }
 
-function lightsOf(show: Show, palette: PaletteId): Map<FixtureId, LightThere> {
-  const stage = stageOf(show)
-  const zones = zonesOf(show)
+function lightsOf(lights: LightsThere, palette: PaletteId): Map<FixtureId, LightThere> {
   const found = new Map<FixtureId, LightThere>()
-  for (const rigged of rigOf(show).values()) {
-    if (rigged.bar !== null || storedFor(show, palette, rigged, LEADING.place) === null) continue
-    found.set(rigged.id, lightThere(show, stage, zones, palette, rigged))
+  for (const rigged of rigOf(lights.show).values()) {
+    if (rigged.bar !== null || storedFor(lights.show, palette, rigged, LEADING.place) === null) continue
+    found.set(rigged.id, lights.of(standingBy(lights.show, palette, rigged)))
   }
   return found
 }
 
-/** What a fixture's light is as a palette gives it; at home where that gives no size. */
-function lightThere(
-  show: Show,
-  stage: Stage,
-  zones: readonly Zone[],
-  palette: PaletteId,
-  rigged: RiggedFixture,
-): LightThere {
+/** How a fixture stands as a palette gives it; at home where that gives no size. */
+function standingBy(show: Show, palette: PaletteId, rigged: RiggedFixture): Standing {
   const valueOf = (attribute: Attribute) => resolveValue(show, rigged, attribute, { kind: 'link', palette }).value
-  const position = solvePosition(rigged.mount, stage, valueOf(LEADING.place), HOME)
-  const zoom = solveZoom(rigged, valueOf(LEADING.width), position.throwMetres)
-  return lightOf(show, stage, zones, { rigged, position, zoom })
-}
-
-/** What a fixture's light is as it stands: throw, pool, light along it, and what it meets. */
-export function lightOf(
-  show: Show,
-  stage: Stage,
-  zones: readonly Zone[],
-  { rigged, position, zoom }: Pick<StageFixture, 'rigged' | 'position' | 'zoom'>,
-): LightThere {
-  const { pose, point, throwMetres, state, shortDegrees, missMetres } = position
-  const beam = beamAt(rigged.mount, pose)
-  const along =
-    point && throwMetres
-      ? lightAlong(show, {
-          lens: beam.lens,
-          direction: normalise(subtract(point, beam.lens)),
-          place: point,
-          throwMetres,
-          beam: zoom.angle,
-          optics: rigged.type.optics,
-        })
-      : null
-  return {
-    pan: pose.pan,
-    tilt: pose.tilt,
-    throwMetres,
-    poolMetres: zoom.pool,
-    lux: along?.lux ?? null,
-    state,
-    shortDegrees,
-    missMetres,
-    fits: zoom.fits,
-    blockedBy: along?.blockedBy ?? null,
-    zones: zones.filter((zone) => meetsZone(stage.surfaces, zone, beam, zoom.angle)).map(({ name }) => name),
-  }
+  const position = solvePosition(rigged.mount, stageOf(show), valueOf(LEADING.place), HOME)
+  return { rigged, position, zoom: solveZoom(rigged, valueOf(LEADING.width), position.throwMetres) }
 }
 
 /** What is worse there than here. */

@@ -80,15 +80,20 @@ function stepFrom(show: Show, list: ListInOrder, rigged: RiggedFixture, at: numb
   }
 }
 
-/** A fixture as a list has it at a place; at rest before the first one. */
-function pictureAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number): StageFixture {
+/** A fixture as a list alone has it at a place, from 0; at rest before the first one. */
+export function ownPictureAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number): StageFixture {
   const course = playedTimelineOf(show, list.id)
-  const picture = pictureNear(
+  return pictureNear(
     show,
     rigged,
     (id, attribute) => givenBy(playedAt(course, id, attribute, at)?.stored) ?? atRest(show, rigged, attribute),
     playedPoseAt(show, rigged.bar ?? rigged, list.id, at),
   )
+}
+
+/** As {@link ownPictureAt}, but as bright as other lists ever have it where this one never lights it. */
+function pictureAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number): StageFixture {
+  const picture = ownPictureAt(show, list, rigged, at)
   const elsewhere = levelElsewhere(show, list.id, rigged.id)
   return elsewhere === null ? picture : { ...picture, intensity: elsewhere, seen: elsewhere }
 }
