@@ -11,6 +11,7 @@ import { useShow } from './show'
 export type StageChange = Extract<
   CommandName,
   | 'moveTarget'
+  | 'moveTargetByTouchUps'
   | 'moveSetPiece'
   | 'moveHang'
   | 'setInVenues'

@@ -2,7 +2,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { looseValues, USUAL_LIMITS } from '#core/refocus/looseValues'
-import { numberTyped } from '../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { useProposal } from './proposal'
 
 /** What is typed as a limit; what is no number is nothing. */

@@ -6,6 +6,7 @@ import { mayRun } from '#core/access/roles'
 import { LEADING } from '#core/attributes/catalogue'
 import { length, vec3, type Vec3 } from '#core/geometry/vector'
 import { storedFor } from '#core/palettes/resolve'
+import { touchUpsOf } from '#core/palettes/touchUps'
 import { touchOf } from '#core/refocus/touchUpBy'
 import { offsetIn } from '#core/show/perVenue'
 import { rigOf } from '#core/show/rig'
@@ -81,12 +82,20 @@ export const usePassNudges = defineStore('passNudges', () => {
   })
   const keepOffsetHere = () =>
     pass.line ? store.send('keepOffsetHere', { palette: pass.line.palette, fixtures: [...pass.meant] }) : null
+  /** The touch-ups of the light worked on. */
+  const touchUps = computed(() => {
+    const [{ view }, { line: looked }] = [store, pass]
+    if (!view || !looked) return []
+    const known = pass.meant.flatMap((one) => touchUpsOf(view, looked.palette, one))
+    return known.filter(({ venue }) => venue === room.inPlay)
+  })
   const isTouchedUp = computed(
     () => pass.line?.fixtures.some((one) => one.isTouchedUp && pass.meant.includes(one.fixture)) ?? false,
   )
 
   return {
     ...{ unit, size, facing, touch, corrections, mayCorrectForGood, hasOwnOffset, isTouchedUp },
+    touchUps,
     ...{ nudge, moveBy, resize, putBack, keepOffsetHere },
   }
 })

@@ -5,6 +5,7 @@ import { touchUp } from './refocus/touchUp'
 import { clearTouchUps } from './refocus/clearTouchUps'
 import { noteTouchUps } from './refocus/noteTouchUps'
 import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
+import { moveTargetByTouchUps } from './refocus/moveTargetByTouchUps'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
 import { trueUp } from './refocus/trueUp'
 import { tieToStage } from './refocus/tieToStage'
@@ -181,6 +182,7 @@ const CHANGES = {
   clearTouchUps,
   noteTouchUps,
   makeTouchUpsGood,
+  moveTargetByTouchUps,
   keepOffsetHere,
   correctPalette,
   takeOverValues,

@@ -13,6 +13,8 @@ it('comes back as it went out, and takes what was changed in it', () => {
   const change = (name: string, what: string, text: string) => ((table[line(name, what)] ?? [])[column] = text)
   change('Bar', 'trim', '5,8')
   change('12', 'on', 'absent')
+  change('Stage', 'outline', '-6 0 / 6 0 / 6,5 7 / -6 7')
+  change('Front rows', 'outline', '-4 -8 / 4 -8 / 0 -3')
   change('Dory', 'yaw', 'sideways')
   table.push(['hang', 'Nowhere', 'trim', 'm', '1', '1'])
   const read = readVenueTable(desk.show, table)
@@ -24,6 +26,10 @@ it('comes back as it went out, and takes what was changed in it', () => {
   desk.do('setInVenues', { cells: [...read.cells] })
   const after = venueTable(desk.show)
   expect([after[line('Bar', 'trim')]?.[column], after[line('12', 'on')]?.[column]]).toEqual(['5.80', 'absent'])
+  expect([after[line('Stage', 'outline')]?.[column], after[line('Front rows', 'outline')]?.[column]]).toEqual([
+    "'-6 0 / 6 0 / 6.5 7 / -6 7",
+    "'-4 -8 / 4 -8 / 0 -3",
+  ])
   expect(desk.show.all.fixturePlace.has(`${venueNamed(desk.show, 'Quarry')}.${desk.fixture(12)}`)).toBe(false)
 })
 

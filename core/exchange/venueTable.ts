@@ -19,7 +19,7 @@ const NONE = 'none'
 export function valueText(value: VenueValue, { kind, unit }: Pick<VenueRow, 'kind' | 'unit'>): string {
   if (value === null) return kind === 'touchUp' ? NONE : ABSENT
   if (typeof value === 'string') return value
-  if (unit === '°') return shortNumber(value)
+  if (unit !== 'm') return shortNumber(value)
   const centimetres = value.toFixed(2)
   return Math.abs(Number(centimetres) - value) < 0.0005 ? centimetres : value.toFixed(3)
 }

@@ -97,6 +97,24 @@ describe('a touch-up', () => {
     )
   })
 
+  it('can move its target instead, in every venue: what it explains goes, all else at the target follows', () => {
+    const bar = (number: number) => placeIn('Harbour Hall', desk.choose.palette(number), 12)
+    touch(vec3(0.1, 0.2, 0))
+    const [touched, elsewhere] = [bar(1), placeIn('Quarry', bow(), 13)]
+    const [other] = places()
+    desk.do('moveTargetByTouchUps', { touchUps: here() })
+    expect(here()).toEqual([])
+    expect(distance(bar(1), touched)).toBeLessThan(1e-6)
+    // The set piece it is on is turned there.
+    expect(distance(placeIn('Quarry', bow(), 13), elsewhere)).toBeCloseTo(Math.hypot(0.1, 0.2), 9)
+    expect(distance(places()[0] ?? vec3(9, 9, 9), other ?? vec3(0, 0, 0))).toBeLessThan(1e-6)
+    expect(
+      desk.refused('moveTargetByTouchUps', {
+        touchUps: [{ venue: venueNamed(desk.show, 'Quarry'), palette: bow(), fixture: desk.fixture(12) }],
+      }),
+    ).toContain('at one target')
+  })
+
   it('stays on top of what is stored: an update for good gives what is in hand, one for here touches up', () => {
     touch(vec3(0.1, 0, 0))
     const nudge = () => {

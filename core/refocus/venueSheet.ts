@@ -8,9 +8,9 @@ import { derived } from '../show/derived'
 import type { TouchUp, Venue } from '../show/entities'
 import { asVenueId, type VenueId } from '../show/ids'
 import type { Show } from '../show/show'
-import { HEADS_METRES } from '../travel/zones'
 import { palettesInOrder } from '../palettes/resolve'
 import { ON_HANG, PLACE_FIELDS, PLACE_OF, PLACED_KINDS, type PlacedKind, type PlaceKind } from './perVenueFields'
+import { LEVEL_LINES, VENUE_LINES, ZONE_LINES, type StageLine } from './stageLines'
 
 /** A number in metres or degrees, words, or nothing: it is not there in that venue. */
 export type VenueValue = number | string | null
@@ -25,7 +25,7 @@ export interface VenueLine {
 
 export interface VenueRow extends VenueLine {
   readonly name: string
-  readonly unit: 'm' | '°' | ''
+  readonly unit: 'm' | '°' | '%' | ''
   /** One for each venue, in their order. */
   readonly values: readonly VenueValue[]
   readonly differs: boolean
@@ -47,13 +47,8 @@ const isOther = (a: VenueValue, b: VenueValue) =>
 /** The line that says whether a thing is there at all: the first of it. */
 function tellsAbsent({ kind, what }: VenueLine): boolean {
   if (kind === 'fixture') return what === ON_HANG
-  return (
-    kind === 'opening' ||
-    kind === 'zone' ||
-    kind === 'level' ||
-    kind === 'touchUp' ||
-    what === PLACE_FIELDS[kind][0]?.name
-  )
+  if (kind === 'zone' || kind === 'level') return what === 'outline'
+  return kind === 'opening' || kind === 'touchUp' || what === PLACE_FIELDS[kind][0]?.name
 }
 
 /** Whether venues differ in a line; those that have it not count in the line that tells so only. */
@@ -113,30 +108,37 @@ export function whereHung({ all }: Show, venue: string, fixture: string): string
   return by ? `by ${fixtureNumber(by)}` : null
 }
 
-export const OPENING = ['width', 'height', 'depth'] as const
-
 function stageRows(show: Show, row: MakeRow): VenueRow[] {
-  const venues = [...show.all.venue.values()]
-  const opening = OPENING.map((what) =>
-    row(
-      { kind: 'opening', id: 'opening', what },
-      'Opening',
-      'm',
-      (id) => show.all.venue.get(id)?.opening[what] ?? null,
+  const of = (id: VenueId) => show.all.venue.get(id)
+  const stage = VENUE_LINES.map(({ what, unit, get }) =>
+    row({ kind: 'opening', id: 'opening', what }, what === 'outline' ? 'Stage' : 'Opening', unit, (id) => {
+      const venue = of(id)
+      return venue ? get(venue) : null
+    }),
+  )
+  const zones = partRows(show, row, 'zone', ZONE_LINES, ({ keepClear }) => keepClear)
+  const levels = partRows(show, row, 'level', LEVEL_LINES, (venue) => venue.levels)
+  return [...stage, ...zones, ...levels]
+}
+
+/** The lines of what venues have several of, known by name. */
+function partRows<T extends { readonly name: string }>(
+  show: Show,
+  row: MakeRow,
+  kind: 'zone' | 'level',
+  lines: readonly StageLine<T>[],
+  partsOf: (venue: Venue) => readonly T[],
+): VenueRow[] {
+  const parts = new Map([...show.all.venue].map(([id, venue]) => [id, partsOf(venue)]))
+  const names = [...new Set([...parts.values()].flat().map(({ name }) => name))]
+  return names.flatMap((name) =>
+    lines.map(({ what, unit, get }) =>
+      row({ kind, id: name, what }, name, unit, (venue) => {
+        const part = parts.get(venue)?.find((one) => one.name === name)
+        return part ? get(part) : null
+      }),
     ),
   )
-  const zones = [...new Set(venues.flatMap(({ keepClear }) => keepClear.map(({ name }) => name)))].map((name) =>
-    row({ kind: 'zone', id: name, what: 'kept clear up to' }, name, 'm', (id) => {
-      const zone = show.all.venue.get(id)?.keepClear.find((one) => one.name === name)
-      return zone ? (zone.height ?? HEADS_METRES) : null
-    }),
-  )
-  const levels = [...new Set(venues.flatMap((venue) => venue.levels.map(({ name }) => name)))].map((name) =>
-    row({ kind: 'level', id: name, what: 'height' }, name, 'm', (id) => {
-      return show.all.venue.get(id)?.levels.find((one) => one.name === name)?.height ?? null
-    }),
-  )
-  return [...opening, ...zones, ...levels]
 }
 
 /** What of a touch-up there is a line for. */

@@ -11,7 +11,7 @@ import { entity, showRecordOf, type Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { prismsOnStage } from '#core/venue/solids'
 import { readSnapshot } from '../../app/session/responses'
-import { outlineInWords } from '../../app/composables/forms/outlineText'
+import { outlineInWords } from '#core/venue/outlineText'
 import { drag, expect, middle, test } from './app'
 
 const panel = (page: Page) => page.getByRole('complementary', { name: 'Properties' })

@@ -142,6 +142,7 @@ export class RandomArguments {
     const named = touchUps.map(({ venue, palette, fixture }) => ({ venue, palette, fixture }))
     if (name === 'setInVenues') return { cells: [this.#venueCell(), this.#venueCell()] }
     if (name === 'clearTouchUps' || name === 'makeTouchUpsGood') return { touchUps: named }
+    if (name === 'moveTargetByTouchUps') return { touchUps: named.slice(0, 1) }
     return name === 'noteTouchUps' ? { touchUps: named, note: 'Too high' } : null
   }
 

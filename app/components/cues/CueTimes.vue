@@ -11,7 +11,7 @@ import type { CueTime } from '#core/show/entities'
 import { FAMILIES, type Family } from '#core/attributes/families'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { TRAVEL_OPTIONS, travelInWords } from '../../composables/cues/travelWords'
 import { useShow } from '../../stores/show'
 

@@ -2,7 +2,8 @@
 /** A number with its unit. Several different ones are shown as "mixed". */
 import { computed } from 'vue'
 import { shortNumber } from '#core/show/shortNumber'
-import { NOT_A_NUMBER, numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
+import { NOT_A_NUMBER } from '../../composables/forms/numbers'
 import TextField from './TextField.vue'
 
 const props = defineProps<{

@@ -2,7 +2,7 @@
 /** An outline: corners as two numbers a line, with a small drawing of what they make. */
 import { computed, useId } from 'vue'
 import type { PlanPoint } from '#core/venue/outline'
-import { outlineInWords, readOutline } from '../../composables/forms/outlineText'
+import { outlineInWords, readOutline } from '#core/venue/outlineText'
 import { useEditableField } from '../../composables/forms/useEditableField'
 
 const props = defineProps<{

@@ -13,7 +13,7 @@ import { useFanParts, FAN_OVERS } from '../../composables/hand/useFanParts'
 import { useHandAttributes, type HandAttribute } from '../../composables/hand/useHandAttributes'
 import { useStage, type Trial } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import RadioChips from '../fields/RadioChips.vue'
 import DragTrack from './DragTrack.vue'
 

@@ -5,6 +5,7 @@ import type { Show } from '#core/show/show'
 import { touchInWords } from '../../composables/refocus/passWords'
 import { usePass } from '../../stores/pass'
 import { NUDGES, usePassNudges } from '../../stores/passNudges'
+import MoveTargetInstead from '../refocus/MoveTargetInstead.vue'
 import CorrectionSwitch from './CorrectionSwitch.vue'
 import NudgePad from './NudgePad.vue'
 import PassFixtures from './PassFixtures.vue'
@@ -65,6 +66,7 @@ const sizes = computed(() => NUDGES[nudges.unit].map((by) => (nudges.unit === 'm
     >
       Keep its own offset only here
     </button>
+    <MoveTargetInstead v-if="nudges.touchUps.length" :show="show" :touch-ups="nudges.touchUps" />
     <CorrectionSwitch />
     <PassNote />
   </div>

@@ -5,7 +5,7 @@ import { wholesAmong } from '#core/show/cells'
 import type { FixtureId } from '#core/show/ids'
 import { rigOf } from '#core/show/rig'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; selected: readonly FixtureId[] }>()

@@ -11,6 +11,7 @@ import { touchInWords } from '../../composables/refocus/passWords'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { useShow } from '../../stores/show'
 import GridTable from '../grid/GridTable.vue'
+import MoveTargetInstead from './MoveTargetInstead.vue'
 import TrueUpOffers from './TrueUpOffers.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -48,11 +49,12 @@ const columns: readonly GridColumn<Row>[] = [
   { key: 'at', name: 'When', width: 150, text: ({ at }) => when.format(at), rank: ({ at }) => at },
   { key: 'note', name: 'Note', width: 140, edit: 'text', text: ({ note }) => note },
 ]
-const named = (ids: Iterable<string>) => {
+const rowsOf = (ids: Iterable<string>) => {
   const wanted = new Set(ids)
-  const meant = rows.value.filter(({ id }) => wanted.has(id))
-  return meant.map(({ venue, palette, fixture }) => ({ venue, palette, fixture }))
+  return rows.value.filter(({ id }) => wanted.has(id))
 }
+const named = (ids: Iterable<string>) => rowsOf(ids).map(({ venue, palette, fixture }) => ({ venue, palette, fixture }))
+const chosenRows = computed(() => rowsOf(selected.value))
 const chosen = computed(() => named(selected.value))
 const commitNote = (ids: readonly string[], _: string, note: string) =>
   keep('noteTouchUps', { touchUps: named(ids), note })
@@ -80,6 +82,7 @@ const commitNote = (ids: readonly string[], _: string, note: string) =>
         >
           Make good in every venue
         </button>
+        <MoveTargetInstead :show="show" :touch-ups="chosenRows" />
         <button
           type="button"
           class="chip"

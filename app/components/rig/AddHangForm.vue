@@ -3,7 +3,7 @@
 import { computed, reactive, ref, watch } from 'vue'
 import { vec3 } from '#core/geometry/vector'
 import type { EntityOf } from '#core/show/kinds'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { HANG_FORMS } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 

@@ -5,7 +5,7 @@ import { subtract, vec3 } from '#core/geometry/vector'
 import type { TargetForm } from '#core/show/entities'
 import { setPiecesOf } from '#core/show/setPieces'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { TARGET_FORMS, type TargetFormKind } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 

@@ -6,7 +6,7 @@ import type { FixtureId, HangId } from '#core/show/ids'
 import { hangsOf } from '#core/show/rig'
 import { showRecordOf, type Show } from '#core/show/show'
 import { nextNumber } from '#core/show/freeNumbers'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()

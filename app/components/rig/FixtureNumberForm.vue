@@ -3,7 +3,7 @@
 import { computed, reactive } from 'vue'
 import type { FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureId[] }>()

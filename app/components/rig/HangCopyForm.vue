@@ -6,7 +6,7 @@ import type { RiggedHang } from '#core/show/rig'
 import type { Show } from '#core/show/show'
 import { mirroredName, nextName } from '#core/show/freeNames'
 import { nextNumber } from '#core/show/freeNumbers'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 import { counted } from '#core/show/counted'
 

@@ -7,7 +7,8 @@ import { rangeOf, rangeSaid, type AttributeRange } from '#core/show/attributeRan
 import type { FixtureType } from '#core/show/entities'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { shortNumber } from '#core/show/shortNumber'
-import { NOT_A_NUMBER, numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
+import { NOT_A_NUMBER } from '../../composables/forms/numbers'
 import { UNIT_SIGNS } from '../../composables/forms/unitNames'
 import GridTable from '../grid/GridTable.vue'
 

@@ -3,7 +3,7 @@
 import type { TypeTest } from '../../composables/rig/useTypeTest'
 import DragTrack from '../hand/DragTrack.vue'
 import TypedField from '../fields/TypedField.vue'
-import { numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
 
 const props = defineProps<{ test: TypeTest; mode: string }>()
 /** The level a drag began at. */

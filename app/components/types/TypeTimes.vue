@@ -7,7 +7,8 @@ import type { FixtureType } from '#core/show/entities'
 import { endToEndOf } from '#core/show/settleTime'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { shortNumber } from '#core/show/shortNumber'
-import { NOT_A_NUMBER, numberTyped } from '../../composables/forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
+import { NOT_A_NUMBER } from '../../composables/forms/numbers'
 import GridTable from '../grid/GridTable.vue'
 
 interface Row {

@@ -1,10 +1,2 @@
-/** Numbers as people type and read them. */
-
-/** The number typed, with a point or a comma; null where it is none. */
-export function numberTyped(text: string): number | null {
-  const plain = text.trim().replace(',', '.').replace('−', '-')
-  const value = Number(plain)
-  return plain === '' || !Number.isFinite(value) ? null : value
-}
-
+/** What is said of what is typed where a number is wanted. */
 export const NOT_A_NUMBER = 'This is not a number.'

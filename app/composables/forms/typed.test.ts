@@ -4,8 +4,8 @@ import { describe, expect, it } from 'vitest'
 import { mirroredName, nextName } from '#core/show/freeNames'
 import { freeNumberAfter, freeNumbers, nextNumber } from '#core/show/freeNumbers'
 import { shortNumber } from '#core/show/shortNumber'
-import { numberTyped } from './numbers'
-import { outlineInWords, readOutline } from './outlineText'
+import { numberTyped } from '#core/show/numberTyped'
+import { outlineInLine, outlineInWords, readOutline } from '#core/venue/outlineText'
 
 describe('numbers', () => {
   it('are read with a point or a comma and either minus; anything else is none', () => {
@@ -47,14 +47,15 @@ describe('an outline', () => {
     fc.assert(
       fc.property(fc.array(corner, { minLength: 3, maxLength: 20 }), (corners) => {
         const outline = corners.map(({ x, y }) => ({ x: x / 1000, y: y / 1000 }))
-        expect(readOutline(outlineInWords(outline))).toEqual({ ok: true, outline })
+        for (const write of [outlineInWords, outlineInLine])
+          expect(readOutline(write(outline))).toEqual({ ok: true, outline })
       }),
     )
   })
   it('says which line is no corner, and wants three', () => {
     expect(readOutline('-7 0\n7;0\n\nup there')).toMatchObject({
       ok: false,
-      trouble: expect.stringContaining('Line 4'),
+      trouble: expect.stringContaining('Corner 4'),
     })
     expect(readOutline('-7 0\n7 0')).toMatchObject({ ok: false, trouble: expect.stringContaining('three corners') })
   })

@@ -4,10 +4,10 @@ import {
   LOSSES,
   turnOf,
   type FixtureDifference,
-  type LightThere,
   type Loss,
   type PaletteDifference,
 } from '#core/refocus/difference'
+import type { LightThere } from '#core/refocus/lightThere'
 import { numbersInWords } from '#core/selection/written'
 import type { Show } from '#core/show/show'
 

@@ -3,7 +3,8 @@ import { LISTED_ROLES, roleName, type ChannelRole } from '#core/attributes/chann
 import { isNumberAttribute } from '#core/attributes/attribute'
 import { partsOf } from '#core/show/colours'
 import type { Channel, FixtureType } from '#core/show/entities'
-import { NOT_A_NUMBER, numberTyped } from '../forms/numbers'
+import { numberTyped } from '#core/show/numberTyped'
+import { NOT_A_NUMBER } from '../forms/numbers'
 
 export type ChannelFunction = Channel['functions'][number]
 

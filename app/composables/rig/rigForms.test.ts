@@ -4,8 +4,7 @@ import { UNIVERSE_SIZE } from '#core/patch/span'
 import { asFixtureId } from '#core/show/ids'
 import { mirroredName, nextName } from '#core/show/freeNames'
 import { shortNumber } from '#core/show/shortNumber'
-import { numberTyped } from '../forms/numbers'
-import { outlineInWords, readOutline } from '../forms/outlineText'
+import { numberTyped } from '#core/show/numberTyped'
 import { mountingOf } from './rigWords'
 import { doubled, rowRuns } from '#core/patch/universeMap'
 
@@ -13,18 +12,6 @@ describe('what is typed into the forms of the rig', () => {
   it('is read with a point, a comma or a true minus', () => {
     expect(['1.5', ' 1,5 ', '−2', 'x', ''].map(numberTyped)).toEqual([1.5, 1.5, -2, null, null])
     expect([shortNumber(-0.001), shortNumber(2.5)]).toEqual(['0', '2.5'])
-  })
-
-  it('an outline comes back as it was written, and says which line is wrong', () => {
-    const coordinate = fc.integer({ min: -20000, max: 20000 }).map((n) => n / 1000)
-    fc.assert(
-      fc.property(fc.array(fc.record({ x: coordinate, y: coordinate }), { minLength: 3 }), (outline) => {
-        const reading = readOutline(outlineInWords(outline))
-        expect(reading).toEqual({ ok: true, outline: outline.map(({ x, y }) => ({ x: x + 0, y: y + 0 })) })
-      }),
-    )
-    expect(readOutline('0 0\n1 0\n1')).toMatchObject({ ok: false, trouble: expect.stringContaining('Line 3') })
-    expect(readOutline('0 0\n1 0')).toMatchObject({ ok: false })
   })
 
   it('a copy and a mirror image are named by what is free', () => {

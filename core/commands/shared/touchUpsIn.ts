@@ -20,7 +20,7 @@ export function touchUpsNamed(show: Show, named: z.infer<typeof touchUps>) {
 }
 
 /** Below this nothing is touched up: a tenth of a millimetre, a thousandth of a degree. */
-const isNothing = ({ offset, pan, tilt }: Touch) =>
+export const isNothing = ({ offset, pan, tilt }: Touch) =>
   Math.max(Math.abs(offset.x), Math.abs(offset.y), Math.abs(offset.z)) < 1e-4 &&
   Math.max(Math.abs(pan), Math.abs(tilt)) < 1e-3
 

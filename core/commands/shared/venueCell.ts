@@ -8,7 +8,7 @@ export const venueCell = z.strictObject({
   id: z.string().min(1).max(200),
   what: z.string().min(1).max(40),
   venue: venueId,
-  /** Metres or degrees; for a fixture the name of a hang, or "by 61"; null for absent. */
-  value: z.union([z.number().min(-3600).max(3600), z.string().max(120), z.null()]),
+  /** Metres, degrees or percent; for a fixture the name of a hang, or "by 61"; an outline in a line; null for absent. */
+  value: z.union([z.number().min(-3600).max(3600), z.string().max(12_000), z.null()]),
 })
 export type VenueCell = z.infer<typeof venueCell>

@@ -13,7 +13,7 @@ import { command, done, type Outcome } from '../command'
 import { gone } from '../shared/refusals'
 import { hangIn, PlacesInVenues } from '../shared/placesInVenues'
 import { venueCell, type VenueCell } from '../shared/venueCell'
-import { setStageIn, setTouchUpIn } from '../shared/stageInVenues'
+import { StageInVenues } from '../shared/stageInVenues'
 
 export const setInVenues = command({
   input: z.strictObject({ cells: z.array(venueCell).min(1).max(20_000) }),
@@ -21,26 +21,22 @@ export const setInVenues = command({
   run(show, { cells }, { person, now }) {
     const draft = new Draft(show)
     const places = new PlacesInVenues(show, draft)
+    const stages = new StageInVenues(show, draft, { by: person, at: now })
     for (const one of cells) {
-      const refusal = set(show, draft, places, one, { by: person, at: now })
+      const refusal = set(show, places, stages, one)
       if (refusal) return refusal
     }
     places.write()
+    stages.write()
     const venues = [...new Set(cells.map(({ venue }) => show.all.venue.get(venue)?.name ?? ''))]
     return done(draft, `set ${counted(cells.length, 'value')} at ${listInWords(venues)}`)
   },
 })
 
-function set(
-  show: Show,
-  draft: Draft,
-  places: PlacesInVenues,
-  one: VenueCell,
-  who: Parameters<typeof setTouchUpIn>[3],
-): Outcome | null {
+function set(show: Show, places: PlacesInVenues, stages: StageInVenues, one: VenueCell): Outcome | null {
   if (!show.all.venue.has(one.venue)) return gone('venue', 'cells')
-  if (one.kind === 'touchUp') return setTouchUpIn(show, draft, one, who)
-  if (one.kind === 'opening' || one.kind === 'zone' || one.kind === 'level') return setStageIn(draft, one)
+  if (one.kind === 'touchUp') return stages.setTouchUp(one)
+  if (one.kind === 'opening' || one.kind === 'zone' || one.kind === 'level') return stages.set(one)
   if (one.kind === 'fixture' && one.what === ON_HANG) return hangIn(show, places, one)
   return places.set(one)
 }
