@@ -1,6 +1,6 @@
 /** What is to be taken over from another venue or another show: the source, the mask, and what that comes to. */
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { LEADING } from '#core/attributes/catalogue'
 import type { CommandInput } from '#core/commands/registry'
 import { palettesInOrder } from '#core/palettes/resolve'
@@ -9,7 +9,7 @@ import { takeOver, type TakeOverMask } from '#core/refocus/takeOver'
 import type { PaletteId, VenueId } from '#core/show/ids'
 import type { Mask } from '#core/show/masks'
 import { showRecordOf, type Show } from '#core/show/show'
-import { readBackup } from '../session/readBackup'
+import { beginReadingBackup, type BackupReading } from '../session/backupReading'
 import { useRefocusRoom } from './refocusRoom'
 import { useShow } from './show'
 
@@ -61,11 +61,20 @@ export const useTakeOver = defineStore('takeOver', () => {
     return other.value ? `${record.name} at ${venueName}` : venueName
   })
 
+  /** The file that is being read. */
+  const reading = shallowRef<(BackupReading & { readonly file: string }) | null>(null)
   async function lookInto(file: File) {
-    const read = await readBackup(file)
+    reading.value?.stop()
+    const one = { ...beginReadingBackup(file), file: file.name }
+    reading.value = one
+    trouble.value = null
+    const read = await one.read
+    if (reading.value === one) reading.value = null
+    if (!read) return
     trouble.value = read.ok ? null : read.message
     if (read.ok) other.value = { show: read.show, file: file.name }
   }
+  onScopeDispose(() => reading.value?.stop())
   function choose(palette: PaletteId) {
     const chosen = new Set(palettes.value)
     if (!chosen.delete(palette)) chosen.add(palette)
@@ -79,6 +88,6 @@ export const useTakeOver = defineStore('takeOver', () => {
 
   return {
     ...{ askedVenue, other, trouble, palettes, mask, as, match, byHand, where, venue, source, there, found, name },
-    ...{ hasPlaces, lookInto, choose, matchByHand },
+    ...{ hasPlaces, reading, lookInto, choose, matchByHand },
   }
 })

@@ -39,6 +39,10 @@ const WORDS = {
     `One of these ${declarationOf(kind).words[1]} is no longer in the show.`,
   'no place here': ({ kind }: { readonly kind: Kind }) => `This ${oneOf(kind)} has no place in this venue.`,
   'hangs elsewhere': always('One of the fixtures no longer hangs in this venue. Select again.'),
+  'not hung here': ({ fixture, by }: { readonly fixture: number; readonly by: number | null }) =>
+    by === null
+      ? `${fixture} does not hang in this venue: give it a hang first.`
+      : `${fixture} does not hang in this venue, ${by} plays its values here: give it a hang first.`,
   'source hangs elsewhere': always('The fixture to copy from no longer hangs here.'),
   'tied to what is elsewhere': always('The set piece of this target has no place here.'),
   'not in it': always('Open the show again: you are not in it yet.'),

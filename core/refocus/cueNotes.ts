@@ -3,7 +3,9 @@ import { DARK } from '../cues/darkness'
 import { cuePicture } from '../cues/comparedCue'
 import { asCueNoteId, type CueNoteId, type PaletteId } from '../show/ids'
 import type { EntityOf } from '../show/kinds'
+import { isAlike } from '../show/isAlike'
 import { showRecordOf, type Show } from '../show/show'
+import { CHECKED_KINDS } from '../travel/check'
 
 export interface CueNoteToDo {
   readonly id: CueNoteId
@@ -28,7 +30,24 @@ export function openCueNotes(show: Show): CueNoteToDo[] {
     .sort((a, b) => a.cue - b.cue || a.note.at - b.note.at)
 }
 
-function palettesSeenIn(show: Show, { cue }: EntityOf['cueNote']): PaletteId[] {
+interface Seen {
+  /** What they were found from. */
+  readonly from: readonly unknown[]
+  readonly palettes: readonly PaletteId[]
+}
+const known = new WeakMap<EntityOf['cueNote'], Seen>()
+
+/** They are looked for again only where something is another that what is seen in a cue goes by. */
+function palettesSeenIn(show: Show, note: EntityOf['cueNote']): readonly PaletteId[] {
+  const from = CHECKED_KINDS.map((kind) => show.all[kind])
+  const before = known.get(note)
+  if (before && isAlike(before.from, from)) return before.palettes
+  const palettes = palettesLitIn(show, note)
+  known.set(note, { from, palettes })
+  return palettes
+}
+
+function palettesLitIn(show: Show, { cue }: EntityOf['cueNote']): PaletteId[] {
   const lit = [...cuePicture(show, cue).values()].filter(({ intensity }) => intensity > DARK)
   const numberOf = (id: PaletteId) => show.all.palette.get(id)?.number ?? 0
   return [...new Set(lit.flatMap(({ palette }) => palette ?? []))].sort((a, b) => numberOf(a) - numberOf(b))

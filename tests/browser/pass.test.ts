@@ -137,6 +137,53 @@ test('touch-ups are listed with who made them, and made good or taken away', asy
   await expect(grid.getByRole('row', { name: /Lantern gallery/ })).toHaveCount(1)
 })
 
+test('touch-ups that agree say how the bar hangs; it is set as one change that takes them along', async ({
+  showPage,
+}) => {
+  await showPage.getByRole('link', { name: 'Refocus', exact: true }).click()
+  await part(showPage, 'Pass').click()
+  await showPage.getByRole('button', { name: 'Begin', exact: true }).click()
+  const now = showPage.getByRole('complementary', { name: 'Checked now' })
+  for (const palette of ['Net loft door', 'Jetty end', 'Shore line']) {
+    await showPage
+      .getByRole('navigation', { name: 'Palettes of the pass' })
+      .getByRole('button', { name: new RegExp(palette) })
+      .click()
+    for (let i = 0; i < 3; i++) await showPage.keyboard.press('ArrowUp')
+    await expect(now).toContainText('0.15 m upstage')
+  }
+  await part(showPage, 'Touch-ups').click()
+  const said = showPage.getByRole('region', { name: 'What the touch-ups say' })
+  await expect(said.getByRole('heading', { level: 3 })).toHaveText(
+    /^Bar 1 seems to hang 14 cm further downstage, give or take \d+\.$/,
+  )
+  await expect(said).toContainText('22 of 22 touch-ups go below 2 cm')
+  await expectAccessible(showPage)
+  await said.getByRole('button', { name: 'See what follows' }).click()
+  await showPage.getByRole('region', { name: 'Proposed change' }).getByRole('button', { name: /Keep/ }).click()
+  await expect(showPage.getByText(/Nothing is touched up at this venue/)).toBeVisible()
+  await showPage.getByRole('button', { name: /^Undo: true up Bar 1; 22 touch-ups go/ }).click()
+  await expect(said).toContainText('Bar 1 seems to hang')
+})
+
+test('the target is moved instead of what was touched up at it, and all palettes at it follow', async ({
+  showPage,
+}) => {
+  await playAtQuarry(showPage)
+  await part(showPage, 'Touch-ups').click()
+  const grid = showPage.getByRole('grid', { name: 'Touch-ups here' })
+  await grid
+    .getByRole('row', { name: /3 Lantern gallery 31/ })
+    .getByRole('gridcell')
+    .first()
+    .click()
+  await showPage.getByRole('button', { name: /^Move .* itself 0.03 m upstage, 0.09 m to stage left$/ }).click()
+  const proposal = showPage.getByRole('region', { name: 'Proposed change' })
+  await expect(proposal).toContainText('1 palette, 22 cues follow')
+  await proposal.getByRole('button', { name: /Keep/ }).click()
+  await expect(grid.getByRole('row', { name: /3 Lantern gallery 31/ })).toHaveCount(0)
+})
+
 test('a palette is opened in both venues side by side', async ({ showPage }) => {
   await showPage.getByRole('link', { name: 'Refocus', exact: true }).click()
   await part(showPage, 'Difference').click()
@@ -171,6 +218,27 @@ test('palettes are taken over from the other venue with a mask, seen before', as
   await proposal.getByRole('button', { name: /Keep/ }).click()
   await part(showPage, 'Touch-ups').click()
   await expect(showPage.getByText(/Nothing is touched up at this venue/)).toBeVisible()
+})
+
+test('palettes are taken over from another show’s back-up, read beside the page', async ({ showPage }) => {
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  const download = showPage.waitForEvent('download')
+  await showPage.getByRole('menuitem', { name: 'Back up to a file' }).click()
+  const file = await (await download).path()
+  await showPage.getByRole('link', { name: 'Refocus', exact: true }).click()
+  await part(showPage, 'Take over').click()
+  const taken = showPage.getByRole('region', { name: 'What is taken' })
+  const choose = taken.getByLabel('Another show’s back-up')
+  await choose.setInputFiles({
+    name: 'foreign.gz',
+    mimeType: 'application/gzip',
+    buffer: Buffer.from('not one of ours'),
+  })
+  await expect(taken.getByRole('alert')).toContainText('It cannot be read')
+  await choose.setInputFiles(file)
+  await expect(taken.getByRole('heading', { name: 'Palettes of The Salt Lantern at Harbour Hall' })).toBeVisible()
+  await taken.getByRole('checkbox', { name: /Moon path/ }).check()
+  await expect(showPage.getByText(/^Nothing is other there: \d+ values are the same here/)).toBeVisible()
 })
 
 test('a run goes through the cues that another venue changes, and notes go to the pass', async ({ showPage }) => {

@@ -112,6 +112,10 @@ const NOTHING_TO_TYPE = async () => null
         Another show’s back-up
         <input ref="file" type="file" class="sr-only" accept=".rhopander,.gz" @change="chosenFile" />
       </label>
+      <p v-if="over.reading" class="flex items-baseline gap-2 text-sm text-mist" role="status">
+        Reading {{ over.reading.file }} …
+        <button type="button" class="ml-auto underline" @click="over.reading.stop()">Stop</button>
+      </p>
       <p v-if="over.trouble" class="text-sm text-coral" role="alert">{{ over.trouble }}</p>
       <div v-if="over.source">
         <div class="flex items-baseline">

@@ -4,10 +4,11 @@ import { z } from 'zod'
 import { fixtureNumber, numberOfFixture, wholeFixtures } from '../../show/cells'
 import { Draft } from '../../show/draft'
 import { fixture as fixtureSchema, fixturePlace } from '../../show/entities'
-import { fixtureId, type VenueId } from '../../show/ids'
+import { fixtureId, type FixtureId, type VenueId } from '../../show/ids'
 import { firstMode } from '../../show/modes'
 import { showRecordOf, type Show } from '../../show/show'
 import { command, done, refuse, type Outcome } from '../command'
+import { hangFixture } from '../shared/hangFixture'
 import { gone } from '../shared/refusals'
 import { fixturesInWords } from '../shared/wording'
 import { listInWords } from '../../show/listInWords'
@@ -75,11 +76,16 @@ function writePlace(show: Show, draft: Draft, venue: VenueId, change: FixtureCha
   const id = placeId(venue, change.fixture)
   const now = show.all.fixturePlace.get(id)
   const hang = change.hang ?? now?.hang
-  if (hang === undefined || !show.all.hangPlace.has(placeId(venue, hang)))
-    return refuse('no place here', { kind: 'hang' }, 'hang')
+  if (hang === undefined) return refuse('not hung here', notHung(show, venue, change.fixture), 'fixture')
+  if (!show.all.hangPlace.has(placeId(venue, hang))) return refuse('no place here', { kind: 'hang' }, 'hang')
   const { along, out, drop, yaw, pitch, roll } = { ...STRAIGHT, ...now, ...placeNumbersOf(change) }
-  draft.put('fixturePlace', id, { venue, fixture: change.fixture, hang, along, out, drop, yaw, pitch, roll })
+  hangFixture(draft, { venue, fixture: change.fixture, hang, along, out, drop, yaw, pitch, roll })
   return null
+}
+
+function notHung({ all }: Show, venue: VenueId, fixture: FixtureId) {
+  const numberOf = (id: string | undefined) => all.fixture.get(id ?? '')?.number ?? null
+  return { fixture: numberOf(fixture) ?? 0, by: numberOf(all.substitute.get(placeId(venue, fixture))?.by) }
 }
 
 const STRAIGHT = { along: 0, out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }

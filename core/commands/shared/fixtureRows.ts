@@ -1,5 +1,5 @@
 /** A fixture as a row of a table, with its hang, type and mode by name. */
-import { placeId } from '../../show/compositeIds'
+import { hangFixture } from './hangFixture'
 import { z } from 'zod'
 import type { Draft } from '../../show/draft'
 import * as entities from '../../show/entities'
@@ -61,6 +61,6 @@ export function putFixtureRow(
     note,
     ...own,
   })
-  draft.put('fixturePlace', placeId(venue, id), { venue, fixture: id, hang: hangId.parse(onHang), ...place })
+  hangFixture(draft, { venue, fixture: id, hang: hangId.parse(onHang), ...place })
   return null
 }

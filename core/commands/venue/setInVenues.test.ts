@@ -74,6 +74,18 @@ describe('the sheet of venues', () => {
 })
 
 describe('a substitute', () => {
+  it('has no more to do once the absent fixture hangs there itself; until then only its hang can be given', () => {
+    const desk = richDesk()
+    playAt(desk, 'Quarry')
+    const [id, { fixture, venue }] = [...desk.show.all.substitute][0] ?? fail()
+    expect(desk.refused('changeFixtures', { changes: [{ fixture, along: 1 }] })).toMatch(
+      /^14 does not hang in this venue, 62 plays its values here: give it a hang first\.$/,
+    )
+    desk.do('changeFixtures', { changes: [{ fixture, hang: desk.choose.hang('Bar'), along: 1 }] })
+    expect(desk.show.all.substitute.has(id)).toBe(false)
+    expect(desk.show.all.fixturePlace.get(placeId(venue, fixture))).toMatchObject({ along: 1 })
+  })
+
   it('plays in its own place and at its own address what the absent one would, aimed anew; angles it refuses', () => {
     const desk = richDesk()
     desk.do('clearHand', { fixtures: null, families: ['position', 'intensity', 'beam', 'colour'] })
@@ -141,4 +153,8 @@ describe('venues', () => {
 
 function raise(): never {
   throw new Error('not there')
+}
+
+function fail(): never {
+  throw new Error('nothing is substituted')
 }
