@@ -116,6 +116,7 @@ const WORDS = {
   'holds no size': ({ name }: Named) => `${name} holds no size for these fixtures: record zoom in it first.`,
   'ties nothing': always('None of these lands on the stage here: there is nothing to tie them to.'),
   'not at one target': always('These lights are not all at one target of this venue: choose touch-ups of one.'),
+  'output unsound': ({ why }: { readonly why: string }) => `This output cannot be so: ${why}.`,
   'no touch-up': always('There is nothing touched up here.'),
   'touches nothing': ({ name, fixture }: Named & { readonly fixture: number }) =>
     `${name} gives fixture ${fixture} no place of its own that could be touched up.`,

@@ -4,6 +4,9 @@ import { setInVenues } from './venue/setInVenues'
 import { touchUp } from './refocus/touchUp'
 import { clearTouchUps } from './refocus/clearTouchUps'
 import { noteTouchUps } from './refocus/noteTouchUps'
+import { addOutput } from './output/addOutput'
+import { changeOutput } from './output/changeOutput'
+import { deleteOutput } from './output/deleteOutput'
 import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { moveTargetByTouchUps } from './refocus/moveTargetByTouchUps'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
@@ -181,6 +184,9 @@ const CHANGES = {
   touchUp,
   clearTouchUps,
   noteTouchUps,
+  addOutput,
+  changeOutput,
+  deleteOutput,
   makeTouchUpsGood,
   moveTargetByTouchUps,
   keepOffsetHere,

@@ -19,6 +19,7 @@ import type { Show } from '../show/show'
 import { richDesk } from '../../tests/support/richShow'
 import { channelLevel, type ChannelSource } from './channelFunction'
 import { channelLevels } from './channelLevels'
+import { mastered } from './mastered'
 
 let desk: Desk
 let channels: readonly Channel[]
@@ -209,4 +210,27 @@ it('writes in the middle of a move just what it would if it wrote everything ane
     rich.now += 4000
   }
   expect(cues.length).toBeGreaterThan(2)
+})
+
+it('goes down with a grand master in its light alone, wherever that is in the mode', () => {
+  desk.level('11,12', 'intensity', 0.8)
+  const [pan, tilt] = [
+    { how: 'to', degrees: 40 },
+    { how: 'to', degrees: 25 },
+  ] as const
+  desk.do('turnHeads', { fixtures: desk.fixtures('11'), pan, tilt })
+  const whole = channelLevels(desk.show, desk.now)
+  expect(mastered(desk.show, whole, 1)).toBe(whole)
+  const half = mastered(desk.show, whole, 0.5).get(2)
+  const before = whole.get(2)
+  const light = channelOf('intensity')
+  if (!half || !before || !light) throw new Error('nothing goes out')
+  const at = [100, 499].flatMap((from) =>
+    [light.coarse, light.fine].flatMap((place) => (place === null ? [] : from + place - 1)),
+  )
+  const changed = [...before].flatMap((level, i) => (half[i] === level ? [] : i))
+  expect(changed.filter((i) => !at.includes(i))).toEqual([])
+  const amount = (levels: Uint8Array) => levels[100 + light.coarse - 1] ?? NaN
+  expect(amount(half) / amount(before)).toBeCloseTo(0.5, 1)
+  expect(mastered(desk.show, whole, 0).get(2)?.[100 + light.coarse - 1]).toBe(0)
 })

@@ -6,6 +6,7 @@ import type { EntityOf } from './kinds'
 
 export { DIMMER_CURVES, plainChannel } from './entities/channels'
 export * from './entities/cues'
+export * from './entities/outputs'
 export * from './entities/palettes'
 export * from './entities/passes'
 export * from './entities/people'
@@ -24,6 +25,7 @@ export type Level = Venue['levels'][number]
 export type Palette = EntityOf['palette']
 export type PaletteValue = EntityOf['paletteValue']
 export type TouchUp = EntityOf['touchUp']
+export type Output = EntityOf['output']
 export type Pass = EntityOf['pass']
 export type PassStep = EntityOf['passStep']
 export type PassCheck = EntityOf['passCheck']

@@ -19,6 +19,7 @@ import {
   touchUpId,
 } from './compositeIds'
 import * as cues from './entities/cues'
+import * as outputs from './entities/outputs'
 import * as palettes from './entities/palettes'
 import * as passes from './entities/passes'
 import * as people from './entities/people'
@@ -223,6 +224,14 @@ const DECLARED = {
     },
     id: ({ pass, palette, fixture }) => passCheckId(pass, palette, fixture),
     partOf: 'pass',
+  }),
+  output: kind(outputs.output, {
+    words: ['output', 'outputs'],
+    table: 'output',
+    register: 'fields',
+    concerns: 'moment',
+    references: {},
+    unique: ['name'],
   }),
   recordedFixture: kind(palettes.recordedFixture, {
     words: ['fixture a palette was recorded with', 'fixtures palettes were recorded with'],

@@ -51,6 +51,7 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   from: 'venue',
   only: 'fixture',
   notes: 'cueNote',
+  output: 'output',
 }
 /** Fields that speak of other things in some commands. */
 const KIND_IN: Readonly<Partial<Record<CommandName, Readonly<Record<string, Kind>>>>> = {
@@ -226,6 +227,7 @@ export class RandomArguments {
     if (schema instanceof z.ZodEnum) return this.pick(schema.options)
     if (schema instanceof z.ZodLiteral) return [...schema.values][0]
     if (schema instanceof z.ZodBoolean) return this.random() < 0.5
+    if (schema instanceof z.ZodIPv4) return this.pick(['127.0.0.1', '10.0.0.7'])
     if (schema instanceof z.ZodISODate) return this.pick(['2031-05-02', '2031-06-11'])
     if (schema instanceof z.ZodNumber) return this.#number(schema)
     if (schema instanceof z.ZodString) return this.#text(schema, field)

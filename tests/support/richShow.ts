@@ -3,7 +3,7 @@
  * reaches, links, a spread, groups, two lists with blocked, held and loose values, and hands.
  */
 import type { Show } from '#core/show/show'
-import { asVenueId, type VenueId } from '#core/show/ids'
+import { asOutputId, asVenueId, type VenueId } from '#core/show/ids'
 import { FAMILIES } from '#core/attributes/families'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
@@ -27,6 +27,7 @@ export function richDesk(): Desk {
   addPalettes(desk)
   addCues(desk)
   beginPass(desk)
+  addOutputs(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
   desk.level('71.3-5', 'intensity', 0.4)
@@ -125,6 +126,15 @@ function touchUpInBoth(desk: Desk): void {
   touchUp(1, '11', vec3(-0.2, 0, 0.03))
   touchUp(2, '12', vec3(0, 0.07, 0))
   desk.do('switchVenue', { venue: home })
+}
+
+/** Goes out both ways: one on, at half, the other off. */
+function addOutputs(desk: Desk): void {
+  const plain = { first: 1, last: 4, from: '127.0.0.1', priority: 100, sync: null, sourceName: 'Rhopander' }
+  desk.do('addOutput', { ...plain, name: 'House', protocol: 'E1.31', sentAs: 11, addresses: [] })
+  desk.do('addOutput', { ...plain, name: 'Truss', protocol: 'Art-Net', sentAs: 0, addresses: ['10.0.0.7'], sync: 1 })
+  const [house] = [...desk.show.all.output.keys()].map(asOutputId)
+  desk.do('changeOutput', { output: house ?? raise(), isOn: true, level: 0.5 })
 }
 
 /** A pass at home in which something is right, taken, noted and cannot be done; a note on a cue. */

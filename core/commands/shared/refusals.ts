@@ -8,7 +8,7 @@ import { normalisedName } from '../../show/names'
 import type { Show } from '../../show/show'
 import { refuse, type Outcome } from '../command'
 
-type Named = 'hang' | 'setPiece' | 'target' | 'venue' | 'layer'
+type Named = 'hang' | 'output' | 'setPiece' | 'target' | 'output' | 'venue' | 'layer'
 
 /** Refuses a name another thing of the kind has; null when it is free. Case and spaces do not matter. */
 export function nameInUse(show: Show, kind: Named, name: string, except?: string): Outcome | null {

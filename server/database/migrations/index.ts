@@ -23,6 +23,7 @@ import * as acceptedSweeps from './020_accepted_sweeps'
 import * as darkMoves from './021_dark_moves'
 import * as venues from './022_venues'
 import * as passes from './023_passes'
+import * as outputs from './024_outputs'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -48,6 +49,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '021_dark_moves': darkMoves,
   '022_venues': venues,
   '023_passes': passes,
+  '024_outputs': outputs,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
