@@ -12,12 +12,10 @@ let faults: unknown[]
 let open: Frames[]
 
 const begin = () => {
-  const frames = new Frames(
-    desk.show,
-    () => Date.now(),
-    (changed) => sent.push(changed),
-    (error) => faults.push(error),
-  )
+  const frames = new Frames(desk.show, () => Date.now(), {
+    changed: (universes) => sent.push(universes),
+    failed: (error) => faults.push(error),
+  })
   open.push(frames)
   return frames
 }

@@ -6,24 +6,34 @@ import { movesUntil } from '#core/cues/arrivals'
 import { channelLevels, type Universes } from '#core/output/channelLevels'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
 import type { Show } from '#core/show/show'
+import { BeatMeter } from './beatMeter'
 
 /** Milliseconds from one frame to the next: 40 a second. */
 const FRAME = 25
 
+/** Who hears of frames. */
+export interface FrameHooks {
+  /** All levels at first, then the universes that change. */
+  changed(universes: Universes): void
+  /** Every frame that is worked out, whether anything is another or not. */
+  frame?(show: Show, levels: Universes): void
+  /** The show cannot be worked out. */
+  failed(error: unknown): void
+}
+
 export class Frames {
   #show: Show
   readonly #now: () => number
-  readonly #send: (changed: Universes) => void
-  readonly #failed: (error: unknown) => void
+  readonly #hooks: FrameHooks
+  readonly #meter = new BeatMeter(FRAME)
   #last: Universes = new Map()
   #beat: ReturnType<typeof setInterval> | undefined
 
-  /** Sends all levels at once, then the universes that change. `now` is the clock cues run by, milliseconds since 1970; `failed` hears of a show that cannot be worked out. */
-  constructor(show: Show, now: () => number, send: (changed: Universes) => void, failed: (error: unknown) => void) {
+  /** `now` is the clock cues run by, milliseconds since 1970. */
+  constructor(show: Show, now: () => number, hooks: FrameHooks) {
     this.#show = show
     this.#now = now
-    this.#send = send
-    this.#failed = failed
+    this.#hooks = hooks
     this.#guarded(() => this.#run())
   }
 
@@ -40,7 +50,7 @@ export class Frames {
       work()
     } catch (error) {
       this.close()
-      this.#failed(error)
+      this.#hooks.failed(error)
     }
   }
 
@@ -53,6 +63,7 @@ export class Frames {
 
   #frameOfBeat(): void {
     const isOver = movesUntil(this.#show) <= this.#now()
+    this.#meter.beat(performance.now())
     this.#frame()
     if (isOver) this.close()
   }
@@ -61,11 +72,23 @@ export class Frames {
     const levels = channelLevels(this.#show, this.#now())
     const changed = new Map([...levels].filter(([universe, now]) => !isSame(this.#last.get(universe), now)))
     this.#last = levels
-    if (changed.size > 0) this.#send(changed)
+    this.#hooks.frame?.(this.#show, levels)
+    if (changed.size > 0) this.#hooks.changed(changed)
+  }
+
+  /** The frame as it is now, once more for whoever has come to hear of it. */
+  again(): void {
+    this.#hooks.frame?.(this.#show, this.#last)
+  }
+
+  /** How evenly frames came since it was asked last. */
+  tell(): ReturnType<BeatMeter['tell']> {
+    return this.#meter.tell()
   }
 
   /** Lets the beat rest. */
   close(): void {
+    this.#meter.rest()
     clearInterval(this.#beat)
     this.#beat = undefined
   }

@@ -1,56 +1,93 @@
-/** The output of shows while someone listens, worked out in a thread of its own. */
+/** The output of shows while someone listens or it is sent, worked out in a thread of its own. */
 import { Worker } from 'node:worker_threads'
 import type { Universes } from '#core/output/channelLevels'
+import type { SendingStatus } from '#core/output/sendingStatus'
 import type { ShowId } from '#core/show/ids'
 import type { DatabaseClock } from '../database/databaseClock'
 import { log } from '../http/log'
 import type { LiveShow } from '../shows/liveShow'
 import type { FromThread, ToThread } from './threadMessages'
 
-type Listener = (changed: Universes) => void
+/** Who hears of the output of a show. */
+export interface OutputListener {
+  /** All levels as soon as they are known, then the universes that change. */
+  levels(changed: Universes): void
+  /** How sending goes, each second. */
+  status?(status: SendingStatus): void
+}
 
-/** A show that is listened to. */
+/** A show that is listened to, or sent. */
 interface Heard {
   readonly live: LiveShow
-  readonly listeners: Set<Listener>
+  readonly listeners: Set<OutputListener>
   readonly last: Map<number, Uint8Array>
   readonly unsubscribe: () => void
+  /** Who sends it, as far as is known here. */
+  by: SendingStatus['by']
+  status: SendingStatus | null
 }
 
 /** How long to wait before a thread that failed is begun again, milliseconds. */
 const TRY_AGAIN = 1000
+/** What a thread that is to end may take to say goodbye to receivers, milliseconds. */
+const GOODBYE = 500
+const THREAD_STOPPED = 'What goes out has stopped and is being started again.'
+
+const QUIET = { outputs: [], jitterMilliseconds: null, missed: 0, load: 0, trouble: null }
 
 export class Outputs {
   readonly #module: URL
   readonly #clock: DatabaseClock
+  readonly #installation: string
   readonly #heard = new Map<ShowId, Heard>()
   #thread: Worker | null = null
   #isClosed = false
 
-  /** `module` is the thread's script. It is started when someone listens for the first time. */
-  constructor(module: URL, clock: DatabaseClock) {
+  /** `module` is the thread's script, started when it is needed for the first time; receivers know what is sent by `installation`. */
+  constructor(module: URL, clock: DatabaseClock, installation: string) {
     this.#module = module
     this.#clock = clock
+    this.#installation = installation
   }
 
-  /** Calls back with all levels as soon as they are known, then with the universes that change; returns how to stop. */
-  subscribe(live: LiveShow, listener: Listener): () => void {
-    const heard = this.#heard.get(live.show.id) ?? this.#open(live)
+  /** Tells what goes out and how that goes from now on; returns how to stop. */
+  subscribe(live: LiveShow, listener: OutputListener): () => void {
+    const heard = this.#heardOf(live)
     heard.listeners.add(listener)
-    if (heard.last.size > 0) listener(heard.last)
+    if (heard.last.size > 0) listener.levels(heard.last)
+    listener.status?.(heard.status ?? { ...QUIET, by: heard.by })
     return () => {
       heard.listeners.delete(listener)
-      if (heard.listeners.size === 0) this.#close(live.show.id)
+      this.#closeUnused(heard)
     }
   }
 
-  #open(live: LiveShow): Heard {
+  /** Sends a show from here, or leaves that to another server, or to nobody while no output is on. */
+  setSender(live: LiveShow, by: SendingStatus['by']): void {
+    const known = this.#heard.get(live.show.id)
+    if ((known?.by ?? 'nobody') === by) return
+    const heard = known ?? this.#heardOf(live)
+    heard.by = by
+    this.#tellSender(heard)
+    this.#setStatus(heard, { ...QUIET, by })
+    this.#closeUnused(heard)
+  }
+
+  #tellSender({ live, by }: Heard): void {
     const show = live.show.id
+    if (by === 'here') this.#tell({ kind: 'send', show, installation: this.#installation })
+    else this.#tell({ kind: 'hold', show, isSentOn: by === 'elsewhere' })
+  }
+
+  #heardOf(live: LiveShow): Heard {
+    const show = live.show.id
+    const known = this.#heard.get(show)
+    if (known) return known
     const unsubscribe = live.subscribe({
       entry: ({ changes }) => this.#tell({ kind: 'changes', show, changes }),
       reloaded: () => this.#tellWhole(live),
     })
-    const heard: Heard = { live, listeners: new Set(), last: new Map(), unsubscribe }
+    const heard: Heard = { live, listeners: new Set(), last: new Map(), unsubscribe, by: 'nobody', status: null }
     this.#heard.set(show, heard)
     this.#tellWhole(live)
     return heard
@@ -60,8 +97,10 @@ export class Outputs {
     this.#tell({ kind: 'open', show: show.id, all: show.all, ahead: this.#clock.ahead })
   }
 
-  #close(show: ShowId): void {
-    this.#heard.get(show)?.unsubscribe()
+  #closeUnused({ live, listeners, by, unsubscribe }: Heard): void {
+    if (listeners.size > 0 || by === 'here') return
+    const show = live.show.id
+    unsubscribe()
     this.#heard.delete(show)
     this.#tell({ kind: 'close', show })
   }
@@ -79,29 +118,55 @@ export class Outputs {
     thread.on('error', (error) => log.error(error, 'the output thread failed'))
     thread.on('exit', () => {
       if (this.#thread === thread) this.#thread = null
-      if (!this.#isClosed) setTimeout(() => this.#beginAgain(), TRY_AGAIN).unref()
+      if (this.#isClosed) return
+      for (const heard of this.#heard.values())
+        if (heard.by === 'here') this.#setStatus(heard, { ...QUIET, by: 'here', trouble: THREAD_STOPPED })
+      setTimeout(() => this.#beginAgain(), TRY_AGAIN).unref()
     })
     return thread
   }
 
-  /** Hands a new thread all that is listened to. */
+  /** Hands a new thread all that is listened to or sent. */
   #beginAgain(): void {
-    for (const { live } of this.#heard.values()) this.#tellWhole(live)
+    for (const heard of this.#heard.values()) {
+      this.#tellWhole(heard.live)
+      if (heard.by === 'here') this.#tellSender(heard)
+    }
   }
 
   #hear(message: FromThread): void {
+    if ('ended' in message) return
     if ('fault' in message) return log.error(new Error(message.fault), 'the output of a show cannot be worked out')
     const heard = this.#heard.get(message.show)
     if (!heard) return
+    if ('status' in message) return this.#setStatus(heard, { ...message.status, by: heard.by, trouble: null })
     const { changed } = message
     for (const [universe, levels] of changed) heard.last.set(universe, levels)
-    for (const listener of heard.listeners) listener(changed)
+    for (const listener of heard.listeners) listener.levels(changed)
   }
 
+  #setStatus(heard: Heard, status: SendingStatus): void {
+    heard.status = status
+    for (const listener of heard.listeners) listener.status?.(status)
+  }
+
+  /** Ends the thread when it has said goodbye to receivers. */
   async close(): Promise<void> {
     this.#isClosed = true
     for (const { unsubscribe } of this.#heard.values()) unsubscribe()
     this.#heard.clear()
-    await this.#thread?.terminate()
+    const thread = this.#thread
+    if (!thread) return
+    await new Promise<void>((resolve) => {
+      const patience = setTimeout(resolve, GOODBYE)
+      const done = () => {
+        clearTimeout(patience)
+        resolve()
+      }
+      thread.once('exit', done)
+      thread.on('message', (message: FromThread) => 'ended' in message && done())
+      thread.postMessage({ kind: 'end' } satisfies ToThread)
+    })
+    await thread.terminate()
   }
 }

@@ -1,18 +1,30 @@
 /** What the server and its output thread say to each other. */
 import type { Universes } from '#core/output/channelLevels'
+import type { SendingStatus } from '#core/output/sendingStatus'
 import type { ChangeSet } from '#core/show/changes'
 import type { ShowId } from '#core/show/ids'
 import type { Collections } from '#core/show/show'
 
 /**
- * A show begins to be sent, changes, or is no longer listened to. `ahead` is how far the clock that
- * cues run by is ahead of this machine's, milliseconds.
+ * A show begins to be worked out, changes, or is no longer asked for. `ahead` is how far the clock that
+ * cues run by is ahead of this machine's, milliseconds. It is sent over the network between `send` and
+ * `hold`; `installation` is what receivers know the sender by, and `isSentOn` says that another server
+ * sends it from then on, so that nobody is told goodbye.
  */
 export type ToThread =
   | { readonly kind: 'open'; readonly show: ShowId; readonly all: Collections; readonly ahead: number }
   | { readonly kind: 'changes'; readonly show: ShowId; readonly changes: ChangeSet }
   | { readonly kind: 'close'; readonly show: ShowId }
+  | { readonly kind: 'send'; readonly show: ShowId; readonly installation: string }
+  | { readonly kind: 'hold'; readonly show: ShowId; readonly isSentOn: boolean }
+  | { readonly kind: 'end' }
 
-/** The universes of a show that are different now, or why they cannot be worked out. */
+/** What the thread can tell of sending. */
+export type ThreadStatus = Omit<SendingStatus, 'by' | 'trouble'>
+
+/** The universes of a show that are different now, how sending goes, why it cannot be worked out, or that all has ended. */
 export type FromThread =
-  { readonly show: ShowId; readonly changed: Universes } | { readonly show: ShowId; readonly fault: string }
+  | { readonly show: ShowId; readonly changed: Universes }
+  | { readonly show: ShowId; readonly status: ThreadStatus }
+  | { readonly show: ShowId; readonly fault: string }
+  | { readonly ended: true }

@@ -17,6 +17,8 @@ import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
 import { Outputs } from '../output/outputs'
+import { showsWithoutSender } from '../output/lease'
+import { Sending } from '../output/sending'
 import { FollowClock } from '../playback/followClock'
 import { LiveShow } from './liveShow'
 import { PLAIN_VENUE } from './plainVenue'
@@ -24,12 +26,16 @@ import { PLAIN_VENUE } from './plainVenue'
 /** A show nobody has open is let go of after so long, milliseconds. */
 const IDLE = 300_000
 const LOOK_EVERY = 60_000
+/** How often it is looked for shows that no server sends any more, milliseconds. */
+const SENDERS_EVERY = 600
 
-/** A show in memory, with its clock. */
+/** A show in memory, with its clock and what sends it. Both always listen to it. */
 interface Opened {
   readonly live: LiveShow
   readonly follow: FollowClock
+  readonly sending: Sending
 }
+const OWN_LISTENERS = 2
 
 export class ShowRegistry {
   readonly knex: Knex
@@ -40,19 +46,24 @@ export class ShowRegistry {
   readonly #announcements: Announcements
   readonly #open = new Map<ShowId, Promise<Opened | null>>()
   readonly #usedAt = new Map<ShowId, number>()
-  readonly #looking: ReturnType<typeof setInterval>
+  /** What this server is told from others on the same database by. */
+  readonly #server = randomUUID()
+  readonly #looking: readonly ReturnType<typeof setInterval>[]
 
   private constructor(knex: Knex, installation: string, address: string, outputThread: URL) {
     this.knex = knex
     this.installation = installation
     this.clock = new DatabaseClock()
-    this.outputs = new Outputs(outputThread, this.clock)
+    this.outputs = new Outputs(outputThread, this.clock, installation)
     this.#announcements = new Announcements(address, this.clock, {
       hear: (payload) => this.#catchUp(readAnnouncement(payload)),
       missed: () => [...this.#open.keys()].forEach((show) => this.#catchUp({ show, revision: Infinity })),
     })
-    this.#looking = setInterval(() => void this.letGoOfIdle(IDLE), LOOK_EVERY)
-    this.#looking.unref()
+    this.#looking = [
+      setInterval(() => void this.letGoOfIdle(IDLE), LOOK_EVERY),
+      setInterval(() => void this.#takeOverSending(), SENDERS_EVERY),
+    ]
+    for (const timer of this.#looking) timer.unref()
   }
 
   /** `address` is the database's, `outputThread` the script that works out what goes out. Throws what the database does. */
@@ -88,7 +99,9 @@ export class ShowRegistry {
   #begin(id: ShowId): Promise<Opened | null> {
     const opening = LiveShow.open(this.knex, id).then((live) => {
       if (!live) this.#open.delete(id)
-      return live && { live, follow: new FollowClock(live, this.clock) }
+      if (!live) return null
+      const sending = new Sending(live, this.knex, this.#server, this.outputs)
+      return { live, follow: new FollowClock(live, this.clock), sending }
     })
     opening.catch(() => this.#open.delete(id))
     this.#open.set(id, opening)
@@ -100,11 +113,21 @@ export class ShowRegistry {
     for (const [id, opening] of this.#open) {
       const opened = await opening.catch(() => null)
       const isUsed = Date.now() - (this.#usedAt.get(id) ?? 0) < idle
-      // Its own clock is the one listener it always has.
-      if (!opened || isUsed || opened.live.listeners > 1 || opened.follow.isWaiting) continue
+      const isBusy = opened && (opened.follow.isWaiting || opened.sending.isOn)
+      if (!opened || isUsed || isBusy || opened.live.listeners > OWN_LISTENERS) continue
       opened.follow.close()
+      void opened.sending.close()
       this.#open.delete(id)
       this.#usedAt.delete(id)
+    }
+  }
+
+  /** Opens what is to be sent and has no sender: this server may be the one. */
+  async #takeOverSending(): Promise<void> {
+    try {
+      for (const id of await showsWithoutSender(this.knex)) if (!this.#open.has(id)) await this.show(id)
+    } catch (error) {
+      log.warn(error, 'could not look for shows that are to be sent')
     }
   }
 
@@ -148,9 +171,11 @@ export class ShowRegistry {
   }
 
   async close(): Promise<void> {
-    clearInterval(this.#looking)
-    for (const opening of this.#open.values()) (await opening.catch(() => null))?.follow.close()
+    for (const timer of this.#looking) clearInterval(timer)
+    const all = await Promise.all([...this.#open.values()].map((opening) => opening.catch(() => null)))
+    for (const opened of all) opened?.follow.close()
     await this.outputs.close()
+    await Promise.all(all.map((opened) => opened?.sending.close()))
     await this.#announcements.close()
     await this.knex.destroy()
   }

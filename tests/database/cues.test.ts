@@ -124,11 +124,13 @@ describe('output', () => {
     await run('changeCues', { cues: [cue(15)], rise: 1, move: 1 })
     const wait = (until: (levels: Uint8Array) => boolean) =>
       new Promise<void>((resolve) => {
-        const stop = house.outputs.subscribe(live, (changed) => {
-          const levels = changed.get(universe ?? 0)
-          if (!levels) return
-          frames.push(Buffer.from(levels).toString('hex'))
-          if (until(levels)) resolve()
+        const stop = house.outputs.subscribe(live, {
+          levels: (changed) => {
+            const levels = changed.get(universe ?? 0)
+            if (!levels) return
+            frames.push(Buffer.from(levels).toString('hex'))
+            if (until(levels)) resolve()
+          },
         })
         stops.push(stop)
       })
@@ -175,11 +177,13 @@ describe('moves in the dark', () => {
     const universe = live.show.all.fixture.get(head())?.universe ?? 0
     let stop = () => {}
     const arrived = new Promise<void>((resolve) => {
-      stop = house.outputs.subscribe(live, (changed) => {
-        const levels = changed.get(universe)
-        if (!levels) return
-        frames.push(Uint8Array.from(levels))
-        if (turned(levels) === inItsCue) resolve()
+      stop = house.outputs.subscribe(live, {
+        levels: (changed) => {
+          const levels = changed.get(universe)
+          if (!levels) return
+          frames.push(Uint8Array.from(levels))
+          if (turned(levels) === inItsCue) resolve()
+        },
       })
     })
     await run('goOn', { list: list() })

@@ -1,5 +1,4 @@
-/** The levels that go out, as they change: each universe as 512 bytes, written in base64. */
-import type { Universes } from '#core/output/channelLevels'
+/** The levels that go out, as they change, each universe as 512 bytes written in base64; and how sending goes, each second. */
 import { defineApi } from '../../../http/api'
 import { showOf } from '../../../http/showOf'
 import { answerWithLine } from '../../../http/streams'
@@ -9,9 +8,12 @@ export default defineApi(async (event) => {
   const live = await showOf(event)
   const { outputs } = await useShowRegistry()
   return answerWithLine(event, (line) =>
-    outputs.subscribe(live, (changed: Universes) => {
-      const universes = [...changed].map(([universe, levels]) => [universe, Buffer.from(levels).toString('base64')])
-      void line.push({ event: 'levels', data: JSON.stringify(universes) })
+    outputs.subscribe(live, {
+      levels: (changed) => {
+        const universes = [...changed].map(([universe, levels]) => [universe, Buffer.from(levels).toString('base64')])
+        void line.push({ event: 'levels', data: JSON.stringify(universes) })
+      },
+      status: (status) => void line.push({ event: 'status', data: JSON.stringify(status) }),
     }),
   )
 })
