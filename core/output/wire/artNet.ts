@@ -2,7 +2,7 @@
  * Packets of Art-Net 4: levels, synchronisation, the poll and its reply. Port addresses count from 0.
  * Opcodes are little-endian, most else big-endian.
  */
-import { readText, standsAt, viewOf, writeText } from './bytes'
+import { copyOf, readText, standsAt, viewOf, writeText } from './bytes'
 
 export const ART_NET_PORT = 6454
 const ID = new TextEncoder().encode('Art-Net\0')
@@ -130,7 +130,7 @@ function readLevels(bytes: Uint8Array, view: DataView): ArtNetLevels | null {
     kind: 'levels',
     port,
     sequence: view.getUint8(12),
-    levels: bytes.slice(SIZE.head, SIZE.head + length),
+    levels: copyOf(bytes, SIZE.head, SIZE.head + length),
   }
 }
 

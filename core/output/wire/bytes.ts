@@ -17,4 +17,7 @@ export function standsAt(bytes: Uint8Array, at: number, wanted: Uint8Array): boo
   return bytes.length >= at + wanted.length && wanted.every((byte, i) => bytes[at + i] === byte)
 }
 
+/** Bytes of their own, whatever the packet is kept in. */
+export const copyOf = (bytes: Uint8Array, from: number, to: number) => new Uint8Array(bytes.subarray(from, to))
+
 export const viewOf = (bytes: Uint8Array) => new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)

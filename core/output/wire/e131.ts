@@ -3,7 +3,7 @@
  * read as ANSI E1.31-2018 lays them out: a root layer with the sender's id, a framing layer, and the
  * levels or the list of universes. Numbers are big-endian.
  */
-import { readText, standsAt, viewOf, writeText } from './bytes'
+import { copyOf, readText, standsAt, viewOf, writeText } from './bytes'
 
 export const E131_PORT = 5568
 /** The universe whose address the discovery of universes goes to. */
@@ -140,13 +140,13 @@ export function decodeE131(bytes: Uint8Array): E131Packet | null {
   if (framing !== FRAMING.synchronisation) return null
   return {
     kind: 'synchronisation',
-    cid: bytes.slice(22, 38),
+    cid: copyOf(bytes, 22, 38),
     universe: view.getUint16(45),
     sequence: view.getUint8(44),
   }
 }
 
-const sourceIn = (bytes: Uint8Array): E131Source => ({ cid: bytes.slice(22, 38), name: readText(bytes, 44, 64) })
+const sourceIn = (bytes: Uint8Array): E131Source => ({ cid: copyOf(bytes, 22, 38), name: readText(bytes, 44, 64) })
 
 function readLevels(bytes: Uint8Array, view: DataView): E131Levels | null {
   if (bytes.length < 126 || bytes[117] !== 0x02 || bytes[118] !== 0xa1) return null
@@ -165,7 +165,7 @@ function readLevels(bytes: Uint8Array, view: DataView): E131Levels | null {
     isPreview: (options & OPTION.preview) !== 0,
     isTerminated: (options & OPTION.terminated) !== 0,
     startCode: view.getUint8(125),
-    levels: bytes.slice(126, 125 + count),
+    levels: copyOf(bytes, 126, 125 + count),
   }
 }
 
