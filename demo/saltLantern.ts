@@ -14,6 +14,7 @@ import { passOrder } from '#core/refocus/passOrder'
 import { isNumberAttribute, LISTED_ATTRIBUTES } from '#core/attributes/attribute'
 import { FAMILIES } from '#core/attributes/families'
 import { asFixtureTypeId, asHangId, asSetPieceId, asVenueId, type VenueId } from '#core/show/ids'
+import { LOOPBACK } from '#core/show/entities'
 import { showRecordOf, type Show } from '#core/show/show'
 
 const HALF_AN_HOUR = 30 * 60_000
@@ -42,7 +43,15 @@ export function buildSaltLantern(id: string, at = HALF_AN_HOUR): Show {
   addQuarry(builder)
   builder.run('goToCue', { list: choose(builder.show).list(1), cue: choose(builder.show).cue(1, 14) })
   builder.run('goToCue', { list: choose(builder.show).list(2), cue: null })
+  addOutputs(builder)
   return builder.show
+}
+
+/** Both stay on this machine, and off: nothing goes anywhere until somebody says so. */
+function addOutputs(builder: ShowBuilder): void {
+  const plain = { first: 1, last: 4, addresses: [], from: LOOPBACK, priority: 100, sync: null, sourceName: 'Rhopander' }
+  builder.run('addOutput', { ...plain, name: 'Lighting network', protocol: 'E1.31', sentAs: 1 })
+  builder.run('addOutput', { ...plain, name: 'Old dimmer node', protocol: 'Art-Net', first: 4, sentAs: 3 })
 }
 
 function addGroups(builder: ShowBuilder): void {

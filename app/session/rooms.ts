@@ -4,6 +4,7 @@ export const ROOMS = [
   { path: 'focus', name: 'Focus' },
   { path: 'cues', name: 'Cues' },
   { path: 'refocus', name: 'Refocus' },
+  { path: 'output', name: 'Output' },
 ] as const
 
 export const RIG_PARTS = [

@@ -14,6 +14,8 @@ const props = defineProps<{
   tints: ReadonlyMap<string, number>
   /** Its 512 levels as they go out, 0 to 255; null to leave them out. */
   levels: Uint8Array | null
+  /** The numbers it goes by elsewhere; that of protocols that count from 0 where this is left out. */
+  numbers?: string
 }>()
 const emit = defineEmits<{ select: [fixture: FixtureId, add: boolean] }>()
 
@@ -67,8 +69,8 @@ const grid = computed(() => {
 <template>
   <section :aria-label="`Universe ${universe}`" class="min-w-0">
     <h3 class="flex items-baseline gap-2">
-      <span class="font-semibold">Universe {{ universe }}</span>
-      <span class="truncate text-xs text-haze">{{ wire }}</span>
+      <span class="shrink-0 font-semibold">Universe {{ universe }}</span>
+      <span class="truncate text-xs text-haze">{{ numbers ?? wire }}</span>
       <span class="ml-auto shrink-0 font-mono text-xs text-mist">{{ free }} free</span>
     </h3>
     <svg

@@ -65,6 +65,7 @@ useActions({
   'room focus': () => toRoom('focus'),
   'room cues': () => toRoom('cues'),
   'room refocus': () => toRoom('refocus'),
+  'room output': () => toRoom('output'),
 })
 </script>
 

@@ -31,7 +31,7 @@ const tints = computed(() => {
 })
 /** Levels as they go out, highlight and all. */
 const isLive = useLocalStorage('rhopander-patch-levels', false)
-const levels = useOutput(() => store.view?.id, isLive)
+const { levels } = useOutput(() => store.view?.id, isLive)
 const faults = computed(() => (store.view ? [...patchFaults(store.view).keys()] : []))
 
 function select(fixture: FixtureId, add: boolean) {
