@@ -6,6 +6,7 @@ import { benchCues } from './cues'
 import { benchLight } from './light'
 import { benchCells, benchOutput } from './output'
 import { benchRefocus } from './refocus'
+import { benchSending } from './sending'
 import { benchRecall, benchShow } from './show'
 import { benchSolver } from './solver'
 import { benchTravel } from './travel'
@@ -19,3 +20,4 @@ benchTravel()
 benchOutput()
 benchCells()
 benchRefocus()
+await benchSending(10)

@@ -11,8 +11,8 @@ import { generateShow, withCues } from './generate'
 import { seededRandom } from './random'
 import { best, line } from './measure'
 
-/** A show all of which is patched, on four universes and more, on the way from its first cue to its second. */
-function onItsWay(cued: Show): { draft: Draft; cues: readonly CueId[] } {
+/** A show all of which is patched, 15 fixtures in a universe, on the way from its first cue to its second since an instant. */
+export function onItsWay(cued: Show, startedAt = 0): { draft: Draft; cues: readonly CueId[] } {
   const draft = new Draft(cued)
   let address = 1
   for (const [id, fixture] of wholeFixtures(cued)) {
@@ -33,7 +33,7 @@ function onItsWay(cued: Show): { draft: Draft; cues: readonly CueId[] } {
     list: asCueListId('long'),
     cue: second,
     from: first,
-    startedAt: 0,
+    startedAt,
     seconds: 60,
     settled: false,
     order: 1,

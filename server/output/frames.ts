@@ -6,6 +6,7 @@ import { movesUntil } from '#core/cues/arrivals'
 import { channelLevels, type Universes } from '#core/output/channelLevels'
 import { applyChanges, type ChangeSet } from '#core/show/changes'
 import type { Show } from '#core/show/show'
+import { Beat } from './beat'
 import { BeatMeter } from './beatMeter'
 
 /** Milliseconds from one frame to the next: 40 a second. */
@@ -21,13 +22,21 @@ export interface FrameHooks {
   failed(error: unknown): void
 }
 
+/** Levels worked out ahead, for the instant of the next beat. */
+interface Ahead {
+  readonly levels: Universes
+  /** Whether everything has arrived by then. */
+  readonly isLast: boolean
+}
+
 export class Frames {
   #show: Show
   readonly #now: () => number
   readonly #hooks: FrameHooks
+  readonly #beat = new Beat(FRAME, () => this.#guarded(() => this.#onBeat()))
   readonly #meter = new BeatMeter(FRAME)
   #last: Universes = new Map()
-  #beat: ReturnType<typeof setInterval> | undefined
+  #ahead: Ahead | null = null
 
   /** `now` is the clock cues run by, milliseconds since 1970. */
   constructor(show: Show, now: () => number, hooks: FrameHooks) {
@@ -54,22 +63,30 @@ export class Frames {
     }
   }
 
-  /** Beats while something moves, and a frame past it, so that the last one is where everything has arrived. */
+  /** The frame as it is now; then beats while something moves, and a frame past it, so that the last one is where everything has arrived. */
   #run(): void {
-    this.#frame()
-    if (this.#beat !== undefined || movesUntil(this.#show) <= this.#now()) return
-    this.#beat = setInterval(() => this.#guarded(() => this.#frameOfBeat()), FRAME)
+    const now = this.#now()
+    this.#send(channelLevels(this.#show, now))
+    if (movesUntil(this.#show) <= now) return this.close()
+    if (!this.#beat.isRunning) this.#beat.start()
+    this.#workAhead()
   }
 
-  #frameOfBeat(): void {
-    const isOver = movesUntil(this.#show) <= this.#now()
+  /** What is sent at a beat is worked out before: frames come evenly however long one takes. */
+  #workAhead(): void {
+    const at = this.#now() + this.#beat.left
+    this.#ahead = { levels: channelLevels(this.#show, at), isLast: movesUntil(this.#show) <= at }
+  }
+
+  #onBeat(): void {
     this.#meter.beat(performance.now())
-    this.#frame()
-    if (isOver) this.close()
+    const ahead = this.#ahead
+    if (ahead) this.#send(ahead.levels)
+    if (ahead?.isLast) this.close()
+    else this.#workAhead()
   }
 
-  #frame(): void {
-    const levels = channelLevels(this.#show, this.#now())
+  #send(levels: Universes): void {
     const changed = new Map([...levels].filter(([universe, now]) => !isSame(this.#last.get(universe), now)))
     this.#last = levels
     this.#hooks.frame?.(this.#show, levels)
@@ -88,9 +105,9 @@ export class Frames {
 
   /** Lets the beat rest. */
   close(): void {
+    this.#beat.stop()
     this.#meter.rest()
-    clearInterval(this.#beat)
-    this.#beat = undefined
+    this.#ahead = null
   }
 }
 

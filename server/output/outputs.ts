@@ -31,6 +31,8 @@ interface Heard {
 const TRY_AGAIN = 1000
 /** What a thread that is to end may take to say goodbye to receivers, milliseconds. */
 const GOODBYE = 500
+/** Room for what lives a frame or two, megabytes: with less, what is short-lived is cleared away with the rest, and frames wait. */
+export const YOUNG_MB = 64
 const THREAD_STOPPED = 'What goes out has stopped and is being started again.'
 
 const QUIET = { outputs: [], jitterMilliseconds: null, missed: 0, load: 0, trouble: null }
@@ -111,7 +113,7 @@ export class Outputs {
   }
 
   #begin(): Worker {
-    const thread = new Worker(this.#module)
+    const thread = new Worker(this.#module, { resourceLimits: { maxYoungGenerationSizeMb: YOUNG_MB } })
     // Output alone does not keep the server running.
     thread.unref()
     thread.on('message', (message: FromThread) => this.#hear(message))
