@@ -19,7 +19,8 @@ const ROUNDS = 300
 const OPENINGS = 15
 const SHOW = showId.parse('salt-lantern')
 const PERSON = personId.parse('anna')
-const OUTPUT_THREAD = new URL('../node_modules/.cache/rhopander/outputThread.mjs', import.meta.url)
+const script = (name: string) => new URL(`../node_modules/.cache/rhopander/${name}.mjs`, import.meta.url)
+const HOUSE_THREADS = { outputThread: script('outputThread'), inputThread: script('inputThread') }
 /** Writes of each made-up entry. */
 const WRITES = 5
 
@@ -120,12 +121,13 @@ class Bench {
 }
 
 async function run(): Promise<void> {
-  await buildThread(THREADS.outputThread, fileURLToPath(OUTPUT_THREAD))
+  for (const name of ['outputThread', 'inputThread'] as const)
+    await buildThread(THREADS[name], fileURLToPath(HOUSE_THREADS[name]))
   const cluster = await throwawayCluster('data/test', console.log)
   try {
     for (const rows of [100, 1_000_000]) {
       const database = await freshDatabase(cluster.address)
-      const house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+      const house = await ShowRegistry.open(database.address, HOUSE_THREADS)
       await house.loadDemoWhenEmpty()
       await house.knex.raw(`create table bare (id integer primary key, revision integer not null);
         create table bare_entry (id serial primary key, what text not null); insert into bare values (1, 0)`)

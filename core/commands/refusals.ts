@@ -209,6 +209,7 @@ const WORDS = {
       : `The stage shows nothing that is being taken into ${list}. Put something on it, or switch a family on.`,
   'cue holds none': ({ cue, families }: Families & { readonly cue: number }) =>
     `Cue ${cue} holds no ${listInWords(families)} of these fixtures.`,
+  'nothing received': ({ families }: Families) => `Nothing comes in for ${listInWords(families)} of these fixtures.`,
   'cues show none': ({ families }: Families) => `The cues show no ${listInWords(families)} of these fixtures.`,
   'cues set none': ({ families }: Families) =>
     `These cues set no ${listInWords(families)} of these fixtures; what is seen is carried.`,

@@ -120,6 +120,7 @@ import { storeInPalette } from './palettes/storeInPalette'
 import { stripTimes } from './cues/stripTimes'
 import { switchVenue } from './venue/switchVenue'
 import { takeFromCue } from './hand/takeFromCue'
+import { takeReceived } from './hand/takeReceived'
 import { takeFromStage } from './hand/takeFromStage'
 import { turnHeads } from './hand/turnHeads'
 import { turnOtherSide } from './hand/turnOtherSide'
@@ -302,6 +303,7 @@ const CHANGES = {
   switchVenue,
   takeFromCue,
   takeFromStage,
+  takeReceived,
   takeOffPalette,
   takeOutOfCues,
   turnHeads,

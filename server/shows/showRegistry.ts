@@ -16,6 +16,7 @@ import { DatabaseClock } from '../database/databaseClock'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
+import { Inputs } from '../input/inputs'
 import { Outputs } from '../output/outputs'
 import { showsWithoutSender } from '../output/lease'
 import { Sending } from '../output/sending'
@@ -37,12 +38,19 @@ interface Opened {
 }
 const OWN_LISTENERS = 2
 
+/** The scripts of the threads that work out what goes out, and that listen. */
+export interface ThreadScripts {
+  readonly outputThread: URL
+  readonly inputThread: URL
+}
+
 export class ShowRegistry {
   readonly knex: Knex
   /** What this database is told from others by. */
   readonly installation: string
   readonly clock: DatabaseClock
   readonly outputs: Outputs
+  readonly inputs: Inputs
   readonly #announcements: Announcements
   readonly #open = new Map<ShowId, Promise<Opened | null>>()
   readonly #usedAt = new Map<ShowId, number>()
@@ -50,11 +58,12 @@ export class ShowRegistry {
   readonly #server = randomUUID()
   readonly #looking: readonly ReturnType<typeof setInterval>[]
 
-  private constructor(knex: Knex, installation: string, address: string, outputThread: URL) {
+  private constructor(knex: Knex, installation: string, address: string, { outputThread, inputThread }: ThreadScripts) {
     this.knex = knex
     this.installation = installation
     this.clock = new DatabaseClock()
     this.outputs = new Outputs(outputThread, this.clock, installation)
+    this.inputs = new Inputs(inputThread)
     this.#announcements = new Announcements(address, this.clock, {
       hear: (payload) => this.#catchUp(readAnnouncement(payload)),
       missed: () => [...this.#open.keys()].forEach((show) => this.#catchUp({ show, revision: Infinity })),
@@ -66,14 +75,14 @@ export class ShowRegistry {
     for (const timer of this.#looking) timer.unref()
   }
 
-  /** `address` is the database's, `outputThread` the script that works out what goes out. Throws what the database does. */
-  static async open(address: string, outputThread: URL): Promise<ShowRegistry> {
+  /** `address` is the database's. Throws what the database does. */
+  static async open(address: string, threads: ThreadScripts): Promise<ShowRegistry> {
     const knex = await openDatabase(address)
     const installation = await installationName(knex).catch(async (error: unknown) => {
       await knex.destroy()
       throw error
     })
-    const registry = new ShowRegistry(knex, installation, address, outputThread)
+    const registry = new ShowRegistry(knex, installation, address, threads)
     try {
       await registry.#announcements.connect()
       return registry
@@ -175,6 +184,7 @@ export class ShowRegistry {
     const all = await Promise.all([...this.#open.values()].map((opening) => opening.catch(() => null)))
     for (const opened of all) opened?.follow.close()
     await this.outputs.close()
+    await this.inputs.close()
     await Promise.all(all.map((opened) => opened?.sending.close()))
     await this.#announcements.close()
     await this.knex.destroy()

@@ -4,8 +4,11 @@ import { log } from '../http/log'
 import { snapshotOf } from '../live/snapshot'
 import { ShowRegistry } from './showRegistry'
 
-/** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
-const outputThread = () => new URL('./outputThread.mjs', import.meta.url)
+/** The build puts threads beside the server; where that is, is known only once the server has been loaded. */
+const threads = () => ({
+  outputThread: new URL('./outputThread.mjs', import.meta.url),
+  inputThread: new URL('./inputThread.mjs', import.meta.url),
+})
 
 let opening: Promise<ShowRegistry> | null = null
 
@@ -19,7 +22,7 @@ export function useShowRegistry(): Promise<ShowRegistry> {
 }
 
 async function openHouse(): Promise<ShowRegistry> {
-  const registry = await ShowRegistry.open(useRuntimeConfig().databaseUrl, outputThread())
+  const registry = await ShowRegistry.open(useRuntimeConfig().databaseUrl, threads())
   try {
     await registry.loadDemoWhenEmpty()
     void warmUp(registry)

@@ -60,3 +60,36 @@ test('an output is added, sends what is seen, goes down with its grand master an
   await expect(list.getByRole('button', { name: /^Back truss/ })).toBeVisible()
   heard.close()
 })
+
+test('what comes in is read in words, seen beside ours, and taken into the hand linked to palettes', async ({
+  showPage,
+}, { parallelIndex }) => {
+  const part = (name: string) =>
+    showPage.getByRole('radiogroup', { name: 'Seen as' }).getByRole('radio', { name }).click()
+  /** Numbers no other test on this machine sends by. */
+  const number = String(5000 + 10 * parallelIndex)
+  await showPage.getByRole('link', { name: 'Output', exact: true }).click()
+  const panel = showPage.getByRole('complementary', { name: 'Output looked at' })
+  await panel.getByLabel('sent as from').fill(number)
+  await panel.getByLabel('sent as from').press('Enter')
+  await panel.getByRole('switch', { name: 'Off' }).click()
+  await part('As it comes in')
+  const listening = showPage.getByRole('complementary', { name: 'What comes in' })
+  await listening.getByLabel('Universe 1 comes in as').fill(number)
+  await listening.getByLabel('Universe 1 comes in as').press('Enter')
+  await expect(listening.getByRole('row', { name: new RegExp(`^${number} Rhopander, ours 100`) })).toBeVisible()
+  await showPage.getByRole('img', { name: /^Fixture 12,/ }).click()
+  const channels = showPage.getByRole('region', { name: 'Fixture 12 as it comes in' })
+  await expect(channels.getByRole('row', { name: /^Intensity \d+ intensity 60 % intensity 60 %/ })).toBeVisible()
+  await expectAccessible(showPage)
+  await part('Received beside ours')
+  await expect(showPage.getByText(/^\d+ fixtures stand and shine just as from here\.$/)).toBeVisible()
+  await expect(showPage.getByRole('group', { name: 'Plan as received' })).toBeVisible()
+  await listening.getByRole('button', { name: 'Gobo' }).click()
+  await listening.getByRole('button', { name: 'Take the selected fixture' }).click()
+  await expect(showPage.getByText('In hand: 1 fixture')).toBeVisible()
+  await expect(
+    showPage.getByRole('button', { name: /^Undo: take .* as received, \d links? to palettes/ }),
+  ).toBeVisible()
+  await expectAccessible(showPage)
+})

@@ -18,7 +18,7 @@ import { ShowRegistry } from '../../server/shows/showRegistry'
 import { documentInRecords } from '../support/showDocument'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD, VERSION_THREAD } from '../threads'
+import { THREADS_OF_HOUSE, VERSION_THREAD } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
@@ -48,7 +48,7 @@ async function run(name: string, input: unknown) {
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
   await house.loadDemoWhenEmpty()
   live = await openedShow(house)
   await run('joinShow', { name: 'Anna' })
@@ -70,7 +70,7 @@ describe('running', () => {
     const now = Date.now() + 500_000
     const level = (of: LiveShow) =>
       litBy(of.show, playing(of.show).get(`${choose(of.show).fixtures('31')[0] ?? ''} intensity`) ?? [], now)
-    const restarted = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const restarted = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     const again = await openedShow(restarted)
     expect(level(again)?.level).toBe(level(live)?.level)
     expect(level(again)?.level).toBeGreaterThan(0.5)
@@ -83,7 +83,7 @@ describe('running', () => {
     await run('recallPalette', { palette: choose(live.show).palette(4), fixtures, seconds: 3000 })
     const seen = (of: LiveShow, at: number) =>
       stagePictureAt(of.show, anna, stagePicture(of.show, anna), at).get(fixtures[0] ?? asFixtureId(''))?.position.pose
-    const restarted = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const restarted = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     const again = await openedShow(restarted)
     const now = Date.now() + 1_500_000
     expect(seen(again, now)).toEqual(seen(live, now))
@@ -93,7 +93,7 @@ describe('running', () => {
   })
 
   it('starts what follows by itself, once, whatever the number of servers', async () => {
-    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     await openedShow(other)
     await run('changeCues', { cues: [cue(18)], follow: 'after' })
     await run('changeCues', { cues: [cue(17)], rise: 0.2, fall: 0.2, move: 0.2 })
@@ -199,7 +199,7 @@ describe('moves in the dark', () => {
     const home = await beforeTheFirst()
     await run('goOn', { list: list() })
     const [begun] = [...live.show.all.cueRun.values()].filter(({ cue: to }) => to === cue(1))
-    const restarted = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const restarted = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     const again = await openedShow(restarted)
     const halfWay = (begun?.startedAt ?? 0) + 400
     expect(atEnd(again, halfWay)).toEqual(atEnd(live, halfWay))

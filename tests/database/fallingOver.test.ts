@@ -15,7 +15,7 @@ import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { FromThread } from '../../server/output/threadMessages'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../threads'
+import { OUTPUT_THREAD, THREADS_OF_HOUSE } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
@@ -26,7 +26,7 @@ const id = showId.parse('salt-lantern')
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
   await house.loadDemoWhenEmpty()
   live = await opened(house)
   await run('joinShow', { name: 'Anna' })
@@ -70,7 +70,7 @@ async function until(isSo: () => boolean | Promise<boolean>): Promise<void> {
 
 describe('the line to other servers', () => {
   it('is begun again when it breaks, takes in what was missed, and hears on', async () => {
-    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     const theirs = await opened(other)
     await endConnections()
     // The pools of both lost their connections as well: the first use of each may say so.
@@ -146,7 +146,7 @@ function faultyThread(): URL {
 
 describe('the output thread', () => {
   it('is begun again when it dies, and goes on with every show that is listened to', async () => {
-    const faulty = await ShowRegistry.open(database.address, faultyThread())
+    const faulty = await ShowRegistry.open(database.address, { ...THREADS_OF_HOUSE, outputThread: faultyThread() })
     const theirs = await opened(faulty)
     const all: number[] = []
     const stop = faulty.outputs.subscribe(theirs, { levels: (changed) => void all.push(changed.size) })

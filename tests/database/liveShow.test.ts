@@ -7,7 +7,7 @@ import { entriesSince } from '../../server/database/journalRepository'
 import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { LiveShow, ShowListener } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../threads'
+import { THREADS_OF_HOUSE } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 let database: FreshDatabase
@@ -40,7 +40,7 @@ const move = (person: string, target: string, y: number, seen?: number) =>
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
   await house.loadDemoWhenEmpty()
   id = showId.parse('salt-lantern')
   const opened = await house.show(id)
@@ -232,7 +232,7 @@ describe('undo of what hangs from a hang that is gone', () => {
 
 describe('two servers on one database', () => {
   it('asked at the same moment do both what does not touch, and one of two that do', async () => {
-    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     try {
       const theirs = await other.show(id)
       if (!theirs) throw new Error('the second server does not see the show')
@@ -268,7 +268,7 @@ describe('two servers on one database', () => {
   })
 
   it('see each other’s changes, one after the other', async () => {
-    const other = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+    const other = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
     try {
       const theirs = await other.show(id)
       if (!theirs) throw new Error('the second server does not see the show')

@@ -2,7 +2,7 @@
 import pg from 'pg'
 import { createSocket } from 'node:dgram'
 import { once } from 'node:events'
-import { Receiver } from 'sacn'
+import { Receiver, Sender } from 'sacn'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { channelLevels } from '#core/output/channelLevels'
 import { mastered } from '#core/output/mastered'
@@ -13,9 +13,10 @@ import { asOutputId, commandId, personId, showId, windowId, type OutputId } from
 import type { Output } from '#core/show/entities'
 import { choose } from '#demo/choices'
 import { ShowRegistry } from '../../server/shows/showRegistry'
+import type { Heard as Listened } from '../../server/input/inputs'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../threads'
+import { THREADS_OF_HOUSE } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 const id = showId.parse('salt-lantern')
@@ -47,7 +48,7 @@ afterAll(async () => {
 const houses = new Set<ShowRegistry>()
 
 async function open(): Promise<ShowRegistry> {
-  const registry = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+  const registry = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
   houses.add(registry)
   return registry
 }
@@ -250,6 +251,50 @@ describe('an output', () => {
     await heard.until(() => heard.packets.length > 0)
     await turn(lost, false)
     await turn(good, false)
+  })
+})
+
+describe('what comes in', () => {
+  it('is heard from whoever sends, ours and others, merged by priority, and its sources are told', async () => {
+    const number = FIRST_SENT + 60
+    const output = await added('Heard again', { sentAs: number, priority: 90 })
+    const levels = new Map<number, string>()
+    const told: Listened[] = []
+    let look = () => undefined
+    const stop = house.inputs.subscribe('127.0.0.1', [number, number + 1], {
+      levels: (changed) => {
+        for (const [protocol, universe, bytes] of changed) if (protocol === 'E1.31') levels.set(universe, hexOf(bytes))
+        look()
+      },
+      heard: (one) => {
+        told.push(one)
+        look()
+      },
+    })
+    closing.push(stop)
+    const until = (isSo: () => boolean) =>
+      new Promise<void>((resolve) => {
+        look = () => void (isSo() && resolve())
+        look()
+      })
+    await turn(output, true)
+    const [first] = levelsNow().keys()
+    const goesAs = number - 1 + (first ?? 1)
+    await until(() => levels.get(goesAs) === hexOf(levelsNow().get(first ?? 1)))
+    const other = new Sender({ universe: goesAs, iface: '127.0.0.1', reuseAddr: true, minRefreshRate: 10 })
+    closing.push(() => void other.close())
+    await other.send({ payload: { 1: 100 }, sourceName: 'Somebody', priority: 150 })
+    await until(() => levels.get(goesAs) === `ff${'00'.repeat(511)}`)
+    const sources = () => told.at(-1)?.heard.sources.filter(({ universe }) => universe === goesAs) ?? []
+    await until(() => sources().length === 2)
+    expect(sources().map(({ name, priority, counts }) => [name, priority, counts])).toEqual(
+      expect.arrayContaining([
+        ['Somebody', 150, true],
+        ['Salt and light', 90, false],
+      ]),
+    )
+    await turn(output, false)
+    stop()
   })
 })
 

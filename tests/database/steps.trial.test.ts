@@ -15,7 +15,7 @@ import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { loadShow } from '../../server/database/showRepository'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { OUTPUT_THREAD } from '../threads'
+import { THREADS_OF_HOUSE } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 const tally = new Tally('Undo from the database')
@@ -28,7 +28,7 @@ let database: FreshDatabase
 let house: ShowRegistry
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
-  house = await ShowRegistry.open(database.address, OUTPUT_THREAD)
+  house = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
 })
 afterAll(async () => {
   await house.close()

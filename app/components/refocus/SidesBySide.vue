@@ -9,6 +9,8 @@ export interface Side {
   /** The show as it plays there. */
   readonly show: Show
   readonly name: string
+  /** What the plan is called; left out for that of a venue. */
+  readonly label?: string
   readonly light: readonly StageFixture[]
   /** What is lit around it. */
   readonly around?: readonly StageFixture[]
@@ -30,7 +32,7 @@ const pictures = computed(() =>
       <LightPlan
         v-else
         :show="side.show"
-        :label="`Plan at ${side.name}`"
+        :label="side.label ?? `Plan at ${side.name}`"
         :chosen="side.light"
         :lit="side.around ?? []"
       />

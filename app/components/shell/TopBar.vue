@@ -32,23 +32,23 @@ const line = computed(() => {
 
 <template>
   <header class="flex h-12 shrink-0 items-center gap-4 border-b border-rule bg-deck px-3">
-    <div class="flex items-center gap-2">
+    <div class="flex shrink-0 items-center gap-2">
       <img src="/icon.svg" alt="" width="22" height="22" />
       <span class="text-lg font-bold">Rhopander</span>
     </div>
-    <ShowMenu :show="show" />
+    <ShowMenu class="max-w-76 shrink-0" :show="show" />
     <span
       v-if="store.role === 'watches' || store.role === 'walks the stage'"
       class="shrink-0 rounded-full border border-rule-2 px-2 text-sm text-mist"
       :title="`Who ${store.role} ${ROLE_IN_WORDS[store.role]}`"
       >{{ store.role }}</span
     >
-    <nav aria-label="Rooms" class="flex gap-1">
+    <nav aria-label="Rooms" class="flex shrink-0 gap-0.5">
       <NuxtLink
         v-for="room in ROOMS"
         :key="room.path"
         :to="`/shows/${show.id}/${room.path}`"
-        class="rounded-full px-3.5 py-1"
+        class="rounded-full px-3 py-1"
         :class="
           route.path.startsWith(`/shows/${show.id}/${room.path}`)
             ? 'bg-sail font-semibold text-night'
@@ -61,7 +61,7 @@ const line = computed(() => {
     <IconButton
       :icon="Search"
       :size="14"
-      class="pill flex items-center px-2"
+      class="pill flex shrink-0 items-center px-2"
       aria-label="Find anything"
       title="Find anything (Ctrl K)"
       @click="dialogs.open = 'find'"
@@ -79,7 +79,10 @@ const line = computed(() => {
       >
         <WifiOff :size="14" />{{ line }}
       </p>
-      <p v-if="hand.inWords.value" class="truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral">
+      <p
+        v-if="hand.inWords.value"
+        class="min-w-32 truncate rounded-full border border-coral/60 px-3 py-1 text-sm text-coral"
+      >
         In hand: {{ hand.inWords.value }}
       </p>
       <button
@@ -98,7 +101,7 @@ const line = computed(() => {
       <IconButton
         :icon="Redo2"
         :size="14"
-        class="pill flex items-center px-2"
+        class="pill flex shrink-0 items-center px-2"
         :disabled="!steps.nextRedo"
         aria-label="Redo"
         :title="steps.nextRedo ? `Redo: ${steps.nextRedo.label} (Ctrl Shift Z)` : 'Nothing to redo'"

@@ -32,7 +32,11 @@ export function eachOf(values: ValueMap): FixtureValue[] {
   )
 }
 
-function chosenValues(values: readonly FixtureValue[], { families, fixtures }: TakeChoice) {
+/** Those of the families and fixtures that are meant. */
+export function chosenValues<V extends Pick<FixtureValue, 'fixture' | 'attribute'>>(
+  values: readonly V[],
+  { families, fixtures }: Pick<TakeChoice, 'families' | 'fixtures'>,
+): V[] {
   const wanted = fixtures && new Set(fixtures)
   return values.filter(
     ({ fixture, attribute }) => families.includes(familyOf(attribute)) && (!wanted || wanted.has(fixture)),

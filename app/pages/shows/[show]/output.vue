@@ -1,17 +1,31 @@
 <script setup lang="ts">
-/** The Output room: where levels go, and every channel as it goes out. */
-import { ref } from 'vue'
+/** The Output room: where levels go, every channel as it goes out, and what comes in beside it. */
+import { ref, watch } from 'vue'
+import { useInput } from '../../../composables/output/useInput'
 import { useOutput } from '../../../composables/shell/useOutput'
+import { OUTPUT_VIEWS, useInputRoom } from '../../../stores/inputRoom'
 import { useOutputRoom } from '../../../stores/outputRoom'
 import { useShow } from '../../../stores/show'
+import InputPanel from '../../../components/output/InputPanel.vue'
 import OutputList from '../../../components/output/OutputList.vue'
 import OutputPanel from '../../../components/output/OutputPanel.vue'
+import ReceivedBeside from '../../../components/output/ReceivedBeside.vue'
 import SendingBar from '../../../components/output/SendingBar.vue'
+import UniversesIn from '../../../components/output/UniversesIn.vue'
 import UniversesOut from '../../../components/output/UniversesOut.vue'
 
 const store = useShow()
 const room = useOutputRoom()
+const input = useInputRoom()
 const { levels, status } = useOutput(() => store.view?.id, ref(true))
+const { levels: received, heard } = useInput(() =>
+  store.view && input.isListening ? { show: store.view.id, from: input.from, first: input.first } : null,
+)
+watch(
+  [levels, received, heard],
+  () => ([input.ours, input.heardLevels, input.heard] = [levels.value, received.value, heard.value]),
+  { immediate: true },
+)
 </script>
 
 <template>
@@ -19,9 +33,22 @@ const { levels, status } = useOutput(() => store.view?.id, ref(true))
     <aside class="row-span-2 flex min-h-0 flex-col border-r border-rule bg-deck" aria-label="Outputs of the show">
       <OutputList class="min-h-0 flex-1" :status="status" />
     </aside>
-    <section class="flex min-h-0 flex-col bg-night" aria-label="As it goes out">
+    <section
+      class="flex min-h-0 flex-col bg-night"
+      :aria-label="OUTPUT_VIEWS.find(({ key }) => key === input.view)?.name"
+    >
+      <nav class="flex shrink-0 border-b border-rule bg-deck px-3 py-1.5" aria-label="Parts of the room">
+        <SwitchField
+          label="Seen as"
+          :options="OUTPUT_VIEWS"
+          :value="input.view"
+          @choose="(key) => (input.view = key)"
+        />
+      </nav>
+      <UniversesIn v-if="input.view === 'in'" class="flex-1" :show="store.view" />
+      <ReceivedBeside v-else-if="input.view === 'beside'" class="flex-1" :show="store.view" />
       <UniversesOut
-        v-if="room.chosen"
+        v-else-if="room.chosen"
         class="flex-1"
         :show="store.view"
         :output="room.chosen.output"
@@ -31,8 +58,12 @@ const { levels, status } = useOutput(() => store.view?.id, ref(true))
         Add an output on the left: what every channel is worth as it goes out is seen here.
       </p>
     </section>
-    <aside class="row-span-2 min-h-0 overflow-y-auto border-l border-rule bg-deck" aria-label="Output looked at">
-      <OutputPanel v-if="room.chosen" :id="room.chosen.id" :output="room.chosen.output" />
+    <aside
+      class="row-span-2 min-h-0 overflow-y-auto border-l border-rule bg-deck"
+      :aria-label="input.isListening ? 'What comes in' : 'Output looked at'"
+    >
+      <InputPanel v-if="input.isListening" />
+      <OutputPanel v-else-if="room.chosen" :id="room.chosen.id" :output="room.chosen.output" />
     </aside>
     <SendingBar v-if="status && status.by === 'here'" :status="status" />
   </main>

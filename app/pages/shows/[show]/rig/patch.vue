@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** Universes and addresses: the maps, the table, and patching by rule. */
-import { group } from 'd3-array'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { patchFaults, spansOf } from '#core/patch/span'
-import type { FixtureId } from '#core/show/ids'
+import { patchFaults } from '#core/patch/span'
+import { useUniverses } from '../../../../composables/rig/useUniverses'
 import { useOutput } from '../../../../composables/shell/useOutput'
 import { usePanelSizes } from '../../../../stores/panelSizes'
 import { useSelection } from '../../../../stores/selection'
@@ -17,27 +16,12 @@ const store = useShow()
 const selection = useSelection()
 const panels = usePanelSizes()
 const isUnpatching = ref(false)
-const selected = computed(() => new Set<string>(selection.fixtures))
-
-const universes = computed(() => {
-  const byUniverse = group(store.view ? spansOf(store.view) : [], ({ universe }) => universe)
-  return [...byUniverse].map(([universe, spans]) => ({ universe, spans })).sort((a, b) => a.universe - b.universe)
-})
-const tints = computed(() => {
-  const types = [...(store.view?.all.fixtureType.keys() ?? [])]
-  return new Map(
-    [...(store.view?.all.fixture ?? [])].map(([id, { type }]) => [id, Math.max(0, types.indexOf(type ?? ''))]),
-  )
-})
+const { universes, tints, selected, select } = useUniverses(() => store.view)
 /** Levels as they go out, highlight and all. */
 const isLive = useLocalStorage('rhopander-patch-levels', false)
 const { levels } = useOutput(() => store.view?.id, isLive)
 const faults = computed(() => (store.view ? [...patchFaults(store.view).keys()] : []))
 
-function select(fixture: FixtureId, add: boolean) {
-  if (add) selection.toggle([fixture])
-  else selection.set([fixture])
-}
 async function unpatch() {
   isUnpatching.value = true
   const changes = selection.fixtures.map((fixture) => ({ fixture, universe: null, address: null }))
