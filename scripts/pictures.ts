@@ -54,18 +54,6 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'fan',
-    room: 'focus',
-    prepare: async (page) => {
-      await select(page, '12-17')
-      await page.getByRole('button', { name: 'Fan' }).click()
-      await page.getByLabel('What to fan').selectOption('places')
-      await page.getByLabel('Along which target').selectOption({ label: 'Shore line' })
-      await page.getByRole('radio', { name: 'crossing' }).click()
-      await page.mouse.move(640, 20)
-    },
-  },
-  {
     name: 'palette',
     room: 'focus',
     prepare: async (page) => {
@@ -123,19 +111,6 @@ const PICTURES: readonly Picture[] = [
         .click()
       await page.getByRole('slider', { name: 'Instant of the move' }).fill('0.6')
       await page.getByRole('button', { name: /cues sweep$/ }).waitFor()
-    },
-  },
-  {
-    name: 'sweep',
-    room: 'cues',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: /cues sweep$/ }).click()
-      await page
-        .getByRole('list', { name: 'Sweeps' })
-        .getByRole('button', { name: /Down to the jetty/ })
-        .click()
-      await page.getByRole('button', { name: /^41 Front rows/ }).click()
-      await page.getByRole('region', { name: 'What would help' }).waitFor()
     },
   },
   {
@@ -229,6 +204,24 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('radio', { name: 'Difference' }).click()
       await page.getByRole('gridcell', { name: 'Lantern gallery' }).click()
       await page.getByRole('region', { name: 'Lantern gallery in both venues' }).waitFor()
+    },
+  },
+  {
+    name: 'output',
+    room: 'output',
+    prepare: async (page) => {
+      await page.getByRole('switch', { name: 'Off' }).click()
+      await page.getByRole('button', { name: /^Lighting network \d+ packets a second/ }).waitFor()
+    },
+  },
+  {
+    name: 'received',
+    room: 'output',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'Received beside ours' }).click()
+      await page.getByText(/^\d+ fixtures stand and shine just as from here\.$/).waitFor()
+      await page.getByRole('radio', { name: 'Space' }).click()
+      await page.locator('canvas[data-frames]').first().waitFor()
     },
   },
   // From here on the show plays at its tour stop.
