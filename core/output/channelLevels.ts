@@ -3,7 +3,7 @@
  */
 import { LEADING } from '../attributes/catalogue'
 import { rangeOf } from '../show/attributeRange'
-import { channelsFor, UNIVERSE_SIZE } from '../patch/span'
+import { UNIVERSE_SIZE } from '../patch/span'
 import { amountAt, amountSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
 import { audienceView, type AudienceView } from '../cues/audienceView'
@@ -15,35 +15,15 @@ import type { Channel, FixtureType } from '../show/entities'
 import { isNumberAttribute, kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import { isColourPart, type ColourPart } from '../attributes/colourPart'
 import type { ChannelRole } from '../attributes/channelRole'
-import { derived } from '../show/derived'
-import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
+import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { madeColour, partsOf, restParts, slotShown } from '../show/colours'
 import { numberOf, type Amount, type PlainColour } from '../show/values'
 import { channelLevel, levelsOf, type ChannelSource } from './channelFunction'
+import { bytesOf, patchedIn, type Patched } from './patched'
 
 /** 512 levels from 0 to 255 by universe, which counts from 1; channel 1 stands first. */
 export type Universes = ReadonlyMap<number, Uint8Array>
-
-/** A fixture with where it listens, and the channels that are for it: those of cells are for them alone. */
-interface Patched {
-  readonly rigged: RiggedFixture
-  readonly universe: number
-  readonly address: number
-  readonly channels: readonly Channel[]
-}
-
-const patchedIn = derived(['fixtureMode', ...RIG_KINDS], (show): ReadonlyMap<string, Patched> => {
-  const found = new Map<string, Patched>()
-  for (const rigged of rigOf(show).values()) {
-    const { universe, address, mode } = (rigged.bar ?? rigged).fixture
-    const all = show.all.fixtureMode.get(mode ?? '')?.channels
-    if (universe === null || address === null || !all) continue
-    const channels = channelsFor(all, rigged.fixture.cell)
-    found.set(rigged.id, { rigged, universe, address, channels })
-  }
-  return found
-})
 
 /** The levels once everything has arrived, kept until the show changes. */
 const settled = new WeakMap<Show, Universes>()
@@ -185,10 +165,7 @@ function writeFixture(
 
 /** Writes a level byte by byte, the coarse one first. */
 function write(levels: Uint8Array, address: number, channel: Channel, level: number) {
-  const places = [channel.coarse, ...(channel.fine === null ? [] : [channel.fine, channel.finest ?? 0])]
   const whole = levelsOf(channel) / 256
-  for (const [i, place] of places.entries()) {
-    const at = address + place - 2
-    if (place > 0 && at < UNIVERSE_SIZE) levels[at] = Math.floor(level / (whole / 256 ** i)) & 255
-  }
+  for (const [i, at] of bytesOf(channel, address).entries())
+    if (at < UNIVERSE_SIZE) levels[at] = Math.floor(level / (whole / 256 ** i)) & 255
 }

@@ -1,12 +1,12 @@
 /** A grand master over what goes out: light is taken away, nothing else moves. */
 import { LEADING } from '../attributes/catalogue'
-import { channelsFor, UNIVERSE_SIZE } from '../patch/span'
+import { UNIVERSE_SIZE } from '../patch/span'
 import type { Channel } from '../show/entities'
 import { derived } from '../show/derived'
-import { RIG_KINDS, rigOf } from '../show/rig'
 import type { ShowPart } from '../show/show'
 import { levelFor, meaningOf } from './channelFunction'
 import type { Universes } from './channelLevels'
+import { bytesOf, patchedIn, PATCHED_KINDS } from './patched'
 
 /** A channel that light goes down with, and where its first byte stands, from 0. */
 interface LightChannel {
@@ -16,25 +16,16 @@ interface LightChannel {
   readonly bytes: readonly number[]
 }
 
-const MASTERED_KINDS = ['fixtureMode', ...RIG_KINDS] as const
-
 /** The channels light goes down with, by universe. */
-const lightChannels = derived(MASTERED_KINDS, (show): ReadonlyMap<number, readonly LightChannel[]> => {
+const lightChannels = derived(PATCHED_KINDS, (show): ReadonlyMap<number, readonly LightChannel[]> => {
   const found = new Map<number, LightChannel[]>()
-  for (const rigged of rigOf(show).values()) {
-    const { universe, address, mode } = (rigged.bar ?? rigged).fixture
-    const all = show.all.fixtureMode.get(mode ?? '')?.channels
-    if (universe === null || address === null || !all) continue
-    const channels = channelsFor(all, rigged.fixture.cell)
+  for (const { universe, address, channels } of patchedIn(show).values())
     for (const channel of channels) {
       const by = channels.find(({ name }) => name === channel.follows) ?? channel
-      const bytes = [channel.coarse, channel.fine, channel.fine === null ? null : channel.finest]
-        .flatMap((place) => place ?? [])
-        .map((place) => address + place - 2)
+      const bytes = bytesOf(channel, address)
       if (!isLight(by) || bytes.some((at) => at >= UNIVERSE_SIZE)) continue
       found.set(universe, [...(found.get(universe) ?? []), { channel, by, bytes }])
     }
-  }
   return found
 })
 
@@ -45,13 +36,13 @@ const isLight = ({ dims, functions }: Channel) => dims || functions.some(({ does
  * so much of it is left, by their own curve; those that go down with intensity go down with them. At 1 the
  * same levels come back.
  */
-export function mastered(show: ShowPart<(typeof MASTERED_KINDS)[number]>, levels: Universes, level: number): Universes {
+export function mastered(show: ShowPart<(typeof PATCHED_KINDS)[number]>, levels: Universes, level: number): Universes {
   if (level === 1) return levels
   return new Map([...levels].map(([universe, all]) => [universe, universeMastered(show, universe, all, level)]))
 }
 
 function universeMastered(
-  show: ShowPart<(typeof MASTERED_KINDS)[number]>,
+  show: ShowPart<(typeof PATCHED_KINDS)[number]>,
   universe: number,
   levels: Uint8Array,
   level: number,

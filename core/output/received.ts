@@ -5,7 +5,6 @@ import { isColourPart, type ColourPart } from '../attributes/colourPart'
 import type { ChannelRole } from '../attributes/channelRole'
 import { HOME } from '../kinematics/head'
 import { pictureNear, type StageFixture } from '../cues/onStage'
-import { channelsFor } from '../patch/span'
 import { rangeOf } from '../show/attributeRange'
 import type { Channel } from '../show/entities'
 import type { FixtureId } from '../show/ids'
@@ -14,31 +13,25 @@ import type { Show } from '../show/show'
 import { numberOf, type Amount, type PlainValue } from '../show/values'
 import { readChannels } from './channelReading'
 import type { Universes } from './channelLevels'
+import { bytesOf, patchedIn } from './patched'
 
 export type ReceivedValues = ReadonlyMap<FixtureId, ReadonlyMap<Attribute, PlainValue>>
 
 /** What levels by universe of the show say of every fixture that is patched in one of them. */
 export function receivedValues(show: Show, universes: Universes): ReceivedValues {
   const found = new Map<FixtureId, ReadonlyMap<Attribute, PlainValue>>()
-  for (const rigged of rigOf(show).values()) {
-    const { universe, address, mode } = (rigged.bar ?? rigged).fixture
-    const levels = universe === null ? undefined : universes.get(universe)
-    const all = show.all.fixtureMode.get(mode ?? '')?.channels
-    if (!levels || address === null || !all) continue
-    const channels = channelsFor(all, rigged.fixture.cell)
-    const read = readChannels(
-      channels,
-      channels.map((channel) => levelAt(levels, address, channel)),
-    )
-    found.set(rigged.id, valuesOf(rigged, channels, read))
+  for (const { rigged, universe, address, channels } of patchedIn(show).values()) {
+    const levels = universes.get(universe)
+    if (!levels) continue
+    const all = channels.map((channel) => levelAt(levels, address, channel))
+    found.set(rigged.id, valuesOf(rigged, channels, readChannels(channels, all)))
   }
   return found
 }
 
 /** The level of a channel of a fixture, all its bytes together; `levels` are those of its universe, `address` counts from 1. */
-export function levelAt(levels: Uint8Array, address: number, { coarse, fine, finest }: Channel): number {
-  const places = [coarse, fine, fine === null ? null : finest].flatMap((place) => place ?? [])
-  return places.reduce((sum, place) => sum * 256 + (levels[address + place - 2] ?? 0), 0)
+export function levelAt(levels: Uint8Array, address: number, channel: Channel): number {
+  return bytesOf(channel, address).reduce((sum, at) => sum * 256 + (levels[at] ?? 0), 0)
 }
 
 type Read = ReadonlyMap<Exclude<ChannelRole, 'other'>, Amount>

@@ -15,7 +15,7 @@ const props = defineProps<{
   /** Its 512 levels as they go out, 0 to 255; null to leave them out. */
   levels: Uint8Array | null
   /** The numbers it goes by elsewhere; that of protocols that count from 0 where this is left out. */
-  numbers?: string
+  numbers?: string | undefined
 }>()
 const emit = defineEmits<{ select: [fixture: FixtureId, add: boolean] }>()
 

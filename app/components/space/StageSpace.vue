@@ -84,7 +84,7 @@ defineExpose({
     >
       {{ trouble }}
     </p>
-    <div class="absolute bottom-3 left-3 flex flex-wrap gap-1.5" role="group" aria-label="Views of space">
+    <div class="absolute right-14 bottom-3 left-3 flex flex-wrap gap-1.5" role="group" aria-label="Views of space">
       <button v-for="item in VIEWS" :key="item.view" type="button" class="chip" @click="look(item.view)">
         {{ item.label }}
       </button>

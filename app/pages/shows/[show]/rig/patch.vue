@@ -3,20 +3,18 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { patchFaults } from '#core/patch/span'
-import { useUniverses } from '../../../../composables/rig/useUniverses'
 import { useOutput } from '../../../../composables/shell/useOutput'
 import { usePanelSizes } from '../../../../stores/panelSizes'
 import { useSelection } from '../../../../stores/selection'
 import { useShow } from '../../../../stores/show'
 import AutoPatchForm from '../../../../components/patch/AutoPatchForm.vue'
 import PatchTable from '../../../../components/patch/PatchTable.vue'
-import UniverseMap from '../../../../components/patch/UniverseMap.vue'
+import UniverseMaps from '../../../../components/patch/UniverseMaps.vue'
 
 const store = useShow()
 const selection = useSelection()
 const panels = usePanelSizes()
 const isUnpatching = ref(false)
-const { universes, tints, selected, select } = useUniverses(() => store.view)
 /** Levels as they go out, highlight and all. */
 const isLive = useLocalStorage('rhopander-patch-levels', false)
 const { levels } = useOutput(() => store.view?.id, isLive)
@@ -32,28 +30,9 @@ async function unpatch() {
 
 <template>
   <main v-if="store.view" class="grid min-h-0" :style="panels.besideAndBelow">
-    <section
-      class="grid min-h-0 auto-rows-min grid-cols-2 gap-5 overflow-y-auto p-4"
-      aria-label="Universes"
-      tabindex="0"
-    >
-      <UniverseMap
-        v-for="item in universes"
-        :key="item.universe"
-        :universe="item.universe"
-        :spans="item.spans"
-        :selected="selected"
-        :tints="tints"
-        :levels="levels ? (levels.get(item.universe) ?? null) : null"
-        @select="select"
-      />
-      <p
-        v-if="universes.length === 0"
-        class="col-span-2 grid min-h-40 place-items-center rounded-lg border border-dashed border-rule-2 text-mist"
-      >
-        Nothing is patched yet. Patch by rule on the right, or type a universe and an address in the table.
-      </p>
-    </section>
+    <UniverseMaps :show="store.view" :levels="levels">
+      Nothing is patched yet. Patch by rule on the right, or type a universe and an address in the table.
+    </UniverseMaps>
     <aside
       data-narrow
       class="relative row-span-2 flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-rule bg-deck p-4"
