@@ -2,6 +2,7 @@
 /** How it is listened, who is heard, and taking what comes in into the hand. */
 import { computed } from 'vue'
 import { PROTOCOLS } from '#core/show/entities'
+import { severalInWords } from '../../composables/output/outputWords'
 import { useInterfaces } from '../../composables/output/useInterfaces'
 import { useInputRoom } from '../../stores/inputRoom'
 import TakeReceived from './TakeReceived.vue'
@@ -78,6 +79,7 @@ async function keepFirst(first: number) {
           </tr>
         </tbody>
       </table>
+      <p v-for="words in severalInWords(room.sources)" :key="words" class="mt-1 text-sm text-brass">{{ words }}</p>
       <p v-if="room.heard && room.heard.leftOut > 0" class="mt-1 text-sm text-brass">
         {{ room.heard.leftOut }} packets a second are left out: they come late, twice, or are none.
       </p>

@@ -1,4 +1,6 @@
-/** Outputs in words. */
+/** Outputs in words, and what comes in. */
+import { group } from 'd3-array'
+import type { SourceHeard } from '#core/output/heard'
 import { sentNumbers } from '#core/output/outputTroubles'
 import type { OutputStatus, SendingStatus } from '#core/output/sendingStatus'
 import { listInWords } from '#core/show/listInWords'
@@ -45,4 +47,18 @@ export function senderInWords({ by, trouble }: SendingStatus): string {
   if (trouble) return trouble
   if (by === 'elsewhere') return 'Another server on the same database sends; this one takes over when that ends.'
   return by === 'here' ? 'Sent from this server.' : 'Nothing is sent: every output is off.'
+}
+
+/** Of universes that several send: whose levels count, in a sentence each. */
+export function severalInWords(sources: readonly SourceHeard[]): string[] {
+  return [...group(sources, ({ universe }) => universe)].flatMap(([universe, all]) => {
+    if (all.length < 2) return []
+    const counting = all.filter(({ counts }) => counts)
+    const names = listInWords(counting.map(({ name }) => name))
+    const why =
+      counting.length < all.length
+        ? `${names} ${counting.length === 1 ? 'counts' : 'count'}, by priority`
+        : 'of each channel the highest counts'
+    return [`Number ${universe} comes from ${all.length} sources: ${why}.`]
+  })
 }
