@@ -9,8 +9,8 @@ import { showId } from '#core/show/ids'
 import { log } from '../http/log'
 
 /** How long a lease holds and how often it is renewed or asked for, milliseconds: others send within 3 s. */
-const HOLDS = 1800
-const RENEW = 500
+const HOLDS = 1500
+const RENEW = 400
 
 export class Lease {
   #timer: ReturnType<typeof setTimeout> | undefined

@@ -22,8 +22,6 @@ interface Heard {
   readonly listeners: Set<OutputListener>
   readonly last: Map<number, Uint8Array>
   readonly unsubscribe: () => void
-  /** Who sends it, as far as is known here. */
-  by: SendingStatus['by']
   status: SendingStatus | null
 }
 
@@ -42,6 +40,8 @@ export class Outputs {
   readonly #clock: DatabaseClock
   readonly #installation: string
   readonly #heard = new Map<ShowId, Heard>()
+  /** Who sends a show, as far as is known here; nobody where it is left out. */
+  readonly #senders = new Map<ShowId, SendingStatus['by']>()
   #thread: Worker | null = null
   #isClosed = false
 
@@ -57,7 +57,7 @@ export class Outputs {
     const heard = this.#heardOf(live)
     heard.listeners.add(listener)
     if (heard.last.size > 0) listener.levels(heard.last)
-    listener.status?.(heard.status ?? { ...QUIET, by: heard.by })
+    listener.status?.(heard.status ?? { ...QUIET, by: this.#senderOf(heard) })
     return () => {
       heard.listeners.delete(listener)
       this.#closeUnused(heard)
@@ -66,17 +66,22 @@ export class Outputs {
 
   /** Sends a show from here, or leaves that to another server, or to nobody while no output is on. */
   setSender(live: LiveShow, by: SendingStatus['by']): void {
-    const known = this.#heard.get(live.show.id)
-    if ((known?.by ?? 'nobody') === by) return
-    const heard = known ?? this.#heardOf(live)
-    heard.by = by
+    const show = live.show.id
+    if ((this.#senders.get(show) ?? 'nobody') === by) return
+    this.#senders.set(show, by)
+    const heard = by === 'here' ? this.#heardOf(live) : this.#heard.get(show)
+    if (!heard) return
     this.#tellSender(heard)
     this.#setStatus(heard, { ...QUIET, by })
     this.#closeUnused(heard)
   }
 
-  #tellSender({ live, by }: Heard): void {
-    const show = live.show.id
+  #senderOf({ live }: Heard): SendingStatus['by'] {
+    return this.#senders.get(live.show.id) ?? 'nobody'
+  }
+
+  #tellSender(heard: Heard): void {
+    const [show, by] = [heard.live.show.id, this.#senderOf(heard)]
     if (by === 'here') this.#tell({ kind: 'send', show, installation: this.#installation })
     else this.#tell({ kind: 'hold', show, isSentOn: by === 'elsewhere' })
   }
@@ -89,7 +94,7 @@ export class Outputs {
       entry: ({ changes }) => this.#tell({ kind: 'changes', show, changes }),
       reloaded: () => this.#tellWhole(live),
     })
-    const heard: Heard = { live, listeners: new Set(), last: new Map(), unsubscribe, by: 'nobody', status: null }
+    const heard: Heard = { live, listeners: new Set(), last: new Map(), unsubscribe, status: null }
     this.#heard.set(show, heard)
     this.#tellWhole(live)
     return heard
@@ -99,8 +104,9 @@ export class Outputs {
     this.#tell({ kind: 'open', show: show.id, all: show.all, ahead: this.#clock.ahead })
   }
 
-  #closeUnused({ live, listeners, by, unsubscribe }: Heard): void {
-    if (listeners.size > 0 || by === 'here') return
+  #closeUnused(heard: Heard): void {
+    const { live, listeners, unsubscribe } = heard
+    if (listeners.size > 0 || this.#senderOf(heard) === 'here') return
     const show = live.show.id
     unsubscribe()
     this.#heard.delete(show)
@@ -122,7 +128,7 @@ export class Outputs {
       if (this.#thread === thread) this.#thread = null
       if (this.#isClosed) return
       for (const heard of this.#heard.values())
-        if (heard.by === 'here') this.#setStatus(heard, { ...QUIET, by: 'here', trouble: THREAD_STOPPED })
+        if (this.#senderOf(heard) === 'here') this.#setStatus(heard, { ...QUIET, by: 'here', trouble: THREAD_STOPPED })
       setTimeout(() => this.#beginAgain(), TRY_AGAIN).unref()
     })
     return thread
@@ -132,7 +138,7 @@ export class Outputs {
   #beginAgain(): void {
     for (const heard of this.#heard.values()) {
       this.#tellWhole(heard.live)
-      if (heard.by === 'here') this.#tellSender(heard)
+      if (this.#senderOf(heard) === 'here') this.#tellSender(heard)
     }
   }
 
@@ -141,7 +147,8 @@ export class Outputs {
     if ('fault' in message) return log.error(new Error(message.fault), 'the output of a show cannot be worked out')
     const heard = this.#heard.get(message.show)
     if (!heard) return
-    if ('status' in message) return this.#setStatus(heard, { ...message.status, by: heard.by, trouble: null })
+    if ('status' in message)
+      return this.#setStatus(heard, { ...message.status, by: this.#senderOf(heard), trouble: null })
     const { changed } = message
     for (const [universe, levels] of changed) heard.last.set(universe, levels)
     for (const listener of heard.listeners) listener.levels(changed)

@@ -28,7 +28,7 @@ import { PLAIN_VENUE } from './plainVenue'
 const IDLE = 300_000
 const LOOK_EVERY = 60_000
 /** How often it is looked for shows that no server sends any more, milliseconds. */
-const SENDERS_EVERY = 600
+const SENDERS_EVERY = 500
 
 /** A show in memory, with its clock and what sends it. Both always listen to it. */
 interface Opened {
