@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** How it is listened, who is heard, and taking what comes in into the hand. */
-import { computed } from 'vue'
 import { PROTOCOLS } from '#core/show/entities'
 import { severalInWords } from '../../composables/output/outputWords'
 import { useInterfaces } from '../../composables/output/useInterfaces'
@@ -8,14 +7,8 @@ import { useInputRoom } from '../../stores/inputRoom'
 import TakeReceived from './TakeReceived.vue'
 
 const room = useInputRoom()
-const interfaces = useInterfaces()
+const froms = useInterfaces(() => room.from)
 const OPTIONS = PROTOCOLS.map((key) => ({ key, name: key }))
-const froms = computed(() =>
-  interfaces.value.map(({ name, address, isLoopback }) => ({
-    key: address,
-    name: isLoopback ? `this machine only (${address})` : `${name}, ${address}`,
-  })),
-)
 async function keepFrom(from: string) {
   room.from = from
   return null

@@ -14,7 +14,7 @@ import GrandMaster from './GrandMaster.vue'
 const props = defineProps<{ id: OutputId; output: Output }>()
 const store = useShow()
 const { keep } = useCommit()
-const interfaces = useInterfaces()
+const froms = useInterfaces(() => props.output.from)
 const isRemoving = ref(false)
 watch(
   () => props.id,
@@ -29,15 +29,6 @@ function chooseProtocol(protocol: Output['protocol']) {
   const shift = SENT_NUMBERS[protocol].least - SENT_NUMBERS[props.output.protocol].least
   void change({ protocol, sentAs: props.output.sentAs + shift })
 }
-/** Interfaces of the server's machine, and the one set while that is not there. */
-const froms = computed(() => {
-  const known = interfaces.value.map(({ name, address, isLoopback }) => ({
-    key: address,
-    name: isLoopback ? `this machine only (${address})` : `${name}, ${address}`,
-  }))
-  const { from } = props.output
-  return known.some(({ key }) => key === from) ? known : [...known, { key: from, name: `${from}, not there now` }]
-})
 function keepAddresses(text: string) {
   const addresses = text.split(/[\s,;]+/).filter((part) => part !== '')
   return change({ addresses })
