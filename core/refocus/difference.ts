@@ -10,6 +10,7 @@ import { contentsOf, palettesInOrder, resolveValue, storedFor, type PaletteConte
 import { LEADING } from '../attributes/catalogue'
 import type { FixtureId, PaletteId, VenueId } from '../show/ids'
 import { showRecordOf, type Show } from '../show/show'
+import type { LinkValue } from '../show/values'
 import { stageOf } from '../venue/stage'
 import { LightsThere, type LightThere, type Standing } from './lightThere'
 
@@ -65,16 +66,17 @@ function givesPlaces(contents: PaletteContents | undefined): boolean {
 
 function lightsOf(lights: LightsThere, palette: PaletteId): Map<FixtureId, LightThere> {
   const found = new Map<FixtureId, LightThere>()
+  const link: LinkValue = { kind: 'link', palette }
   for (const rigged of rigOf(lights.show).values()) {
     if (rigged.bar !== null || storedFor(lights.show, palette, rigged, LEADING.place) === null) continue
-    found.set(rigged.id, lights.of(standingBy(lights.show, palette, rigged)))
+    found.set(rigged.id, lights.of(standingBy(lights.show, link, rigged)))
   }
   return found
 }
 
 /** How a fixture stands as a palette gives it; at home where that gives no size. */
-function standingBy(show: Show, palette: PaletteId, rigged: RiggedFixture): Standing {
-  const valueOf = (attribute: Attribute) => resolveValue(show, rigged, attribute, { kind: 'link', palette }).value
+function standingBy(show: Show, link: LinkValue, rigged: RiggedFixture): Standing {
+  const valueOf = (attribute: Attribute) => resolveValue(show, rigged, attribute, link).value
   const position = solvePosition(rigged.mount, stageOf(show), valueOf(LEADING.place), HOME)
   return { rigged, position, zoom: solveZoom(rigged, valueOf(LEADING.width), position.throwMetres) }
 }

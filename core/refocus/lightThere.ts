@@ -87,15 +87,18 @@ export class LightsThere {
   }
 
   #turnedAlike({ rigged, position }: Standing): Known[] {
-    const byPan = this.#known.get(rigged) ?? new Map<number, Known[]>()
-    const alike = byPan.get(position.pose.pan) ?? []
-    this.#known.set(rigged, byPan.set(position.pose.pan, alike))
+    const { pan } = position.pose
+    const known = this.#known.get(rigged)?.get(pan)
+    if (known) return known
+    const alike: Known[] = []
+    this.#known.set(rigged, (this.#known.get(rigged) ?? new Map<number, Known[]>()).set(pan, alike))
     return alike
   }
 }
 
 function standsAlike(a: Standing, b: Standing): boolean {
-  const [at, bt] = [a.position, b.position]
+  const at = a.position
+  const bt = b.position
   return (
     at.pose.tilt === bt.pose.tilt &&
     isSamePlace(at.point, bt.point) &&
