@@ -75,6 +75,17 @@ describe('packets of E1.31', () => {
     expect(hex(44, 52)).toBe('53686f7265000000')
     expect(hex(108, 126)).toBe('64' + '0a0b' + '07' + '40' + '0102' + '720b' + '02a1' + '0000' + '0001' + '0201' + '00')
     expect(hex(126, 130)).toBe('00010203')
+    const cidHex = '0102030405060708090a0b0c0d0e0f10'
+    const cid = Uint8Array.from({ length: 16 }, (_, i) => i + 1)
+    const waiting = encodeSynchronisation({ cid, universe: 0x0a0b, sequence: 9 })
+    expect(Buffer.from(waiting.subarray(16)).toString('hex')).toBe(
+      '7021' + '00000008' + cidHex + '700b' + '00000001' + '09' + '0a0b' + '0000',
+    )
+    const [page] = encodeDiscovery({ cid, name: 'Shore' }, [0x0102, 1])
+    const pageHex = (from: number, to: number) => Buffer.from(page?.subarray(from, to) ?? []).toString('hex')
+    expect(page).toHaveLength(124)
+    expect(pageHex(16, 44)).toBe('706c' + '00000008' + cidHex + '7056' + '00000002')
+    expect(pageHex(108, 124)).toBe('00000000' + '700c' + '00000001' + '00' + '00' + '0001' + '0102')
     expect([multicastOf(1), multicastOf(0x0102), multicastOf(63999)]).toEqual([
       '239.255.0.1',
       '239.255.1.2',
