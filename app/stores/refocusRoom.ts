@@ -23,6 +23,7 @@ export const REFOCUS_VIEWS = [
   { key: 'difference', name: 'Difference' },
   { key: 'pass', name: 'Pass' },
   { key: 'touchUps', name: 'Touch-ups' },
+  { key: 'trueUp', name: 'True up' },
   { key: 'angles', name: 'Angles' },
   { key: 'takeOver', name: 'Take over' },
   { key: 'cues', name: 'Through the cues' },

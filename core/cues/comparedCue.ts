@@ -32,7 +32,7 @@ export function cuePicture(show: Show, cue: CueId): ReadonlyMap<FixtureId, Stage
         show,
         rigged,
         (id, attribute) => givenBy(state.get(`${id} ${attribute}`)) ?? atRest(show, rigged, attribute),
-        playedPoseAt(show, rigged.bar ?? rigged, place.list.id, place.at),
+        () => playedPoseAt(show, rigged.bar ?? rigged, place.list.id, place.at),
       ),
     ]),
   )
@@ -81,7 +81,7 @@ export function comparedLink(
       linked.has(attribute)
         ? { kind: 'link', palette }
         : (givenBy(state.get(`${id} ${attribute}`)) ?? atRest(show, rigged, attribute)),
-    poseInCue(show, fixture, cue),
+    () => poseInCue(show, fixture, cue),
   )
   const name = show.all.palette.get(palette)?.name ?? ''
   return { title: `Dashed: as stored. Solid: ${name}`, before: [before], after: [after], around: [] }

@@ -3,10 +3,10 @@
  */
 import { LEADING } from '../attributes/catalogue'
 import { beamAt, type Beam } from '../kinematics/forward'
-import type { Pose } from '../kinematics/head'
+import { HOME, type Pose } from '../kinematics/head'
 import { poolDiameter } from '../light/zoom'
 import { contentsOf, paletteValueFor, resolveValue } from '../palettes/resolve'
-import { solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
+import { isTurnedNearest, solvePosition, solveZoom, type SolvedPosition, type SolvedZoom } from '../palettes/solve'
 import { derivedEach } from '../show/derived'
 import { kindOf, type Attribute, type NumberAttribute } from '../attributes/attribute'
 import type { FixtureType } from '../show/entities'
@@ -74,21 +74,21 @@ export type Lookup = (fixture: FixtureId, attribute: Attribute) => Value | null
 
 /** The picture of one fixture for any source of values, as the stage has it: its head near the pose the lists bring it to. */
 export function pictureOf(show: Show, rigged: RiggedFixture, lookup: Lookup): StageFixture {
-  return pictureNear(show, rigged, lookup, playedPose(show, (rigged.bar ?? rigged).id))
+  return pictureNear(show, rigged, lookup, () => playedPose(show, (rigged.bar ?? rigged).id))
 }
 
 /**
  * The picture of one fixture for any source of values. An aim without a stored choice is taken near
- * `reference`; that of a cell is its bar's.
+ * the pose `near` tells, which is asked for such only; that of a cell is its bar's.
  */
 export function pictureNear(
   show: ShowPart<'paletteValue' | 'touchUp' | StageKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
-  reference: Pose,
+  near: () => Pose,
 ): StageFixture {
-  const own = ownPicture(show, rigged, lookup, reference)
-  return rigged.bar ? onBar(show, own, pictureNear(show, rigged.bar, lookup, reference)) : own
+  const own = ownPicture(show, rigged, lookup, near)
+  return rigged.bar ? onBar(show, own, pictureNear(show, rigged.bar, lookup, near)) : own
 }
 
 /** A cell's picture with what it shares with its bar: where it points, and whatever else it has not for itself. */
@@ -113,7 +113,7 @@ function ownPicture(
   show: ShowPart<'paletteValue' | 'touchUp' | StageKind>,
   rigged: RiggedFixture,
   lookup: Lookup,
-  reference: Pose,
+  near: () => Pose,
 ): StageFixture {
   const resolve = (attribute: Attribute) => {
     const value = lookup(rigged.id, attribute)
@@ -127,6 +127,7 @@ function ownPicture(
   const positionValue = resolved?.value ?? null
   const zoomValue = resolve(LEADING.width)?.value ?? null
   const intensity = level(LEADING.light)
+  const reference = isTurnedNearest(positionValue) ? near() : HOME
   const position = solvePosition(rigged.mount, stageOf(show), positionValue, reference)
   return {
     rigged,
@@ -186,7 +187,7 @@ function rememberedOwn(show: Show, rigged: RiggedFixture, lookup: Lookup): Stage
   const isNear = known?.reference.pan === reference.pan && known.reference.tilt === reference.tilt
   const isOnSame = known?.contents === contents && known.touchUps === touchUps && known.stage === stage
   if (isOnSame && isNear && isSame(known.values, values)) return known.picture
-  const picture = ownPicture(show, rigged, lookup, reference)
+  const picture = ownPicture(show, rigged, lookup, () => reference)
   remembered.set(rigged, { contents, touchUps, stage, values, reference, picture })
   return picture
 }

@@ -16,6 +16,11 @@ export const paletteLight = derivedEach(
     servedBy(show, palette)
       .filter((rigged) => paletteValueFor(show, palette, rigged, LEADING.place) !== null)
       .map((rigged) =>
-        pictureNear(show, rigged, (_, attribute) => paletteValueFor(show, palette, rigged, attribute), HOME),
+        pictureNear(
+          show,
+          rigged,
+          (_, attribute) => paletteValueFor(show, palette, rigged, attribute),
+          () => HOME,
+        ),
       ),
 )

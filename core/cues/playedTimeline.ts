@@ -62,8 +62,23 @@ export function playedAt(
   attribute: Attribute,
   at: number,
 ): PlayedPoint | null {
-  const points = timeline.get(`${fixture} ${attribute}`)
+  const points = byAttributeOf(timeline, fixture)?.get(attribute)
   return points?.[indexAt(points, at)] ?? null
+}
+
+/** Timelines by fixture, then attribute: keys put together at every look cost more than the look. */
+const byFixture = new WeakMap<PlayedTimeline, ReadonlyMap<string, ReadonlyMap<string, readonly PlayedPoint[]>>>()
+
+function byAttributeOf(timeline: PlayedTimeline, fixture: string) {
+  const known = byFixture.get(timeline)
+  if (known) return known.get(fixture)
+  const found = new Map<string, Map<string, readonly PlayedPoint[]>>()
+  for (const [key, points] of timeline) {
+    const [of = '', attribute = ''] = key.split(' ')
+    found.set(of, (found.get(of) ?? new Map<string, readonly PlayedPoint[]>()).set(attribute, points))
+  }
+  byFixture.set(timeline, found)
+  return found.get(fixture)
 }
 
 /** What a list shows at a place in it, by `fixture attribute`. */

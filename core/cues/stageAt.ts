@@ -104,12 +104,12 @@ function between(
 /** A picture in which nothing moves. What a list has let go of and nothing else sets is at rest. */
 function pictureOfStanding(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lookup): StageFixture {
   const place = tracks.get(LEADING.place)?.track
-  const reference = place?.cue ? poseInCue(show, rigged.id, place.cue) : playedPose(show, (rigged.bar ?? rigged).id)
+  const near = () => (place?.cue ? poseInCue(show, rigged.id, place.cue) : playedPose(show, (rigged.bar ?? rigged).id))
   const lookup: Lookup = (fixture, attribute) => {
     const own = tracks.get(attribute)
     return own ? (own.track.value ?? atRest(show, rigged, attribute)) : base(fixture, attribute)
   }
-  return pictureNear(show, rigged, lookup, reference)
+  return pictureNear(show, rigged, lookup, near)
 }
 
 /** A picture's end, and what of it which hands hold: cues do not move that. */

@@ -6,7 +6,7 @@
 import { LEADING } from '../attributes/catalogue'
 import { HOME, type Pose } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
-import { solvePose } from '../palettes/solve'
+import { isTurnedNearest, solvePose } from '../palettes/solve'
 import { derived } from '../show/derived'
 import { RIG_KINDS, rigOf, type RiggedFixture } from '../show/rig'
 import type { ShowPart } from '../show/show'
@@ -46,6 +46,7 @@ class Solving {
   }
 
   from(before: Pose, plain: PlainValue | null): Pose {
+    if (!isTurnedNearest(plain)) return solvePose(this.rigged.mount, targetsOf(this.show), plain, HOME)
     const known = this.#known.get(plain) ?? new Map<string, Pose>()
     this.#known.set(plain, known)
     const key = `${before.pan} ${before.tilt}`
@@ -53,11 +54,6 @@ class Solving {
     known.set(key, found)
     return found
   }
-}
-
-/** Whether a value is turned the same way whatever came before it. */
-function isTurned(plain: PlainValue | null): boolean {
-  return plain?.kind === 'angles' || (plain?.kind === 'aim' && plain.choice !== null)
 }
 
 /** The pose at one of the places that set a fixture, worked out from the last before it that is known, or needs none before. */
@@ -78,7 +74,7 @@ function poseDown(
     const point = points[i]
     const plain = point ? solving.plainOf(point) : null
     ahead.push(plain)
-    if (isTurned(plain)) break
+    if (!isTurnedNearest(plain)) break
   }
   let pose = known[i] ?? HOME
   for (let place = at - ahead.length + 1; place <= at; place++) {

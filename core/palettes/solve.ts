@@ -51,6 +51,11 @@ export function solvePose(mount: Mount, targets: Targets, value: PlainValue | nu
   return fromAim(mount, value, point, reference).pose
 }
 
+/** Whether which way round a value turns a head goes by where the head was. */
+export function isTurnedNearest(value: PlainValue | null): boolean {
+  return value?.kind === 'aim' && value.choice === null
+}
+
 function fromAim(mount: Mount, aim: AimValue, point: Vec3, reference: Pose): SolvedPosition {
   const choice: Choice =
     aim.choice === null

@@ -9,7 +9,8 @@ import { ownPictureAt, stepsOf } from '../travel/course'
 import { tooFast } from '../travel/motors'
 import { surfacesOf } from '../venue/surfaces'
 import { inVenue, type FixtureDifference } from './difference'
-import { LightsThere, type LightThere } from './lightThere'
+import type { LightThere } from './lightThere'
+import { StandingLights } from './standingLights'
 
 export interface CueDifference {
   readonly cue: CueId
@@ -25,7 +26,7 @@ export interface CueDifferenceFound {
 
 /** Looks at every cue in two venues, list by list; can be left off anywhere. Cues with nothing lit in either are left out. */
 export function* cueDifferencesOf(show: Show, here: VenueId, there: VenueId): Generator<CueDifferenceFound, void> {
-  const [before, after] = [new LightsThere(inVenue(show, here)), new LightsThere(inVenue(show, there))]
+  const [before, after] = [new StandingLights(inVenue(show, here)), new StandingLights(inVenue(show, there))]
   const [rigBefore, rigAfter] = [rigOf(before.show), rigOf(after.show)]
   const fixtures = [...new Set([...rigBefore.keys(), ...rigAfter.keys()])]
   const lists = listsInOrder(show)
@@ -38,18 +39,19 @@ export function* cueDifferencesOf(show: Show, here: VenueId, there: VenueId): Ge
       is.take(rigAfter.get(fixture))
       yield { done: (done += 1), all, difference: null }
     }
+    // A fixture that a cue does nothing with differs in it as in the cue before: the same object.
+    const differences = new Map(fixtures.map((fixture) => [fixture, differenceOf(fixture, was, is)]))
     for (const [at, { id }] of list.cues.entries()) {
-      was.goTo(at)
-      is.goTo(at)
-      const found = fixtures.flatMap((fixture) => differenceOf(fixture, was, is))
+      for (const fixture of [...was.goTo(at), ...is.goTo(at)]) differences.set(fixture, differenceOf(fixture, was, is))
+      const found = [...differences.values()].filter((one) => one !== null)
       yield { done: (done += 1), all, difference: found.length > 0 ? { cue: id, fixtures: found } : null }
     }
   }
 }
 
-function differenceOf(fixture: FixtureId, was: LightsOfList, is: LightsOfList): FixtureDifference | [] {
+function differenceOf(fixture: FixtureId, was: LightsOfList, is: LightsOfList): FixtureDifference | null {
   const [here, there] = [was.lit.get(fixture) ?? null, is.lit.get(fixture) ?? null]
-  if (!here && !there) return []
+  if (!here && !there) return null
   return { fixture, here, there, isTooFast: is.tooFast.has(fixture) && !was.tooFast.has(fixture) }
 }
 
@@ -68,7 +70,7 @@ class LightsOfList {
   readonly tooFast = new Set<FixtureId>()
 
   constructor(
-    private readonly lights: LightsThere,
+    private readonly lights: StandingLights,
     private readonly list: ListInOrder,
   ) {}
 
@@ -88,13 +90,16 @@ class LightsOfList {
     }
   }
 
-  /** Goes on to the next cue, by its place in the list from 0. */
-  goTo(at: number): void {
+  /** Goes on to the next cue, by its place in the list from 0. Tells which fixtures may differ from the cue before. */
+  goTo(at: number): FixtureId[] {
+    const touched = [...this.tooFast]
     this.tooFast.clear()
     for (const { fixture, light, isTooFast } of this.#changes.get(at) ?? []) {
       if (light) this.lit.set(fixture, light)
       else this.lit.delete(fixture)
       if (isTooFast) this.tooFast.add(fixture)
+      touched.push(fixture)
     }
+    return touched
   }
 }

@@ -5,11 +5,12 @@ import { LEADING } from '../attributes/catalogue'
 import { vec3 } from '../geometry/vector'
 import { HOME } from '../kinematics/head'
 import { resolveValue } from '../palettes/resolve'
-import { solvePosition } from '../palettes/solve'
+import { solvePosition, solveZoom } from '../palettes/solve'
 import type { FixtureId, PaletteId } from '../show/ids'
 import { rigOf } from '../show/rig'
 import { stageOf } from '../venue/stage'
 import { byHurt, differencesOf, lossesOf, turnOf, type FixtureDifference, type PaletteDifference } from './difference'
+import type { LightThere } from './lightThere'
 
 const HERE = 'Harbour Hall'
 const THERE = 'Quarry'
@@ -27,18 +28,36 @@ function differenceOf(desk: Desk, palette: number, fixture: number): FixtureDiff
   return of
 }
 
-/** How a palette turns a head when the show is taken to a venue for it; null where it cannot. */
+/** How a palette turns a head and how wide it makes it when the show is taken to a venue for it; null where it cannot. */
 function turnedSlowly(desk: Desk, venue: string, palette: PaletteId, fixture: FixtureId) {
   const then = desk.copy()
   then.do('switchVenue', { venue: venueNamed(then.show, venue) })
   const rigged = rigOf(then.show).get(fixture)
-  const value = rigged && resolveValue(then.show, rigged, LEADING.place, { kind: 'link', palette }).value
-  return rigged && value ? solvePosition(rigged.mount, stageOf(then.show), value, HOME) : null
+  if (!rigged) return null
+  const [place, width] = [LEADING.place, LEADING.width].map(
+    (attribute) => resolveValue(then.show, rigged, attribute, { kind: 'link', palette }).value,
+  )
+  if (!place) return null
+  const { pose, throwMetres, state } = solvePosition(rigged.mount, stageOf(then.show), place, HOME)
+  const { pool, fits } = solveZoom(rigged, width ?? null, throwMetres)
+  return [pose.pan, pose.tilt, throwMetres, state, pool, fits]
 }
+
+const told = (light: LightThere | null) =>
+  light && [light.pan, light.tilt, light.throwMetres, light.state, light.poolMetres, light.fits]
 
 describe('the difference of two venues', () => {
   it('is what taking the show there would find, palette by palette and head by head', () => {
     const desk = richDesk()
+    // One place in two sizes.
+    desk.aim('11,12', 'Mark', vec3(0.4, 0, 0))
+    for (const [number, zoom] of [
+      [50, 14],
+      [51, 31],
+    ] as const) {
+      desk.level('11,12', 'zoom', zoom)
+      desk.do('recordPalette', { number, name: `At ${zoom}`, shelf: 'combined', colour: 'brass', reach: 'own' })
+    }
     const found = differences(desk)
     expect(found.length).toBeGreaterThan(4)
     for (const { palette, fixtures } of found)
@@ -48,12 +67,7 @@ describe('the difference of two venues', () => {
           [THERE, there],
         ] as const) {
           const slow = turnedSlowly(desk, venue, palette, fixture)
-          expect([palette, fixture, venue, light && [light.pan, light.tilt, light.throwMetres, light.state]]).toEqual([
-            palette,
-            fixture,
-            venue,
-            slow && [slow.pose.pan, slow.pose.tilt, slow.throwMetres, slow.state],
-          ])
+          expect([palette, fixture, venue, told(light)]).toEqual([palette, fixture, venue, slow])
         }
   })
 

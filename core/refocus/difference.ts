@@ -2,17 +2,14 @@
  * What two venues do to each palette, fixture by fixture: how far each head turns, how its light
  * changes, and what it can no longer do. The show itself is not changed for it.
  */
-import type { Attribute } from '../attributes/attribute'
-import { HOME } from '../kinematics/head'
-import { solvePosition, solveZoom } from '../palettes/solve'
-import { rigOf, type RiggedFixture } from '../show/rig'
-import { contentsOf, palettesInOrder, resolveValue, storedFor, type PaletteContents } from '../palettes/resolve'
 import { LEADING } from '../attributes/catalogue'
+import { contentsOf, palettesInOrder, resolveValue, type PaletteContents } from '../palettes/resolve'
 import type { FixtureId, PaletteId, VenueId } from '../show/ids'
+import { rigOf } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import type { LinkValue } from '../show/values'
-import { stageOf } from '../venue/stage'
-import { LightsThere, type LightThere, type Standing } from './lightThere'
+import { GivenLights } from './givenLights'
+import type { LightThere } from './lightThere'
 
 /** A fixture of a palette or a cue in both; null where it does not hang, or is given no place or no light. */
 export interface FixtureDifference {
@@ -45,13 +42,13 @@ export function inVenue(show: Show, venue: VenueId): Show {
 
 /** Looks at every palette in two venues, one after the other; can be left off anywhere. */
 export function* differencesOf(show: Show, here: VenueId, there: VenueId): Generator<DifferenceFound, void> {
-  const [before, after] = [new LightsThere(inVenue(show, here)), new LightsThere(inVenue(show, there))]
+  const [before, after] = [new GivenLights(inVenue(show, here)), new GivenLights(inVenue(show, there))]
   const palettes = palettesInOrder(show)
   for (const [i, { id }] of palettes.entries())
     yield { done: i + 1, all: palettes.length, difference: differenceOf(before, after, id) }
 }
 
-function differenceOf(before: LightsThere, after: LightsThere, palette: PaletteId): PaletteDifference | null {
+function differenceOf(before: GivenLights, after: GivenLights, palette: PaletteId): PaletteDifference | null {
   if (!givesPlaces(contentsOf(before.show).get(palette))) return null
   const [here, there] = [lightsOf(before, palette), lightsOf(after, palette)]
   const fixtures: FixtureDifference[] = []
@@ -64,21 +61,19 @@ function givesPlaces(contents: PaletteContents | undefined): boolean {
   return [contents?.own, contents?.kind, contents?.any].some((values) => values?.has(LEADING.place))
 }
 
-function lightsOf(lights: LightsThere, palette: PaletteId): Map<FixtureId, LightThere> {
+/** The light of each fixture a palette gives a place; as wide as at home where it gives no size. */
+function lightsOf(lights: GivenLights, palette: PaletteId): Map<FixtureId, LightThere> {
   const found = new Map<FixtureId, LightThere>()
   const link: LinkValue = { kind: 'link', palette }
   for (const rigged of rigOf(lights.show).values()) {
-    if (rigged.bar !== null || storedFor(lights.show, palette, rigged, LEADING.place) === null) continue
-    found.set(rigged.id, lights.of(standingBy(lights.show, link, rigged)))
+    if (rigged.bar !== null) continue
+    const place = resolveValue(lights.show, rigged, LEADING.place, link)
+    // What only a palette it links to lacks is given a place that cannot be had.
+    if (place.broken === palette && place.through.length === 1) continue
+    const width = resolveValue(lights.show, rigged, LEADING.width, link)
+    found.set(rigged.id, lights.of(rigged, { place: place.value, width: width.value }))
   }
   return found
-}
-
-/** How a fixture stands as a palette gives it; at home where that gives no size. */
-function standingBy(show: Show, link: LinkValue, rigged: RiggedFixture): Standing {
-  const valueOf = (attribute: Attribute) => resolveValue(show, rigged, attribute, link).value
-  const position = solvePosition(rigged.mount, stageOf(show), valueOf(LEADING.place), HOME)
-  return { rigged, position, zoom: solveZoom(rigged, valueOf(LEADING.width), position.throwMetres) }
 }
 
 /** What is worse there than here. */

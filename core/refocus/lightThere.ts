@@ -1,10 +1,9 @@
 /** The light a fixture makes in one venue as it stands, and what it can not do there. */
 import type { StageFixture } from '../cues/onStage'
-import { normalise, subtract, type Vec3 } from '../geometry/vector'
+import { normalise, subtract } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import type { SolvedPosition } from '../palettes/solve'
 import type { SetPieceId } from '../show/ids'
-import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { meetsZone } from '../travel/sweep'
 import { zonesOf } from '../travel/zones'
@@ -64,54 +63,4 @@ export function lightOf(show: Show, { rigged, position, zoom }: Standing): Light
       .filter((zone) => meetsZone(surfaces, zone, beam, zoom.angle))
       .map(({ name }) => name),
   }
-}
-
-interface Known extends Standing {
-  readonly light: LightThere
-}
-
-/** The light of one show in its venue; of what stands alike in several palettes or cues it is worked out once. */
-export class LightsThere {
-  readonly #known = new Map<RiggedFixture, Map<number, Known[]>>()
-
-  constructor(readonly show: Show) {}
-
-  /** As {@link lightOf} tells it. */
-  of(one: Standing): LightThere {
-    const alike = this.#turnedAlike(one)
-    const known = alike.find((other) => standsAlike(one, other))
-    if (known) return known.light
-    const light = lightOf(this.show, one)
-    alike.push({ ...one, light })
-    return light
-  }
-
-  #turnedAlike({ rigged, position }: Standing): Known[] {
-    const { pan } = position.pose
-    const known = this.#known.get(rigged)?.get(pan)
-    if (known) return known
-    const alike: Known[] = []
-    this.#known.set(rigged, (this.#known.get(rigged) ?? new Map<number, Known[]>()).set(pan, alike))
-    return alike
-  }
-}
-
-function standsAlike(a: Standing, b: Standing): boolean {
-  const at = a.position
-  const bt = b.position
-  return (
-    at.pose.tilt === bt.pose.tilt &&
-    isSamePlace(at.point, bt.point) &&
-    at.throwMetres === bt.throwMetres &&
-    at.state === bt.state &&
-    at.shortDegrees === bt.shortDegrees &&
-    at.missMetres === bt.missMetres &&
-    a.zoom.angle === b.zoom.angle &&
-    a.zoom.pool === b.zoom.pool &&
-    a.zoom.fits === b.zoom.fits
-  )
-}
-
-function isSamePlace(a: Vec3 | null, b: Vec3 | null): boolean {
-  return a?.x === b?.x && a?.y === b?.y && a?.z === b?.z
 }

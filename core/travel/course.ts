@@ -44,9 +44,10 @@ export function pointsOf(show: Show, list: CueListId, rigged: RiggedFixture): re
 /** Every step of a fixture down a list, in order. */
 export function stepsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): Step[] {
   const places = new Set(pointsOf(show, list.id, rigged).flatMap((points) => points.map(({ at }) => at)))
+  const pictureAt = picturesOf(show, list, rigged)
   const steps: Step[] = []
   for (const at of [...places].sort((a, b) => a - b)) {
-    const step = stepFrom(show, list, rigged, at, steps.at(-1)?.to ?? pictureAt(show, list, rigged, at - 1))
+    const step = stepBetween(show, list, at, steps.at(-1)?.to ?? pictureAt(at - 1), pictureAt(at))
     if (step) steps.push(step)
   }
   return steps
@@ -54,13 +55,14 @@ export function stepsOf(show: Show, list: ListInOrder, rigged: RiggedFixture): S
 
 /** What a fixture does in the cue at a place of a list; null where there is none. */
 export function stepAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number): Step | null {
-  return stepFrom(show, list, rigged, at, pictureAt(show, list, rigged, at - 1))
+  const pictureAt = picturesOf(show, list, rigged)
+  return stepBetween(show, list, at, pictureAt(at - 1), pictureAt(at))
 }
 
-function stepFrom(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number, from: StageFixture): Step | null {
+function stepBetween(show: Show, list: ListInOrder, at: number, from: StageFixture, to: StageFixture): Step | null {
   const cue = list.cues[at]
   if (!cue) return null
-  const to = pictureAt(show, list, rigged, at)
+  const { rigged } = to
   const pointing = (rigged.bar ?? rigged).id
   const timing = (fixture: FixtureId, attribute: Attribute, way: 'up' | 'down' = 'up') =>
     darkTimingAt(show, list.id, fixture, attribute, at) ?? timingOf(show, cue.id, cue.cue, fixture, attribute, way)
@@ -87,15 +89,15 @@ export function ownPictureAt(show: Show, list: ListInOrder, rigged: RiggedFixtur
     show,
     rigged,
     (id, attribute) => givenBy(playedAt(course, id, attribute, at)?.stored) ?? atRest(show, rigged, attribute),
-    playedPoseAt(show, rigged.bar ?? rigged, list.id, at),
+    () => playedPoseAt(show, rigged.bar ?? rigged, list.id, at),
   )
 }
 
 /** As {@link ownPictureAt}, but as bright as other lists ever have it where this one never lights it. */
-function pictureAt(show: Show, list: ListInOrder, rigged: RiggedFixture, at: number): StageFixture {
-  const picture = ownPictureAt(show, list, rigged, at)
+function picturesOf(show: Show, list: ListInOrder, rigged: RiggedFixture): (at: number) => StageFixture {
   const elsewhere = levelElsewhere(show, list.id, rigged.id)
-  return elsewhere === null ? picture : { ...picture, intensity: elsewhere, seen: elsewhere }
+  if (elsewhere === null) return (at) => ownPictureAt(show, list, rigged, at)
+  return (at) => ({ ...ownPictureAt(show, list, rigged, at), intensity: elsewhere, seen: elsewhere })
 }
 
 /** How far something has come at an instant, 0 to 1. */

@@ -9,6 +9,7 @@ import type { CueDifference } from '#core/refocus/cueDifference'
 import { inVenue, lossesOf } from '#core/refocus/difference'
 import { asCueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { SURFACES } from '../../composables/stage/surfaces'
 import { useCommit } from '../../composables/forms/useCommit'
 import { lossesInWords, mostTurned } from '../../composables/refocus/differenceWords'
 import type { GridColumn } from '../../composables/table/gridColumn'
@@ -25,10 +26,6 @@ const cues = useCueDifference()
 const venues = useDifference()
 const { keep } = useCommit()
 const surface = ref<'plan' | 'space'>('plan')
-const SURFACES = [
-  { key: 'plan', name: 'Plan' },
-  { key: 'space', name: 'Space' },
-] as const
 
 interface Row extends CueDifference {
   readonly id: string

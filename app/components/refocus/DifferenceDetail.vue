@@ -5,16 +5,13 @@ import { paletteLight } from '#core/cues/paletteLight'
 import { inVenue, type PaletteDifference } from '#core/refocus/difference'
 import type { VenueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { SURFACES } from '../../composables/stage/surfaces'
 import FixtureDifferences from './FixtureDifferences.vue'
 import SidesBySide from './SidesBySide.vue'
 
 const props = defineProps<{ show: Show; difference: PaletteDifference; here: VenueId; there: VenueId }>()
 const emit = defineEmits<{ close: [] }>()
 const surface = ref<'plan' | 'space'>('plan')
-const SURFACES = [
-  { key: 'plan', name: 'Plan' },
-  { key: 'space', name: 'Space' },
-] as const
 
 const sides = computed(() =>
   [props.here, props.there].map((venue) => {
