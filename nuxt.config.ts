@@ -48,7 +48,10 @@ export default defineNuxtConfig({
       })
     },
   },
-  nitro: { typescript: { tsConfig: { compilerOptions: incremental('server') } } },
+  nitro: {
+    prerender: { routes: ['/stand-in'], crawlLinks: false },
+    typescript: { tsConfig: { compilerOptions: incremental('server') } },
+  },
   typescript: {
     strict: true,
     sharedTsConfig: {

@@ -12,7 +12,7 @@ import { startCluster } from '../scripts/database/cluster'
 import { freePort } from '../scripts/ports'
 import { startServer } from '../scripts/serve'
 import { choose } from '#demo/choices'
-import { seededRandom } from './random'
+import { seededRandom } from '#core/standIn/seededRandom'
 
 const SHOW = '/api/shows/salt-lantern'
 const PEOPLE = 8

@@ -12,7 +12,7 @@ import { rigOf } from '#core/show/rig'
 import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import { vec3 } from '#core/geometry/vector'
-import { seededRandom } from './random'
+import { seededRandom } from '#core/standIn/seededRandom'
 
 export const PERSON = personId.parse('bench')
 const TARGETS = 40

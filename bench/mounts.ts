@@ -3,7 +3,7 @@ import { fixtureFrame } from '#core/geometry/frame'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { mountHead, type Mount } from '#core/kinematics/head'
 import { dunlin, plover, tern } from '#demo/types'
-import { seededRandom } from './random'
+import { seededRandom } from '#core/standIn/seededRandom'
 
 export function tiltedMounts(count: number): Mount[] {
   const random = seededRandom(7)

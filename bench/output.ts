@@ -8,7 +8,7 @@ import { channelLevels } from '#core/output/channelLevels'
 import { strand } from '#demo/types'
 import { putCueValue } from '#core/cues/marks'
 import { generateShow, withCues } from './generate'
-import { seededRandom } from './random'
+import { seededRandom } from '#core/standIn/seededRandom'
 import { best, line } from './measure'
 
 /** A show all of which is patched, 15 fixtures in a universe, on the way from its first cue to its second since an instant. */

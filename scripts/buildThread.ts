@@ -13,10 +13,11 @@ export async function buildThread(entry: string, outfile: string): Promise<void>
   })
 }
 
-/** The threads of the server by the names of their scripts. */
+/** The threads of the server, and the stand-in rig, by the names of their scripts. */
 export const THREADS = {
   outputThread: 'server/output/outputThread.ts',
   inputThread: 'server/input/inputThread.ts',
   restoreThread: 'server/exchange/restoreThread.ts',
   versionThread: 'server/exchange/versionThread.ts',
+  standIn: 'server/standIn/program.ts',
 } as const

@@ -28,6 +28,16 @@ async function recall(page: Page, palette: RegExp): Promise<void> {
   await page.getByText('In hand: ').waitFor()
 }
 
+/** How far lights are steered in the picture of truing up, centimetres to stage left and upstage. */
+const SEEN_OFF = [
+  [3, 11],
+  [2, 9],
+  [4, 12],
+  [3, 10],
+  [2, 12],
+  [4, 10],
+] as const
+
 const PICTURES: readonly Picture[] = [
   // Every picture is taken by somebody new: this one shows few of them.
   {
@@ -91,16 +101,6 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'cells',
-    room: 'cues',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Nearer, to see values' }).click()
-      await page.getByRole('button', { name: /^Cue 13 Storm/ }).click()
-      await page.getByRole('group', { name: /^Cells of the carry sheet/ }).focus()
-      for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
-    },
-  },
-  {
     name: 'travel',
     room: 'cues',
     prepare: async (page) => {
@@ -144,18 +144,6 @@ const PICTURES: readonly Picture[] = [
       await page.getByRole('radio', { name: 'Hangs' }).click()
       await page.getByRole('gridcell', { name: 'Bar 1' }).click()
       await page.getByRole('heading', { name: 'Bar 1' }).waitFor()
-    },
-  },
-  {
-    name: 'rig-table',
-    room: 'rig',
-    prepare: async (page) => {
-      await page.getByRole('radio', { name: 'Section' }).click()
-      await page.getByLabel('Section looked at from').selectOption('From the house')
-      await page.getByLabel('Filter fixtures').fill('plover')
-      await page.getByRole('gridcell', { name: 'Plover 31' }).click()
-      await page.getByRole('gridcell', { name: 'Plover 34' }).click({ modifiers: ['Shift'] })
-      await page.getByRole('heading', { name: '4 fixtures' }).waitFor()
     },
   },
   {
@@ -222,6 +210,37 @@ const PICTURES: readonly Picture[] = [
       await page.getByText(/^\d+ fixtures stand and shine just as from here\.$/).waitFor()
       await page.getByRole('radio', { name: 'Space' }).click()
       await page.locator('canvas[data-frames]').first().waitFor()
+    },
+  },
+  {
+    name: 'true-up',
+    room: 'refocus',
+    prepare: async (page) => {
+      await page.getByRole('radio', { name: 'True up' }).click()
+      await page.getByRole('button', { name: /^Bar 2 \d heads/ }).click()
+      const steering = page.getByRole('region', { name: 'Steering' })
+      await page.getByRole('button', { name: 'Take it' }).click()
+      for (const [left, up] of SEEN_OFF) {
+        await steering.getByLabel('Further to stage left, cm').fill(String(left))
+        await steering.getByLabel('Further to stage left, cm').press('Enter')
+        await steering.getByLabel('Further upstage, cm').fill(String(up))
+        await steering.getByLabel('Further upstage, cm').press('Enter')
+        await steering.getByRole('button', { name: 'And on to the next' }).click()
+      }
+      await page.getByText(/^It hangs/).waitFor()
+      await page.mouse.move(640, 20)
+    },
+  },
+  {
+    name: 'stand-in',
+    room: 'output',
+    prepare: async (page) => {
+      const box = page.getByRole('region', { name: 'Stand-in rig' })
+      await box.getByRole('button', { name: 'Start' }).click()
+      await page.goto((await box.getByRole('link', { name: 'Its page' }).getAttribute('href')) ?? '')
+      await page.getByText(/^\d+ of \d+ lights on$/).waitFor()
+      await page.getByText('turning').first().waitFor({ state: 'hidden' })
+      await page.locator('canvas[data-frames]').waitFor()
     },
   },
   // From here on the show plays at its tour stop.

@@ -1,13 +1,20 @@
 /**
  * `npm run trials`: the tests at random and of faults with many rounds, counted. `TRIALS_TIMES` is
  * how many times as many as in `npm test` (40 unless said), `TRIALS_SEED` where the seeds begin:
- * today's date unless said. Words after it choose files.
+ * today's date unless said. Words after it choose files; without any, a whole stand-in rig is trued up last, by packets
+ * and the interface.
  */
 import { spawn } from 'node:child_process'
+import { ensureChromium } from './browser'
 import { buildWhenStale } from './build'
 import { throwawayCluster } from './database/cluster'
 
 const say = (line: string) => console.log(line)
+
+function run(program: string, args: readonly string[], env: NodeJS.ProcessEnv): Promise<number> {
+  const child = spawn(`node_modules/.bin/${program}`, args, { stdio: 'inherit', env })
+  return new Promise((resolve) => child.once('close', (code) => resolve(code ?? 1)))
+}
 
 async function runTrials(files: readonly string[]): Promise<number> {
   const today = new Date()
@@ -18,21 +25,21 @@ async function runTrials(files: readonly string[]): Promise<number> {
   const cluster = await throwawayCluster('data/test', say)
   say(`Trials with ${times} times the usual rounds, seeds from ${seed}`)
   try {
-    const child = spawn(
-      'node_modules/.bin/vitest',
+    const env = {
+      ...process.env,
+      NO_COLOR: '1',
+      TRIALS_TIMES: times,
+      TRIALS_SEED: seed,
+      RHOPANDER_TEST_DATABASE: cluster.address,
+    }
+    const code = await run(
+      'vitest',
       ['run', '--config', 'vitest.trials.config.ts', '--reporter=default', ...files],
-      {
-        stdio: 'inherit',
-        env: {
-          ...process.env,
-          NO_COLOR: '1',
-          TRIALS_TIMES: times,
-          TRIALS_SEED: seed,
-          RHOPANDER_TEST_DATABASE: cluster.address,
-        },
-      },
+      env,
     )
-    return await new Promise((resolve) => child.once('close', (code) => resolve(code ?? 1)))
+    if (code !== 0 || files.length > 0) return code
+    ensureChromium(say)
+    return await run('playwright', ['test', 'tests/browser/trueUp.test.ts'], { ...env, PROOF: 'whole' })
   } finally {
     await cluster.stop()
   }

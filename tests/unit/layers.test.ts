@@ -12,7 +12,8 @@ const LAYERS = [
   ['hand', 'travel'],
   ['groups'],
   ['patch'],
-  ['refocus', 'rig', 'output', 'history', 'find'],
+  ['refocus', 'survey', 'rig', 'output', 'history', 'find'],
+  ['standIn'],
   ['commands'],
   ['exchange', 'access'],
 ]

@@ -5,6 +5,7 @@ import type { SendingStatus } from '#core/output/sendingStatus'
 import { destinationInWords, senderInWords, sentInWords, stateInWords } from '../../composables/output/outputWords'
 import { useOutputRoom } from '../../stores/outputRoom'
 import AddOutputForm from './AddOutputForm.vue'
+import StandInBox from './StandInBox.vue'
 
 const props = defineProps<{ status: SendingStatus | null }>()
 const room = useOutputRoom()
@@ -59,6 +60,7 @@ const stateOf = ({ id, output }: (typeof room.outputs)[number]) =>
         </button>
       </li>
     </ul>
+    <StandInBox />
     <p v-if="status" class="border-t border-rule px-4 py-2 text-sm text-mist" role="status">
       {{ senderInWords(status) }}
     </p>

@@ -4,16 +4,13 @@ import { computed, ref } from 'vue'
 import { DARK } from '#core/cues/darkness'
 import type { StageFixture } from '#core/cues/onStage'
 import type { Show } from '#core/show/show'
+import { SURFACES } from '../../composables/stage/surfaces'
 import { useInputRoom } from '../../stores/inputRoom'
 import SidesBySide from '../refocus/SidesBySide.vue'
 
 const props = defineProps<{ show: Show }>()
 const room = useInputRoom()
 const surface = ref<'plan' | 'space'>('plan')
-const SURFACES = [
-  { key: 'plan', name: 'Plan' },
-  { key: 'space', name: 'Space' },
-] as const
 const lit = (pictures: readonly StageFixture[]) => pictures.filter(({ intensity }) => intensity > DARK)
 const sides = computed(() => [
   { show: props.show, name: 'As received', label: 'Plan as received', light: lit(room.pictures) },
