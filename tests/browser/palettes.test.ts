@@ -70,6 +70,8 @@ test('what somebody leans on by now is taken back all the same, and it is told w
   await expect(other.getByText('Recall for the 1 selected')).toBeVisible()
   await other.keyboard.press('Enter')
   await expect(other.getByText('In hand: 1 fixture, position')).toBeVisible()
+  // The hand shows it at once; that it can be undone, only once the server has it.
+  await undone(other, /^Undo: .*Root/)
 
   await showPage.keyboard.press('Control+z')
   const refusal = showPage.getByRole('alert')
