@@ -27,7 +27,7 @@ describe('the demo show', () => {
     expect(danglingReferences(show)).toEqual([])
     expect(wholeFixtures(show).length).toBe(44)
     expect(show.all.fixture.size).toBe(44 + 8)
-    expect(show.all.target.size).toBe(14)
+    expect(show.all.target.size).toBe(17)
     expect(show.all.palette.size).toBeGreaterThanOrEqual(30)
     expect(show.all.cue.size).toBeGreaterThanOrEqual(40)
     expect(show.all.handValue.size).toBe(0)

@@ -4,7 +4,7 @@ import type { Choices } from './choices'
 import { AIMED, ANGLED, LEVELS } from './palettes'
 import { LIFT_CUES, MAIN_CUES, type DemoCue, type Step } from './cues'
 import { FIXTURES, HANGS } from './rig'
-import { harbourHall, quarryPlayhouse, SET_PIECES, TARGETS } from './stage'
+import { harbourHall, quarryPlayhouse, SET_PIECES, TARGETS, SURVEYED } from './stage'
 import * as types from './types'
 import { ShowBuilder } from './builder'
 import { colourOfHex } from '#core/colour/colour'
@@ -34,6 +34,7 @@ export function buildSaltLantern(id: string, at = HALF_AN_HOUR): Show {
     const setPiece = on === null ? null : choose(builder.show).setPiece(on)
     builder.run('addTarget', { name, form, setPiece, position })
   }
+  builder.run('surveyTargets', { targets: SURVEYED.map((name) => choose(builder.show).target(name)), isSurveyed: true })
   addGroups(builder)
   for (const family of FAMILIES) builder.run('setTake', { family, take: true })
   recordPalettes(builder)

@@ -169,4 +169,9 @@ export const TARGETS: readonly TargetAt[] = [
     position: vec3(-1.1, 8.8, 0),
   },
   { name: 'House front', form: POINT, on: null, position: vec3(0, -5.2, 1.2) },
+  { name: 'Cross left', form: POINT, on: null, position: vec3(6.3, 1.1, 0) },
+  { name: 'Cross right', form: POINT, on: null, position: vec3(-6.3, 1.1, 0) },
+  { name: 'Cross upstage', form: POINT, on: null, position: vec3(1.6, 8.6, 0) },
 ]
+/** Those whose places were measured. */
+export const SURVEYED = ['Cross left', 'Cross right', 'Cross upstage', 'Jetty end'] as const

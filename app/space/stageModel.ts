@@ -28,6 +28,7 @@ import { hangsOf } from '#core/show/rig'
 import type { SetPieceId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
+import { isSurveyed } from '#core/survey/sightings'
 import { zoneFrom } from '#core/travel/zones'
 import { heightOf } from '#core/venue/levels'
 import { LAYERS } from './exposure'
@@ -67,6 +68,7 @@ export function stageModel(show: Show): Group {
     lines(prisms.flatMap(prismLines), EDGE),
     hangTubes(show),
     targetMarks(show),
+    lines(surveyCrosses(show), TARGET),
   )
   return model
 }
@@ -218,6 +220,21 @@ function hangTubes(show: Show): InstancedMesh {
     mesh.setMatrixAt(i, stretched(subtract(place.origin, half), add(place.origin, half), TUBE))
   })
   return mesh
+}
+
+/** Half as long as a cross is, metres, and how far it lies over its place so that it is seen. */
+const CROSS = 0.3
+const OVER = 0.012
+
+/** Crosses at the places that were measured, as they are taped to the floor. */
+function surveyCrosses(show: Show): Vec3[] {
+  return [...targetsOf(show).values()]
+    .filter(({ id }) => isSurveyed(show, id))
+    .flatMap((placed) => {
+      const at = add(pointOn(placed, null), vec3(0, 0, OVER))
+      const arms = [vec3(CROSS, CROSS, 0), vec3(CROSS, -CROSS, 0)]
+      return arms.flatMap((arm) => [add(at, arm), subtract(at, arm)])
+    })
 }
 
 function targetMarks(show: Show): InstancedMesh {

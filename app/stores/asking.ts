@@ -36,6 +36,7 @@ export type StageChange = Extract<
   | 'splitPalette'
   | 'takeOverValues'
   | 'trueUp'
+  | 'correctRig'
   | 'spreadPalette'
   | 'storeInPalette'
   | 'updatePalettes'

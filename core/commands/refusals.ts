@@ -176,6 +176,8 @@ const WORDS = {
   'quickest already': always('All of these fixtures go the quickest way already.'),
 
   // Palettes.
+  'not surveyed': ({ name }: Named) =>
+    `${name} was not surveyed in this venue. Say that it was, once its place is measured.`,
   'serves none': ({ name }: Named) => `${name} holds nothing for these fixtures.`,
   'lacks attribute': ({ name, attribute, fixture }: Named & { readonly attribute: string; readonly fixture: string }) =>
     `${name} holds no ${attribute} for fixture ${fixture}.`,

@@ -11,6 +11,11 @@ import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { moveTargetByTouchUps } from './refocus/moveTargetByTouchUps'
 import { keepOffsetHere } from './refocus/keepOffsetHere'
 import { trueUp } from './refocus/trueUp'
+import { changeSightings } from './survey/changeSightings'
+import { correctRig } from './survey/correctRig'
+import { noteSighting } from './survey/noteSighting'
+import { steerOnto } from './survey/steerOnto'
+import { surveyTargets } from './survey/surveyTargets'
 import { tieToStage } from './refocus/tieToStage'
 import { takeOverValues } from './refocus/takeOverValues'
 import { correctPalette } from './refocus/correctPalette'
@@ -195,6 +200,11 @@ const CHANGES = {
   takeOverValues,
   tieToStage,
   trueUp,
+  changeSightings,
+  correctRig,
+  noteSighting,
+  steerOnto,
+  surveyTargets,
   resizeInPalette,
   beginPass,
   changePass,

@@ -13,7 +13,7 @@ import {
   type TargetId,
 } from '../show/ids'
 import { wholeFixtures } from '../show/cells'
-import { hangsOf, type RigKind } from '../show/rig'
+import { RIG_KINDS, hangsOf, type RigKind } from '../show/rig'
 import { setPiecesOf } from '../show/setPieces'
 import { targetsOf } from '../show/targets'
 import type { ShowPart } from '../show/show'
@@ -37,22 +37,9 @@ export interface NamedThing extends Named {
 /** All of it: palettes, targets, groups, cues, fixtures, hangs and set pieces, each kind in its own order. */
 export const namedThings = derived(
   [
-    'palette',
-    'target',
-    'targetPlace',
-    'setPiecePlace',
-    'setPiece',
-    'group',
-    'groupMember',
-    'cue',
-    'cueList',
-    'fixture',
-    'fixturePlace',
-    'fixtureType',
-    'hang',
-    'hangPlace',
-    'substitute',
-    'show',
+    ...(['palette', 'target', 'targetPlace', 'setPiecePlace', 'setPiece'] as const),
+    ...(['group', 'groupMember', 'cue', 'cueList', 'hang'] as const),
+    ...RIG_KINDS,
   ],
   (show): readonly NamedThing[] => [
     ...palettesInOrder(show).map(({ id, palette: { number, name, shelf } }) => ({

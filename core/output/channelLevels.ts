@@ -3,6 +3,7 @@
  */
 import { LEADING } from '../attributes/catalogue'
 import { rangeOf } from '../show/attributeRange'
+import { askedPose } from '../kinematics/axesOff'
 import { UNIVERSE_SIZE } from '../patch/span'
 import { amountAt, amountSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
@@ -132,7 +133,7 @@ function numberPictured(picture: StageFixture, role: ChannelRole): number | null
   switch (role) {
     case 'pan':
     case 'tilt':
-      return picture.position.pose[role]
+      return askedPose(picture.rigged.type, picture.rigged.axes, picture.position.pose)[role]
     case LEADING.light:
       return isMaster(picture.rigged) ? 1 : picture.seen
     case LEADING.width:

@@ -3,6 +3,7 @@ import { isNumberAttribute, type Attribute, type NumberAttribute } from '../attr
 import { LEADING } from '../attributes/catalogue'
 import { isColourPart, type ColourPart } from '../attributes/colourPart'
 import type { ChannelRole } from '../attributes/channelRole'
+import { mechanicalPose } from '../kinematics/axesOff'
 import { HOME } from '../kinematics/head'
 import { pictureNear, type StageFixture } from '../cues/onStage'
 import { rangeOf } from '../show/attributeRange'
@@ -41,7 +42,10 @@ function valuesOf(rigged: RiggedFixture, channels: readonly Channel[], read: Rea
   const values = new Map<Attribute, PlainValue>()
   const [pan, tilt] = [read.get('pan'), read.get('tilt')]
   if (pan && tilt && type.has.includes(LEADING.place))
-    values.set(LEADING.place, { kind: 'angles', pan: numberOf(pan), tilt: numberOf(tilt) })
+    values.set(LEADING.place, {
+      kind: 'angles',
+      ...mechanicalPose(type, rigged.axes, { pan: numberOf(pan), tilt: numberOf(tilt) }),
+    })
   for (const attribute of type.has.filter(isNumberAttribute)) {
     const amount = read.get(attribute)
     if (amount) values.set(attribute, plainAmount(rigged, attribute, amount))
@@ -73,5 +77,5 @@ export function receivedPictures(show: Show, values: ReceivedValues): StageFixtu
   const valueOf = (fixture: FixtureId, attribute: Attribute) => values.get(fixture)?.get(attribute) ?? null
   return [...rigOf(show).values()]
     .filter(({ id }) => values.has(id))
-    .map((rigged) => pictureNear(show, rigged, valueOf, HOME))
+    .map((rigged) => pictureNear(show, rigged, valueOf, () => HOME))
 }

@@ -4,8 +4,6 @@
  * found right as solved lights it by the pose that was worked out.
  */
 import { LEADING } from '../attributes/catalogue'
-import type { Vec3 } from '../geometry/vector'
-import type { Pose } from '../kinematics/head'
 import { storedFor } from '../palettes/resolve'
 import { touchUpsOf } from '../palettes/touchUps'
 import type { PaletteId } from '../show/ids'
@@ -13,20 +11,18 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { showRecordOf, type Show } from '../show/show'
 import { aimPoint, targetsOf } from '../show/targets'
 import { passInPlay, poseBy } from './pass'
+import type { Seen } from './trueUp'
 
-/** A head's light seen on a place, metres in the stage frame, at a pose, degrees. */
-export interface Sighting {
+/** A head's light seen on the place of a palette. */
+export interface PaletteSighting extends Seen {
   readonly palette: PaletteId
-  readonly rigged: RiggedFixture
-  readonly pose: Pose
-  readonly place: Vec3
   readonly isTouchedUp: boolean
 }
 
 /** Every sighting in the venue in play. Angles say nothing of the rig: no place is known for them. */
-export function sightingsIn(show: Show): Sighting[] {
+export function sightingsIn(show: Show): PaletteSighting[] {
   const { venue } = showRecordOf(show)
-  const found: Sighting[] = []
+  const found: PaletteSighting[] = []
   for (const { venue: where, palette, fixture } of show.all.touchUp.values())
     if (where === venue) found.push(...sighted(show, palette, rigOf(show).get(fixture), true))
   const pass = passInPlay(show)
@@ -40,7 +36,12 @@ export function sightingsIn(show: Show): Sighting[] {
   return found
 }
 
-function sighted(show: Show, palette: PaletteId, rigged: RiggedFixture | undefined, isTouchedUp: boolean): Sighting[] {
+function sighted(
+  show: Show,
+  palette: PaletteId,
+  rigged: RiggedFixture | undefined,
+  isTouchedUp: boolean,
+): PaletteSighting[] {
   if (!rigged || rigged.bar) return []
   const value = storedFor(show, palette, rigged, LEADING.place)?.value
   const place = value?.kind === 'aim' ? aimPoint(targetsOf(show), value) : null

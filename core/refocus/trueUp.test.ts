@@ -1,6 +1,6 @@
 /** The estimate from touch-ups, on rigs that hang otherwise than they are drawn. */
 import { describe, expect, it } from 'vitest'
-import { randomFrom } from '../../tests/support/randomCommands'
+import { normalFrom, randomFrom } from '../../tests/support/randomCommands'
 import { Desk } from '../../tests/support/smallShow'
 import { fixtureFrame } from '../geometry/frame'
 import { add, dot, length, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
@@ -12,16 +12,14 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { aimPoint, targetsOf } from '../show/targets'
 import { FAMILIES } from '../attributes/families'
 import {
-  BY_EYE,
-  estimateRig,
   fixtureOff,
   HANG_UNKNOWNS,
   hangOff,
-  missOf,
-  PRIOR,
+  NO_FIXTURE_ERROR,
   type FixtureError,
   type HangError,
-} from './trueUp'
+} from '../geometry/rigErrors'
+import { BY_EYE, estimateRig, missOf, PRIOR } from './trueUp'
 import { sightingsIn } from './sightings'
 import { trueUpOffers } from './trueUpOffers'
 
@@ -39,16 +37,11 @@ function drawn(): Desk {
 }
 const DRAWN = drawn()
 
-/** Normal deviates by Box and Muller. */
-function normalFrom(random: () => number): () => number {
-  return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-}
-
 interface Truth {
   readonly hang: HangError
   readonly fixture: (number: number) => FixtureError
 }
-const RIGHT: FixtureError = { along: 0, out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }
+const RIGHT = NO_FIXTURE_ERROR
 
 /** Somebody touches up until each light is on its place in a rig that really hangs otherwise. */
 function touchedUp(truth: Truth, entries: readonly (readonly [palette: number, fixtures: string])[], blur: () => Vec3) {
@@ -71,7 +64,9 @@ function touchedUp(truth: Truth, entries: readonly (readonly [palette: number, f
 /** The place at which the drawn rig must aim for the light of the real one to be on a place. */
 function seenFrom(rigged: RiggedFixture, { hang, fixture }: Truth, place: Vec3): Vec3 {
   const frame = fixtureFrame(hangOff(rigged.hangPlace, hang), fixtureOff(rigged.place, fixture(rigged.fixture.number)))
-  const pose = solveAim(mountHead(rigged.type, frame), place, { reference: HOME })
+  const error = fixture(rigged.fixture.number)
+  const turned = solveAim(mountHead(rigged.type, frame), place, { reference: HOME })
+  const pose = { pan: turned.pan, tilt: turned.tilt - error.tiltZero }
   const { lens, direction } = beamAt(rigged.mount, pose)
   return add(lens, scale(direction, dot(subtract(place, lens), direction)))
 }
@@ -97,6 +92,7 @@ describe('the estimate of a rig', () => {
           yaw: p.yaw * normal(),
           pitch: p.pitch * normal(),
           roll: p.roll * normal(),
+          tiltZero: p.tiltZero * normal(),
         })
         const known = errors.get(number) ?? fresh()
         errors.set(number, known)

@@ -1,20 +1,17 @@
 /** What the touch-ups of a venue say of its rig: offered only where they agree and determine it. */
 import { group } from 'd3-array'
+import {
+  FIXTURE_UNKNOWNS,
+  HANG_UNKNOWNS,
+  NO_HANG_ERROR,
+  type FixtureError,
+  type HangError,
+} from '../geometry/rigErrors'
 import { length } from '../geometry/vector'
 import type { FixtureId, HangId, PaletteId } from '../show/ids'
 import type { Show } from '../show/show'
-import { sightingsIn, type Sighting } from './sightings'
-import {
-  estimateRig,
-  FIXTURE_UNKNOWNS,
-  HANG_UNKNOWNS,
-  missOf,
-  NO_HANG_ERROR,
-  PRIOR,
-  PRIOR_ALONE,
-  type FixtureError,
-  type HangError,
-} from './trueUp'
+import { sightingsIn, type PaletteSighting } from './sightings'
+import { estimateRig, missOf, PRIOR, PRIOR_ALONE } from './trueUp'
 
 /** How far a light misses its place as the rig is drawn and as it would be, metres. */
 export interface Residual {
@@ -58,7 +55,8 @@ export function trueUpOffers(show: Show): TrueUpOffer[] {
   })
 }
 
-const isAngle = (key: string) => key === 'yaw' || key === 'pitch' || key === 'roll'
+const ANGLES: readonly string[] = ['yaw', 'pitch', 'roll', 'tiltZero']
+const isAngle = (key: string) => ANGLES.includes(key)
 
 /** Of some unknowns, those the sightings tell to be off. */
 function told<K extends string>(
@@ -75,31 +73,34 @@ function told<K extends string>(
 }
 
 const FROZEN = 1e-6
+/** A few touch-ups cannot tell every head's tilt from how its hang hangs: tilts count as they stand. */
+const OWN = { ...PRIOR.fixture, tiltZero: FROZEN }
+const OWN_ALONE = { hang: PRIOR_ALONE.hang, fixture: { ...PRIOR_ALONE.fixture, tiltZero: FROZEN } }
 
-function hangOffer(hang: HangId, sightings: readonly Sighting[]): TrueUpOffer | null {
+function hangOffer(hang: HangId, sightings: readonly PaletteSighting[]): TrueUpOffer | null {
   const touched = sightings.filter(({ isTouchedUp }) => isTouchedUp)
   if (touched.length < 3 || new Set(touched.map(({ rigged }) => rigged.id)).size < 2) return null
-  const all = estimateRig(sightings).hang
+  const all = estimateRig(sightings, { hang: PRIOR.hang, fixture: OWN }).hang
   const keys = told(HANG_UNKNOWNS, all.error, all.sure, PRIOR.hang)
   if (keys.length === 0) return null
   // Once more with the rest as it is drawn: what is not told is not changed.
   const free = (key: (typeof HANG_UNKNOWNS)[number]) => (keys.includes(key) ? PRIOR.hang[key] : FROZEN)
-  const prior = { hang: { x: free('x'), y: free('y'), z: free('z'), yaw: free('yaw') }, fixture: PRIOR.fixture }
+  const prior = { hang: { x: free('x'), y: free('y'), z: free('z'), yaw: free('yaw') }, fixture: OWN }
   const { error } = estimateRig(sightings, prior).hang
   const only = (key: (typeof HANG_UNKNOWNS)[number]) => (keys.includes(key) ? error[key] : NO_HANG_ERROR[key])
   const found = { x: only('x'), y: only('y'), z: only('z'), yaw: only('yaw') }
   return offered({ kind: 'hang', hang, error: found, sure: all.sure }, sightings)
 }
 
-function fixtureOffer(fixture: FixtureId, sightings: readonly Sighting[]): TrueUpOffer | null {
+function fixtureOffer(fixture: FixtureId, sightings: readonly PaletteSighting[]): TrueUpOffer | null {
   if (sightings.filter(({ isTouchedUp }) => isTouchedUp).length < 2) return null
-  const [estimate] = estimateRig(sightings, PRIOR_ALONE).fixtures.values()
-  if (!estimate || told(FIXTURE_UNKNOWNS, estimate.error, estimate.sure, PRIOR_ALONE.fixture).length === 0) return null
+  const [estimate] = estimateRig(sightings, OWN_ALONE).fixtures.values()
+  if (!estimate || told(FIXTURE_UNKNOWNS, estimate.error, estimate.sure, OWN_ALONE.fixture).length === 0) return null
   return offered({ kind: 'fixture', fixture, ...estimate }, sightings)
 }
 
 /** Offered where at least half of what was touched up is explained away by it. */
-function offered(off: OffBy, sightings: readonly Sighting[]): TrueUpOffer | null {
+function offered(off: OffBy, sightings: readonly PaletteSighting[]): TrueUpOffer | null {
   const residuals = sightings.map((sighting): Residual => ({
     palette: sighting.palette,
     fixture: sighting.rigged.id,
@@ -114,6 +115,6 @@ function offered(off: OffBy, sightings: readonly Sighting[]): TrueUpOffer | null
 }
 
 /** How a light would miss its place, were the rig so far off; metres in the stage frame. */
-export function missWith(off: Pick<OffBy, 'kind' | 'error'>, sighting: Sighting) {
+function missWith(off: Pick<OffBy, 'kind' | 'error'>, sighting: PaletteSighting) {
   return 'x' in off.error ? missOf(sighting, off.error) : missOf(sighting, NO_HANG_ERROR, off.error)
 }

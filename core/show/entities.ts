@@ -12,6 +12,7 @@ export * from './entities/passes'
 export * from './entities/people'
 export * from './entities/rig'
 export * from './entities/stage'
+export * from './entities/survey'
 export { entryNumber, TRAVELS } from './entities/parts'
 
 export type FixtureType = EntityOf['fixtureType']
@@ -26,6 +27,8 @@ export type Palette = EntityOf['palette']
 export type PaletteValue = EntityOf['paletteValue']
 export type TouchUp = EntityOf['touchUp']
 export type Output = EntityOf['output']
+export type HangCorrection = EntityOf['hangCorrection']
+export type FixtureCorrection = EntityOf['fixtureCorrection']
 export type Pass = EntityOf['pass']
 export type PassStep = EntityOf['passStep']
 export type PassCheck = EntityOf['passCheck']

@@ -11,6 +11,7 @@ export const changeGroupId = text.brand<'ChangeGroupId'>()
 export const venueId = text.brand<'VenueId'>()
 export const passId = text.brand<'PassId'>()
 export const outputId = text.brand<'OutputId'>()
+export const sightingId = text.brand<'SightingId'>()
 export const fixtureTypeId = text.brand<'FixtureTypeId'>()
 export const fixtureModeId = text.brand<'FixtureModeId'>()
 export const layerId = text.brand<'LayerId'>()
@@ -35,6 +36,7 @@ export type ChangeGroupId = z.infer<typeof changeGroupId>
 export type VenueId = z.infer<typeof venueId>
 export type PassId = z.infer<typeof passId>
 export type OutputId = z.infer<typeof outputId>
+export type SightingId = z.infer<typeof sightingId>
 export type FixtureTypeId = z.infer<typeof fixtureTypeId>
 export type FixtureModeId = z.infer<typeof fixtureModeId>
 export type LayerId = z.infer<typeof layerId>
@@ -62,6 +64,7 @@ export const asCueListId = (key: string): CueListId => cueListId.parse(key)
 export const asHangId = (key: string): HangId => hangId.parse(key)
 export const asVenueId = (key: string): VenueId => venueId.parse(key)
 export const asOutputId = (key: string): OutputId => outputId.parse(key)
+export const asSightingId = (key: string): SightingId => sightingId.parse(key)
 export const asPassId = (key: string): PassId => passId.parse(key)
 export const asSetPieceId = (key: string): SetPieceId => setPieceId.parse(key)
 export const asFixtureTypeId = (key: string): FixtureTypeId => fixtureTypeId.parse(key)

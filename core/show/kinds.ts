@@ -25,6 +25,7 @@ import * as passes from './entities/passes'
 import * as people from './entities/people'
 import * as rig from './entities/rig'
 import * as stage from './entities/stage'
+import * as survey from './entities/survey'
 import { goesWith, holds, kind, mayPointAt, type KindDeclaration, type WhenGone } from './kindDeclaration'
 
 const VALUE = [
@@ -224,6 +225,42 @@ const DECLARED = {
     },
     id: ({ pass, palette, fixture }) => passCheckId(pass, palette, fixture),
     partOf: 'pass',
+  }),
+  surveyed: kind(survey.surveyed, {
+    words: ['surveyed target', 'surveyed targets'],
+    table: 'surveyed',
+    register: 'whole',
+    references: { venue: goesWith('venue'), target: goesWith('target') },
+    id: ({ venue, target }) => placeId(venue, target),
+    partOf: 'target',
+  }),
+  sighting: kind(survey.sighting, {
+    words: ['sighting', 'sightings'],
+    table: 'sighting',
+    register: 'fields',
+    references: {
+      venue: goesWith('venue'),
+      fixture: goesWith('fixture'),
+      target: goesWith('target'),
+      by: mayPointAt('person'),
+    },
+    partOf: 'fixture',
+  }),
+  hangCorrection: kind(survey.hangCorrection, {
+    words: ['correction of a hang', 'corrections of hangs'],
+    table: 'hang_correction',
+    register: 'whole',
+    references: { venue: goesWith('venue'), hang: goesWith('hang') },
+    id: ({ venue, hang }) => placeId(venue, hang),
+    partOf: 'hang',
+  }),
+  fixtureCorrection: kind(survey.fixtureCorrection, {
+    words: ['correction of a fixture', 'corrections of fixtures'],
+    table: 'fixture_correction',
+    register: 'whole',
+    references: { venue: goesWith('venue'), fixture: goesWith('fixture') },
+    id: ({ venue, fixture }) => placeId(venue, fixture),
+    partOf: 'fixture',
   }),
   output: kind(outputs.output, {
     words: ['output', 'outputs'],

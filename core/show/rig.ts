@@ -5,14 +5,16 @@ import { byNumber, typeAsWhole, typeOfCell, wholeFixtures } from './cells'
 import { cellId, placeId } from './compositeIds'
 import type { FixtureType } from './entities'
 import { fixtureFrame, mountingPoint } from '../geometry/frame'
+import { fixtureOff, hangOff } from '../geometry/rigErrors'
 import type { Vec3 } from '../geometry/vector'
+import { AXES_RIGHT, withAxesOff, type AxesOff } from '../kinematics/axesOff'
 import { mountHead, type Mount } from '../kinematics/head'
 import { derived } from './derived'
 import type { EntityOf } from './kinds'
 import { asFixtureId, type FixtureId, type HangId } from './ids'
 import { showRecordOf, type ShowPart } from './show'
 
-/** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play. */
+/** A fixture with all that is needed to aim it. `place` and `hangPlace` are of the venue in play, as they really are: with their corrections. */
 export interface RiggedFixture {
   readonly id: FixtureId
   /** The substitute that plays its values here; null where it hangs itself. */
@@ -22,6 +24,8 @@ export interface RiggedFixture {
   readonly place: EntityOf['fixturePlace']
   readonly hangPlace: EntityOf['hangPlace']
   readonly mount: Mount
+  /** How its axes stand off from what they are asked. */
+  readonly axes: AxesOff
   /** The fixture it is a cell of, whose place and position it shares; null for what hangs by itself. */
   readonly bar: RiggedFixture | null
   /** Its cells, in order. */
@@ -34,7 +38,10 @@ export function isHead({ type }: Pick<RiggedFixture, 'type'>): boolean {
 }
 
 /** What the rig is worked out from. */
-export const RIG_KINDS = ['hangPlace', 'fixturePlace', 'fixture', 'fixtureType', 'substitute', 'show'] as const
+export const RIG_KINDS = [
+  ...(['hangPlace', 'fixturePlace', 'fixture', 'fixtureType'] as const),
+  ...(['hangCorrection', 'fixtureCorrection', 'substitute', 'show'] as const),
+] as const
 export type RigKind = (typeof RIG_KINDS)[number]
 
 /** Every placed fixture by id, in order of number. Fixtures without a place in this venue are not in it. */
@@ -42,23 +49,39 @@ export const rigOf = derived(RIG_KINDS, (show): ReadonlyMap<FixtureId, RiggedFix
   const { venue } = showRecordOf(show)
   const placed: RiggedFixture[] = []
   const plays = playedBy(show, venue)
-  for (const place of show.all.fixturePlace.values()) {
-    if (place.venue !== venue) continue
-    const own = show.all.fixture.get(place.fixture)
+  for (const drawn of show.all.fixturePlace.values()) {
+    if (drawn.venue !== venue) continue
+    const own = show.all.fixture.get(drawn.fixture)
     const type = own?.type && show.all.fixtureType.get(own.type)
-    const hangPlace = show.all.hangPlace.get(placeId(venue, place.hang))
+    const hangPlace = hangPlaceOf(show, placeId(venue, drawn.hang))
     if (!own || !type || !hangPlace) continue
-    const mount = mountHead(type, fixtureFrame(hangPlace, place))
+    const { place, axes } = correctedPlace(show, drawn)
+    const mount = mountHead(withAxesOff(type, axes), fixtureFrame(hangPlace, place))
     const id = plays.get(place.fixture) ?? place.fixture
     const by = id === place.fixture ? null : place.fixture
     const fixture = by === null ? own : asSubstitute(show.all.fixture.get(id) ?? own, own)
     const cells = cellIds(show, id, type)
-    const whole = { id, by, fixture, type: typeAsWhole(type), place, hangPlace, mount, bar: null, cells }
+    const whole = { id, by, fixture, type: typeAsWhole(type), place, hangPlace, mount, axes, bar: null, cells }
     placed.push(whole, ...cells.flatMap((cell, i) => cellRigged(show, whole, type, cell, i)))
   }
   placed.sort((a, b) => byNumber(a.fixture, b.fixture))
   return new Map(placed.map((fixture) => [fixture.id, fixture]))
 })
+
+/** A hang's place as it really is. */
+function hangPlaceOf({ all }: ShowPart<'hangPlace' | 'hangCorrection'>, id: string): EntityOf['hangPlace'] | undefined {
+  const [drawn, correction] = [all.hangPlace.get(id), all.hangCorrection.get(id)]
+  return drawn && correction ? { ...drawn, ...hangOff(drawn, correction) } : drawn
+}
+
+/** A fixture's place on its hang as it really is, and how its axes stand. */
+function correctedPlace({ all }: ShowPart<'fixtureCorrection'>, drawn: EntityOf['fixturePlace']) {
+  const correction = all.fixtureCorrection.get(placeId(drawn.venue, drawn.fixture))
+  if (!correction) return { place: drawn, axes: AXES_RIGHT }
+  const hung = fixtureOff(drawn, correction)
+  const yaw = hung.yaw + (correction.isTurnedRound ? 180 : 0)
+  return { place: { ...drawn, ...hung, yaw }, axes: correction }
+}
 
 /** By what hangs in a venue as a substitute, the fixture that has no place there itself and whose values it plays. */
 export function playedBy(

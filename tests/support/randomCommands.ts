@@ -28,6 +28,8 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   venue: 'venue',
   layer: 'layer',
   hang: 'hang',
+  sightings: 'sighting',
+  letGo: 'fixture',
   setPiece: 'setPiece',
   target: 'target',
   targets: 'target',
@@ -85,6 +87,11 @@ export function randomFrom(seed: number): () => number {
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
     return ((t ^ (t >>> 14)) >>> 0) / 4294967296
   }
+}
+
+/** Normal deviates by Box and Muller. */
+export function normalFrom(random: () => number): () => number {
+  return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
 
 /** Makes arguments for commands on a show; `past` are states a show can be restored to. */

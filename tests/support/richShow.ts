@@ -3,7 +3,7 @@
  * reaches, links, a spread, groups, two lists with blocked, held and loose values, and hands.
  */
 import type { Show } from '#core/show/show'
-import { asOutputId, asVenueId, type VenueId } from '#core/show/ids'
+import { asOutputId, asSightingId, asVenueId, type VenueId } from '#core/show/ids'
 import { FAMILIES } from '#core/attributes/families'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
@@ -28,6 +28,7 @@ export function richDesk(): Desk {
   addCues(desk)
   beginPass(desk)
   addOutputs(desk)
+  addSurvey(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
   desk.level('71.3-5', 'intensity', 0.4)
@@ -135,6 +136,31 @@ function addOutputs(desk: Desk): void {
   desk.do('addOutput', { ...plain, name: 'Truss', protocol: 'Art-Net', sentAs: 0, addresses: ['10.0.0.7'], sync: 1 })
   const [house] = [...desk.show.all.output.keys()].map(asOutputId)
   desk.do('changeOutput', { output: house ?? raise(), isOn: true, level: 0.5 })
+}
+
+/** The mark was measured at home and lights were seen on it; at the Quarry the bar is lower and one head wrong. */
+function addSurvey(desk: Desk): void {
+  const home = desk.show.all.show.get(desk.show.id)?.venue ?? raise()
+  const target = desk.choose.target('Mark')
+  desk.do('surveyTargets', { targets: [target], isSurveyed: true })
+  desk.aim('12,13', 'Mark', vec3(0.05, 0.02, 0))
+  desk.do('noteSighting', { fixtures: desk.fixtures('12,13'), target })
+  const [sighting] = [...desk.show.all.sighting.keys()].map(asSightingId)
+  desk.do('changeSightings', { sightings: [sighting ?? raise()], what: 'drop' })
+  desk.do('clearHand', { fixtures: desk.fixtures('12,13'), families: ['position'] })
+  desk.do('switchVenue', { venue: venueNamed(desk.show, 'Quarry') })
+  desk.do('correctRig', {
+    hangs: [{ hang: desk.choose.hang('Bar'), error: { x: 0.02, y: 0, z: -0.06, yaw: 0.4 } }],
+    fixtures: [
+      {
+        fixture: desk.fixture(12),
+        error: { along: 0.01, out: 0, drop: 0, yaw: -0.7, pitch: 0.2, roll: 0, tiltZero: 1.1 },
+        mistakes: { isTurnedRound: false, isPanInverted: true, isTiltInverted: false },
+      },
+    ],
+    as: 'correction',
+  })
+  desk.do('switchVenue', { venue: home })
 }
 
 /** A pass at home in which something is right, taken, noted and cannot be done; a note on a cue. */

@@ -3,6 +3,7 @@
 import { computed, ref } from 'vue'
 import { asVenueId } from '#core/show/ids'
 import { entity, showRecordOf, type Show } from '#core/show/show'
+import { SURFACES } from '../../composables/stage/surfaces'
 import type { SpacePicture } from '../../composables/space/useSpaceScene'
 import { usePass } from '../../stores/pass'
 import { useRefocusRoom } from '../../stores/refocusRoom'
@@ -12,10 +13,6 @@ const props = defineProps<{ show: Show }>()
 const pass = usePass()
 const room = useRefocusRoom()
 const surface = ref<'plan' | 'space'>('plan')
-const SURFACES = [
-  { key: 'plan', name: 'Plan' },
-  { key: 'space', name: 'Space' },
-] as const
 
 const chosen = computed(() => {
   const meant = new Set<string>(pass.meant)

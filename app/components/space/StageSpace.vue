@@ -88,7 +88,7 @@ defineExpose({
       <button v-for="item in VIEWS" :key="item.view" type="button" class="chip" @click="look(item.view)">
         {{ item.label }}
       </button>
-      <button type="button" class="chip" :disabled="!looking" @click="lookFromFixture">
+      <button v-if="looking || !picture" type="button" class="chip" :disabled="!looking" @click="lookFromFixture">
         From {{ looking ? `fixture ${fixtureNumber(looking.rigged.fixture)}` : 'the selected fixture' }}
       </button>
       <button

@@ -3,6 +3,7 @@
 import { onMounted, ref } from 'vue'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
+import { SURFACES } from '../../composables/stage/surfaces'
 import { useCuesRoom } from '../../stores/cuesRoom'
 import { useStage } from '../../stores/stage'
 import { useTravelView } from '../../stores/travelView'
@@ -26,10 +27,6 @@ onMounted(() => (stage.tool = 'select'))
 
 /** From above, or in space. */
 const surface = ref<'plan' | 'space'>('plan')
-const SURFACES = [
-  { key: 'plan', name: 'Plan' },
-  { key: 'space', name: 'Space' },
-] as const
 const LEGEND = [
   { words: 'block: seen to move', ink: 'text-brass' },
   { words: 'red: too fast, or in a zone', ink: 'text-coral' },

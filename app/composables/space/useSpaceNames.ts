@@ -7,6 +7,8 @@ import type { SpaceView } from '../../space/spaceView'
 
 /** Half as wide and high as the sign of a target is, pixels. */
 const SIGN = 5
+/** No name is longer, pixels. */
+const BEYOND = 1000
 
 /** `width` and `height` are the picture's, pixels; `pictures` counts how often it was drawn. */
 export function useSpaceNames(
@@ -23,6 +25,8 @@ export function useSpaceNames(
       return [{ id: placed.id, name: placed.target.name, x: part.x * width.value, y: part.y * height.value }]
     })
     const places = new NamePlaces()
+    // Beyond its edge a name could not be read.
+    places.mark({ left: width.value, right: width.value + BEYOND, top: 0, bottom: height.value })
     for (const { x, y } of marks) places.mark({ left: x - SIGN, right: x + SIGN, top: y - SIGN, bottom: y + SIGN })
     return marks
       .sort((a, b) => a.y - b.y)

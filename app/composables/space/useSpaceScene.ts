@@ -35,6 +35,7 @@ const STAGE = [
   'layer',
   'target',
   'targetPlace',
+  'surveyed',
   'venue',
   'show',
 ] as const

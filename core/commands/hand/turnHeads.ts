@@ -35,10 +35,10 @@ export const turnHeads = command({
       if (!rigged) continue
       const { pose } = pictureOf(show, rigged, lookup).position
       const { number } = rigged.fixture
-      const newPan = changed(pose.pan, pan, rigged.type.pan)
-      const newTilt = changed(pose.tilt, tilt, rigged.type.tilt)
-      if (newPan === null) return refuse('beyond stop', beyond(number, 'pan', pan, rigged.type.pan), 'pan')
-      if (newTilt === null) return refuse('beyond stop', beyond(number, 'tilt', tilt, rigged.type.tilt), 'tilt')
+      const newPan = changed(pose.pan, pan, rigged.mount.head.pan)
+      const newTilt = changed(pose.tilt, tilt, rigged.mount.head.tilt)
+      if (newPan === null) return refuse('beyond stop', beyond(number, 'pan', pan, rigged.mount.head.pan), 'pan')
+      if (newTilt === null) return refuse('beyond stop', beyond(number, 'tilt', tilt, rigged.mount.head.tilt), 'tilt')
       setInHand(draft, person, id, LEADING.place, { kind: 'angles', pan: newPan, tilt: newTilt })
     }
     const axes = pan && tilt ? 'pan and tilt' : pan ? 'pan' : 'tilt'

@@ -3,21 +3,17 @@
  * there stay as they are turned: their touch-ups become what is left to correct, and go where that is nothing.
  */
 import { z } from 'zod'
-import { length } from '../../geometry/vector'
-import { removeTouchUp } from '../../palettes/touchUps'
-import { sightingsIn, type Sighting } from '../../refocus/sightings'
-import { fixtureOff, hangOff } from '../../refocus/trueUp'
-import { EXPLAINED, missWith } from '../../refocus/trueUpOffers'
-import { touchUpId, placeId } from '../../show/compositeIds'
+import { fixtureOff, hangOff } from '../../geometry/rigErrors'
+import { fixtureCorrectionOf, putFixtureCorrection } from '../../survey/corrections'
+import { placeId } from '../../show/compositeIds'
 import { Draft } from '../../show/draft'
 import { fixtureId, hangId } from '../../show/ids'
 import { numberOfFixture } from '../../show/cells'
-import { counted } from '../../show/counted'
 import { rigOf } from '../../show/rig'
 import { showRecordOf, type Show } from '../../show/show'
 import { command, done, refuse, type Environment, type Outcome } from '../command'
+import { keepTurned } from '../shared/keepTurned'
 import { belowFloor } from '../shared/refusals'
-import { touchHere } from '../shared/touchUpsIn'
 
 const metres = z.number().min(-2).max(2)
 const angle = z.number().min(-30).max(30)
@@ -31,7 +27,10 @@ const input = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('fixture'),
     fixture: fixtureId,
-    error: z.strictObject({ along: metres, out: metres, drop: metres, yaw: angle, pitch: angle, roll: angle }),
+    error: z.strictObject({
+      ...{ along: metres, out: metres, drop: metres },
+      ...{ yaw: angle, pitch: angle, roll: angle, tiltZero: angle },
+    }),
   }),
 ])
 
@@ -52,7 +51,7 @@ function trueUpHang(show: Show, off: Off<'hang'>, environment: Environment): Out
   const refusal = belowFloor(known.name, origin)
   if (refusal) return refusal
   const draft = new Draft(show).set('hangPlace', id, 'origin', origin).set('hangPlace', id, 'yaw', yaw)
-  const left = keepTurned(show, draft, environment, off, ({ rigged }) => rigged.place.hang === off.hang)
+  const left = keepTurned(show, draft, environment)
   return done(draft, `true up ${known.name}${left}`)
 }
 
@@ -62,29 +61,8 @@ function trueUpFixture(show: Show, off: Off<'fixture'>, environment: Environment
   const place = show.all.fixturePlace.get(id)
   if (!rigged || !place) return refuse('no place here', { kind: 'fixture' }, 'fixture')
   const draft = new Draft(show).put('fixturePlace', id, { ...place, ...fixtureOff(place, off.error) })
-  const left = keepTurned(show, draft, environment, off, (sighting) => sighting.rigged.id === off.fixture)
+  const known = fixtureCorrectionOf(show, place.venue, place.fixture)
+  putFixtureCorrection(draft, { ...known, tiltZero: known.tiltZero + off.error.tiltZero })
+  const left = keepTurned(show, draft, environment)
   return done(draft, `true up fixture ${numberOfFixture(show, off.fixture)}${left}`)
-}
-
-/** Leaves heads that were touched up as they are turned; in words, how many touch-ups that takes away. */
-function keepTurned(
-  show: Show,
-  draft: Draft,
-  environment: Environment,
-  off: Off<'hang'> | Off<'fixture'>,
-  isMeant: (sighting: Sighting) => boolean,
-): string {
-  const { venue } = showRecordOf(show)
-  let gone = 0
-  for (const sighting of sightingsIn(show)) {
-    const { palette, rigged, isTouchedUp } = sighting
-    const known = show.all.touchUp.get(touchUpId(venue, palette, rigged.id))
-    if (!isTouchedUp || !known || !isMeant(sighting)) continue
-    const offset = missWith(off, sighting)
-    if (length(offset) < EXPLAINED) {
-      removeTouchUp(draft, known)
-      gone += 1
-    } else touchHere(show, draft, environment, { palette, fixture: rigged.id, touch: { offset, pan: 0, tilt: 0 } })
-  }
-  return gone === 0 ? '' : `; ${counted(gone, 'touch-up goes', 'touch-ups go')}`
 }

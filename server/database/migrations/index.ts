@@ -24,6 +24,7 @@ import * as darkMoves from './021_dark_moves'
 import * as venues from './022_venues'
 import * as passes from './023_passes'
 import * as outputs from './024_outputs'
+import * as survey from './025_survey'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -50,6 +51,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '022_venues': venues,
   '023_passes': passes,
   '024_outputs': outputs,
+  '025_survey': survey,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -16,6 +16,7 @@ import CuesInVenues from '../../../components/refocus/CuesInVenues.vue'
 import TakeOverView from '../../../components/refocus/TakeOverView.vue'
 import TouchUpTable from '../../../components/refocus/TouchUpTable.vue'
 import VenueSheet from '../../../components/refocus/VenueSheet.vue'
+import TrueUpView from '../../../components/survey/TrueUpView.vue'
 import BeginPass from '../../../components/pass/BeginPass.vue'
 import PassRoom from '../../../components/pass/PassRoom.vue'
 import PassSide from '../../../components/pass/PassSide.vue'
@@ -69,6 +70,7 @@ useEventListener('keydown', (event) => {
         <BeginPass :venue="venueInPlay" :palettes="palettes" />
       </div>
       <TouchUpTable v-else-if="room.view === 'touchUps'" :show="store.view" class="min-h-0 flex-1" />
+      <TrueUpView v-else-if="room.view === 'trueUp'" :show="store.view" class="min-h-0 flex-1" />
       <AnglesTable v-else-if="room.view === 'angles'" :show="store.view" class="min-h-0 flex-1" />
       <TakeOverView v-else-if="room.view === 'takeOver'" :show="store.view" class="min-h-0 flex-1" />
       <CuesInVenues v-else-if="room.view === 'cues'" :show="store.view" class="min-h-0 flex-1" />
