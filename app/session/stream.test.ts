@@ -43,6 +43,7 @@ beforeEach(() => {
   vi.stubGlobal('fetch', async () => new Response(JSON.stringify(answer.body), { status: answer.status }))
   stop = listenToShow(showId.parse('s'), () => revision, {
     entry: ({ seq }) => heard.push(seq),
+    tracked: (places) => heard.push(['tracked', ...places.keys()]),
     anew: () => heard.push('anew'),
     connection: (isThere) => heard.push(isThere),
     shutOut: ({ code }) => heard.push(code),

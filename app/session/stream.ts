@@ -2,6 +2,8 @@
 import type { Refusal } from '#core/commands/command'
 import type { JournalEntry } from '#core/journal/entry'
 import type { ShowId } from '#core/show/ids'
+import type { TrackedPlaces } from '#core/tracking/following'
+import { readTracked, trackedEvent } from '#core/tracking/told'
 import { SHUT_OUT } from './access'
 import { request } from './request'
 import type { UndoState } from '#core/journal/undoState'
@@ -12,6 +14,8 @@ interface StreamEvents {
   /** Too many were missed to be told: the show is to be fetched anew. */
   anew(): void
   connection(isThere: boolean): void
+  /** Where targets are that follow trackers. */
+  tracked(places: TrackedPlaces): void
   /** One may no longer be here, and why. */
   shutOut(why: Refusal): void
 }
@@ -40,6 +44,9 @@ export function listenToShow(id: ShowId, revision: () => number, on: StreamEvent
       on.entry(entry, undo)
     })
     opened.addEventListener('anew', () => on.anew())
+    opened.addEventListener('tracked', (event: MessageEvent<string>) => {
+      on.tracked(readTracked(trackedEvent.parse(JSON.parse(event.data))))
+    })
     return opened
   }
 

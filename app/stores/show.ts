@@ -15,12 +15,14 @@ import { useClock } from './clock'
 import { useConfirmed } from './confirmed'
 import { useMessages } from './messages'
 import { NOT_OPEN, useSending } from './sending'
+import { useTracked } from './tracked'
 
 export const useShow = defineStore('show', () => {
   const messages = useMessages()
   const clock = useClock()
   const sending = useSending()
   const ground = useConfirmed()
+  const tracked = useTracked()
   const { view, confirmed, revision, person, undoState } = storeToRefs(ground)
   const trouble = ref<Trouble | null>(null)
   const connected = ref(false)
@@ -59,6 +61,7 @@ export const useShow = defineStore('show', () => {
         undoState.value = undo
       },
       anew: () => void ground.fetchAnew(),
+      tracked: tracked.receive,
       connection: (isThere) => {
         connected.value = isThere
         sending.serverIs(id, isThere)
@@ -77,6 +80,7 @@ export const useShow = defineStore('show', () => {
   function close(next: ShowId | null) {
     wanted = next
     stopListening()
+    tracked.clear()
     ground.clear()
     trouble.value = null
   }

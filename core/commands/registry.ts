@@ -6,6 +6,12 @@ import { clearTouchUps } from './refocus/clearTouchUps'
 import { noteTouchUps } from './refocus/noteTouchUps'
 import { addOutput } from './output/addOutput'
 import { changeOutput } from './output/changeOutput'
+import { setTracking } from './outside/setTracking'
+import { followTracker } from './outside/followTracker'
+import { stopFollowing } from './outside/stopFollowing'
+import { setControlLine } from './outside/setControlLine'
+import { bindControl } from './outside/bindControl'
+import { unbindControls } from './outside/unbindControls'
 import { deleteOutput } from './output/deleteOutput'
 import { makeTouchUpsGood } from './refocus/makeTouchUpsGood'
 import { moveTargetByTouchUps } from './refocus/moveTargetByTouchUps'
@@ -288,6 +294,12 @@ const CHANGES = {
   setMaster,
   setNeutral,
   setNumberInCues,
+  setTracking,
+  followTracker,
+  stopFollowing,
+  setControlLine,
+  bindControl,
+  unbindControls,
   setPaletteInCues,
   setPaletteRole,
   setRestInCues,

@@ -77,9 +77,10 @@ function endsOf(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Looku
   const goals = new Map([...tracks].map(([attribute, on]) => [attribute, goalOf(on, now)]))
   const left = [...tracks].filter(([, { track }]) => track.move !== null)
   const to = pictureOfTracks(show, rigged, goals, base, now)
-  if (left.length === 0) return { from: to, to }
+  if (left.length === 0) return { from: to, stoodFirst: true, to }
   const starts = new Map([...goals, ...left.map(([attribute, on]) => [attribute, startOf(on, now)] as const)])
-  return { from: pictureOfTracks(show, rigged, starts, base, now), to }
+  const stoodFirst = [...starts.values()].every(({ track }) => track.move === null)
+  return { from: pictureOfTracks(show, rigged, starts, base, now), stoodFirst, to }
 }
 
 /** A picture between two, each attribute as far as its move is at its instant. */
@@ -119,12 +120,22 @@ export interface PictureEnd {
   held(fixture: FixtureId, attribute: Attribute): Track | null
 }
 
+/** What becomes of a picture that stands while what it is aimed at moves. */
+export type Follow = (standing: StageFixture) => StageFixture
+const asItStands: Follow = (standing) => standing
+
 /** One fixture at an instant, without what is brought out; null where it has no place here. */
-export function onItsWay(show: Show, moving: MovingFixture, end: PictureEnd, now: number): StageFixture | null {
+export function onItsWay(
+  show: Show,
+  moving: MovingFixture,
+  end: PictureEnd,
+  now: number,
+  follow: Follow = asItStands,
+): StageFixture | null {
   const rigged = rigOf(show).get(moving.id)
   if (!rigged) return null
-  const own = pictureOnWay(show, rigged, moving, end, now)
-  const bar = moving.bar && onItsWay(show, moving.bar, end, now)
+  const own = pictureOnWay(show, rigged, moving, end, now, follow)
+  const bar = moving.bar && onItsWay(show, moving.bar, end, now, follow)
   const picture = bar ? onBar(show, own, bar) : own
   const lights = moving.tracks.get(LEADING.light)
   const lit = lights && !end.held(moving.id, LEADING.light) ? litBy(show, lights, now) : null
@@ -136,6 +147,8 @@ interface Stretch {
   readonly since: number
   readonly until: number
   readonly from: StageFixture
+  /** Whether it set out from where it stood, and not on a way. */
+  readonly stoodFirst: boolean
   readonly to: StageFixture
   readonly moves: ReadonlyMap<Attribute, Move>
 }
@@ -149,17 +162,16 @@ function pictureOnWay(
   moving: MovingFixture,
   end: PictureEnd,
   now: number,
+  follow: Follow,
 ): StageFixture {
   const known = stretches.get(end) ?? new WeakMap<MovingFixture, Stretch>()
   stretches.set(end, known)
   const last = known.get(moving)
-  if (last && now >= last.since && now < last.until) return onStretch(show, rigged, last, now)
+  if (last && now >= last.since && now < last.until) return onStretch(show, rigged, last, now, follow)
   const tracks = tracksOf(rigged, moving, end, now)
-  if ([...tracks.values()].some(({ track }) => leansOnOthers(track)))
-    return pictureOfTracks(show, rigged, tracks, end.lookup, now)
   const fresh = stretchOf(show, rigged, tracks, end.lookup, now)
-  known.set(moving, fresh)
-  return onStretch(show, rigged, fresh, now)
+  if (![...tracks.values()].some(({ track }) => leansOnOthers(track))) known.set(moving, fresh)
+  return onStretch(show, rigged, fresh, now, follow)
 }
 
 /** Whether what a track comes to, or comes from, goes by what other lists do just then. */
@@ -171,12 +183,14 @@ function stretchOf(show: Show, rigged: RiggedFixture, tracks: TracksAt, base: Lo
   const moves = new Map([...tracks].flatMap(([attribute, { track }]) => (track.move ? [[attribute, track.move]] : [])))
   const arrives = ({ startsAt, lasts, stoppedAt }: Move) =>
     stoppedAt === null ? startsAt + Math.max(0, lasts) : Infinity
-  const { from, to } = endsOf(show, rigged, tracks, base, now)
-  return { since: now, until: Math.min(Infinity, ...[...moves.values()].map(arrives)), from, to, moves }
+  const ends = endsOf(show, rigged, tracks, base, now)
+  return { since: now, until: Math.min(Infinity, ...[...moves.values()].map(arrives)), ...ends, moves }
 }
 
-function onStretch(show: Show, rigged: RiggedFixture, { from, to, moves }: Stretch, now: number): StageFixture {
-  return moves.size === 0 ? to : between(show, rigged, from, to, moves, () => now)
+function onStretch(show: Show, rigged: RiggedFixture, stretch: Stretch, now: number, follow: Follow): StageFixture {
+  const { from, stoodFirst, to, moves } = stretch
+  if (moves.size === 0) return follow(to)
+  return between(show, rigged, stoodFirst ? follow(from) : from, follow(to), moves, () => now)
 }
 
 const overCues = new WeakMap<Show, Map<PersonId, PictureEnd>>()
@@ -201,28 +215,39 @@ function freshHandOver(show: Show, person: PersonId): PictureEnd {
 type Picture = ReadonlyMap<FixtureId, StageFixture>
 
 /** `settled` is the picture once everything has arrived: it comes back as it is when nothing moves. */
-function pictureAt(show: Show, person: PersonId, settled: Picture, now: number, end: PictureEnd): Picture {
+function pictureAt(
+  show: Show,
+  person: PersonId,
+  settled: Picture,
+  now: number,
+  end: PictureEnd,
+  follow?: Follow,
+): Picture {
   const moving = onTheMove(show, end.people, now)
   if (moving.length === 0) return settled
   const see = bringingOut(show, person, end.lookup)
   const picture = new Map(settled)
   for (const fixture of moving) {
-    const plain = onItsWay(show, fixture, end, now)
-    if (plain) picture.set(fixture.id, see(plain))
+    const plain = onItsWay(show, fixture, end, now, follow)
+    if (!plain) continue
+    // Where only the cell moves, its bar may still follow.
+    const bar = follow && !fixture.bar && plain.rigged.bar ? settled.get(plain.rigged.bar.id) : undefined
+    picture.set(fixture.id, see(bar ? onBar(show, plain, bar) : plain))
   }
   return picture
 }
 
-/** The stage as a person sees it at an instant, milliseconds by the server's clock. */
-export function stagePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
-  return pictureAt(show, person, settled, now, handOver(show, person))
+/** The stage as a person sees it at an instant, milliseconds by the server's clock; what is settled may have been turned by `follow`. */
+export function stagePictureAt(show: Show, person: PersonId, settled: Picture, now: number, follow?: Follow): Picture {
+  return pictureAt(show, person, settled, now, handOver(show, person), follow)
 }
 
 /** What the cues alone show at an instant. */
-export function cuePictureAt(show: Show, person: PersonId, settled: Picture, now: number): Picture {
-  return pictureAt(show, person, settled, now, {
+export function cuePictureAt(show: Show, person: PersonId, settled: Picture, now: number, follow?: Follow): Picture {
+  const end = {
     people: [],
     lookup: underChecks(show, cueLookup(show)),
-    held: (fixture, attribute) => checkedTrack(show, fixture, attribute),
-  })
+    held: (fixture: FixtureId, attribute: Attribute) => checkedTrack(show, fixture, attribute),
+  }
+  return pictureAt(show, person, settled, now, end, follow)
 }

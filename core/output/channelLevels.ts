@@ -8,7 +8,7 @@ import { UNIVERSE_SIZE } from '../patch/span'
 import { amountAt, amountSet } from '../hand/standing'
 import { onTheMove } from '../cues/arrivals'
 import { audienceView, type AudienceView } from '../cues/audienceView'
-import { onItsWay } from '../cues/stageAt'
+import { onItsWay, type Follow } from '../cues/stageAt'
 import type { MovingFixture } from '../cues/playback'
 import type { Track } from '../cues/track'
 import { pictureOf, type StageFixture } from '../cues/onStage'
@@ -20,6 +20,8 @@ import type { RiggedFixture } from '../show/rig'
 import type { Show } from '../show/show'
 import { madeColour, partsOf, restParts, slotShown } from '../show/colours'
 import { numberOf, type Amount, type PlainColour } from '../show/values'
+import { isFollower, type Followers } from '../tracking/followers'
+import type { TrackedPlaces } from '../tracking/following'
 import { channelLevel, levelsOf, type ChannelSource } from './channelFunction'
 import { bytesOf, patchedIn, type Patched } from './patched'
 
@@ -36,29 +38,99 @@ const settled = new WeakMap<Show, Universes>()
  */
 export function channelLevels(show: Show, now: number): Universes {
   const view = audienceView(show)
-  const known = settled.get(show) ?? settledLevels(show, view)
-  settled.set(show, known)
+  const known = standingLevels(show, view)
   const moving = onTheMove(show, view.people, now)
   if (moving.length === 0) return known
-  const universes = new Map(known)
-  const copied = new Set<number>()
-  for (const fixture of moving) {
-    const patched = patchedIn(show).get(fixture.id)
-    const levels = patched && universes.get(patched.universe)
-    const picture = patched && onItsWay(show, fixture, view, now)
-    if (!patched || !levels || !picture) continue
-    const own = copied.has(patched.universe) ? levels : levels.slice()
-    copied.add(patched.universe)
-    universes.set(patched.universe, own)
-    const amount = (attribute: Attribute) => amountAt(show, fixture, attribute, view, now)
-    const moves = rolesOnTheMove(patched.rigged, fixture, view)
-    writeFixture(own, patched, sourceOf(view.see(picture), amount), view.isBroughtOut(fixture.id), moves)
+  const universes = new Written(known)
+  for (const fixture of moving) writeMoving(show, view, fixture, now, universes)
+  return universes.all
+}
+
+/** The same, with every head that is aimed at what a tracker moves turned after it. */
+export function followedLevels(show: Show, now: number, places: TrackedPlaces, followers: Followers): Universes {
+  const view = audienceView(show)
+  const universes = new Written(standingLevels(show, view))
+  const follow = followers.at(show, places)
+  const moving = onTheMove(show, view.people, now)
+  const areMoving = new Set(moving.map(({ id }) => id))
+  for (const { patched, picture, source } of standingFollowers(show, view, places)) {
+    if (areMoving.has(patched.rigged.id)) continue
+    const levels = universes.of(patched.universe)
+    const turned = view.see(follow(picture))
+    if (levels) writeFixture(levels, patched, source(turned), view.isBroughtOut(patched.rigged.id), TURNING_ROLES)
   }
-  return universes
+  for (const fixture of moving) writeMoving(show, view, fixture, now, universes, follow)
+  return universes.all
+}
+
+/** Universes of which those that are written to are copies. */
+class Written {
+  readonly all: Map<number, Uint8Array>
+  readonly #copied = new Set<number>()
+
+  constructor(known: Universes) {
+    this.all = new Map(known)
+  }
+
+  /** A universe to write to; undefined where there is none. */
+  of(universe: number): Uint8Array | undefined {
+    const levels = this.all.get(universe)
+    if (!levels || this.#copied.has(universe)) return levels
+    this.#copied.add(universe)
+    const own = levels.slice()
+    this.all.set(universe, own)
+    return own
+  }
+}
+
+/** Writes what of a fixture is on its way; with what it follows, also how it is turned. */
+function writeMoving(
+  show: Show,
+  view: AudienceView,
+  fixture: MovingFixture,
+  now: number,
+  universes: Written,
+  follow?: Follow,
+) {
+  const patched = patchedIn(show).get(fixture.id)
+  const levels = patched && universes.of(patched.universe)
+  const picture = patched && onItsWay(show, fixture, view, now, follow)
+  if (!patched || !levels || !picture) return
+  const amount = (attribute: Attribute) => amountAt(show, fixture, attribute, view, now)
+  const moves = rolesOnTheMove(patched.rigged, fixture, view)
+  const written = follow ? new Set([...moves, ...TURNING]) : moves
+  writeFixture(levels, patched, sourceOf(view.see(picture), amount), view.isBroughtOut(fixture.id), written)
+}
+
+/** A fixture that stands aimed at what may move. */
+interface StandingFollower {
+  readonly patched: Patched
+  readonly picture: StageFixture
+  readonly source: (picture: StageFixture) => ChannelSource
+}
+const followersIn = new WeakMap<Show, readonly StandingFollower[]>()
+
+function standingFollowers(show: Show, view: AudienceView, places: TrackedPlaces): readonly StandingFollower[] {
+  const known = followersIn.get(show) ?? findFollowers(show, view, places)
+  followersIn.set(show, known)
+  return known
+}
+
+function findFollowers(show: Show, view: AudienceView, places: TrackedPlaces): StandingFollower[] {
+  const found: StandingFollower[] = []
+  for (const patched of patchedIn(show).values()) {
+    const { rigged } = patched
+    const picture = rigged.bar ? null : pictureOf(show, rigged, view.lookup)
+    if (!picture || !isFollower(picture, places)) continue
+    const amount = (attribute: Attribute) => amountSet(show, rigged, attribute, view.seen)
+    found.push({ patched, picture, source: (turned) => sourceOf(turned, amount) })
+  }
+  return found
 }
 
 /** What a head drives as it turns: its axes, and its zoom where a pool stays as large as it is. */
 const TURNING = ['pan', 'tilt', LEADING.width] as const
+const TURNING_ROLES: ReadonlySet<ChannelRole> = new Set(TURNING)
 /** What a colour drives: the parts that mix it, or the wheel. */
 const colourRoles = (type: FixtureType): readonly ChannelRole[] => (type.mixing ? partsOf(type) : [LEADING.glass])
 
@@ -91,6 +163,12 @@ function saysAnyOf(roles: ReadonlySet<ChannelRole>, { functions, dims }: Channel
     (dims && roles.has(LEADING.light)) ||
     functions.some(({ does, when }) => roles.has(does) || (when !== null && roles.has(when.attribute)))
   )
+}
+
+function standingLevels(show: Show, view: AudienceView): Universes {
+  const known = settled.get(show) ?? settledLevels(show, view)
+  settled.set(show, known)
+  return known
 }
 
 function settledLevels(show: Show, view: AudienceView): Universes {

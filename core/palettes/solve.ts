@@ -12,7 +12,6 @@ import { anglesIn } from '../show/perVenue'
 import { aimPoint, type Targets } from '../show/targets'
 import type { AimValue, PlainValue } from '../show/values'
 import { landingOn } from '../venue/landing'
-import type { Stage } from '../venue/stage'
 import type { Surfaces } from '../venue/surfaces'
 
 /**
@@ -32,7 +31,7 @@ export interface SolvedPosition {
 /** Solves an aim or angles for a mounted head. `reference` matters to aims without a stored choice. */
 export function solvePosition(
   mount: Mount,
-  { targets, surfaces }: Stage,
+  { targets, surfaces }: { readonly targets: Targets; readonly surfaces: Surfaces },
   value: PlainValue | null,
   reference: Pose,
 ): SolvedPosition {

@@ -7,6 +7,7 @@ import type { EntityOf } from './kinds'
 export { DIMMER_CURVES, plainChannel } from './entities/channels'
 export * from './entities/cues'
 export * from './entities/outputs'
+export * from './entities/outside'
 export * from './entities/palettes'
 export * from './entities/passes'
 export * from './entities/people'
@@ -27,6 +28,10 @@ export type Palette = EntityOf['palette']
 export type PaletteValue = EntityOf['paletteValue']
 export type TouchUp = EntityOf['touchUp']
 export type Output = EntityOf['output']
+export type Tracking = EntityOf['tracking']
+export type TrackedTarget = EntityOf['trackedTarget']
+export type ControlLine = EntityOf['controlLine']
+export type ControlBinding = EntityOf['controlBinding']
 export type HangCorrection = EntityOf['hangCorrection']
 export type FixtureCorrection = EntityOf['fixtureCorrection']
 export type Pass = EntityOf['pass']

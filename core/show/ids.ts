@@ -12,6 +12,7 @@ export const venueId = text.brand<'VenueId'>()
 export const passId = text.brand<'PassId'>()
 export const outputId = text.brand<'OutputId'>()
 export const sightingId = text.brand<'SightingId'>()
+export const controlBindingId = text.brand<'ControlBindingId'>()
 export const fixtureTypeId = text.brand<'FixtureTypeId'>()
 export const fixtureModeId = text.brand<'FixtureModeId'>()
 export const layerId = text.brand<'LayerId'>()
@@ -37,6 +38,7 @@ export type VenueId = z.infer<typeof venueId>
 export type PassId = z.infer<typeof passId>
 export type OutputId = z.infer<typeof outputId>
 export type SightingId = z.infer<typeof sightingId>
+export type ControlBindingId = z.infer<typeof controlBindingId>
 export type FixtureTypeId = z.infer<typeof fixtureTypeId>
 export type FixtureModeId = z.infer<typeof fixtureModeId>
 export type LayerId = z.infer<typeof layerId>
@@ -50,6 +52,9 @@ export type PaletteId = z.infer<typeof paletteId>
 export type CueListId = z.infer<typeof cueListId>
 export type CueId = z.infer<typeof cueId>
 export type CueNoteId = z.infer<typeof cueNoteId>
+
+/** A show has one line of controls, by this id. */
+export const CONTROL_LINE = 'osc'
 
 /** Ids read back from the keys of the show's own maps: they were checked when they were written. */
 export const asPersonId = (key: string): PersonId => personId.parse(key)
@@ -65,6 +70,7 @@ export const asHangId = (key: string): HangId => hangId.parse(key)
 export const asVenueId = (key: string): VenueId => venueId.parse(key)
 export const asOutputId = (key: string): OutputId => outputId.parse(key)
 export const asSightingId = (key: string): SightingId => sightingId.parse(key)
+export const asControlBindingId = (key: string): ControlBindingId => controlBindingId.parse(key)
 export const asPassId = (key: string): PassId => passId.parse(key)
 export const asSetPieceId = (key: string): SetPieceId => setPieceId.parse(key)
 export const asFixtureTypeId = (key: string): FixtureTypeId => fixtureTypeId.parse(key)

@@ -20,12 +20,14 @@ import {
 } from './compositeIds'
 import * as cues from './entities/cues'
 import * as outputs from './entities/outputs'
+import * as outside from './entities/outside'
 import * as palettes from './entities/palettes'
 import * as passes from './entities/passes'
 import * as people from './entities/people'
 import * as rig from './entities/rig'
 import * as stage from './entities/stage'
 import * as survey from './entities/survey'
+import { CONTROL_LINE } from './ids'
 import { goesWith, holds, kind, mayPointAt, type KindDeclaration, type WhenGone } from './kindDeclaration'
 
 const VALUE = [
@@ -269,6 +271,39 @@ const DECLARED = {
     concerns: 'moment',
     references: {},
     unique: ['name'],
+  }),
+  tracking: kind(outside.tracking, {
+    words: ['line of trackers', 'lines of trackers'],
+    table: 'tracking',
+    register: 'fields',
+    concerns: 'moment',
+    references: { venue: goesWith('venue') },
+    id: ({ venue }) => venue,
+    partOf: 'venue',
+  }),
+  trackedTarget: kind(outside.trackedTarget, {
+    words: ['target that follows a tracker', 'targets that follow trackers'],
+    table: 'tracked_target',
+    register: 'fields',
+    references: { target: goesWith('target') },
+    id: ({ target }) => target,
+    partOf: 'target',
+  }),
+  controlLine: kind(outside.controlLine, {
+    words: ['line of controls', 'lines of controls'],
+    table: 'control_line',
+    register: 'fields',
+    concerns: 'moment',
+    references: { person: mayPointAt('person') },
+    id: () => CONTROL_LINE,
+  }),
+  controlBinding: kind(outside.controlBinding, {
+    words: ['control', 'controls'],
+    table: 'control_binding',
+    register: 'whole',
+    concerns: 'moment',
+    references: { list: goesWith('cueList'), output: goesWith('output'), palette: goesWith('palette') },
+    unique: ['address'],
   }),
   recordedFixture: kind(palettes.recordedFixture, {
     words: ['fixture a palette was recorded with', 'fixtures palettes were recorded with'],

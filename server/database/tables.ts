@@ -36,6 +36,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
   pass: { startedAt: whole('started_at') },
   passCheck: { at: whole('at') },
   cueNote: { at: whole('at') },
+  tracking: { origin: point('origin') },
   sighting: { place: point('place'), at: whole('at') },
   cueList: { number: decimal('number'), pausedAt: whole('paused_at') },
   cue: { number: decimal('number') },

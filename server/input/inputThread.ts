@@ -4,10 +4,13 @@ import { parentPort } from 'node:worker_threads'
 import { PROTOCOLS } from '#core/show/entities'
 import { Ear } from './ear'
 import type { FromInputThread, ToInputThread } from './threadMessages'
+import { TrackerEar } from './trackerEar'
 
 /** Levels that changed are told so often, and what was heard, milliseconds. */
 const LEVELS_EVERY = 40
 const TELL_EVERY = 1000
+/** Where trackers are is told in time for every frame that goes out, milliseconds. */
+const PLACES_EVERY = 12
 
 interface Listening {
   readonly ear: Ear
@@ -18,12 +21,29 @@ interface Listening {
 const listening = new Map<string, Listening>()
 const tell = (message: FromInputThread) => parentPort?.postMessage(message)
 
+const tracking = new Map<string, TrackerEar>()
+
 parentPort?.on('message', (message: ToInputThread) => {
+  if (message.kind === 'track' || message.kind === 'stop tracking') return track(message.from, message.kind === 'track')
   listening.get(message.from)?.ear.close()
   listening.delete(message.from)
   if (message.kind === 'listen')
     listening.set(message.from, { ear: new Ear(message.from, message.universes), told: new Map() })
 })
+
+function track(from: string, isWanted: boolean): void {
+  if (isWanted === tracking.has(from)) return
+  tracking.get(from)?.close()
+  if (isWanted) tracking.set(from, new TrackerEar(from))
+  else tracking.delete(from)
+}
+
+setInterval(() => {
+  for (const [from, ear] of tracking) {
+    const trackers = ear.takePlaces()
+    if (trackers.length > 0) tell({ from, trackers })
+  }
+}, PLACES_EVERY)
 
 setInterval(() => {
   for (const [from, one] of listening) {
@@ -45,6 +65,7 @@ setInterval(() => {
   const busy = performance.eventLoopUtilization()
   const load = performance.eventLoopUtilization(busy, busyBefore).utilization
   busyBefore = busy
+  for (const [from, ear] of tracking) tell({ from, told: ear.tell() })
   for (const [from, { ear, told }] of listening) {
     tell({ from, heard: ear.tell(), load })
     for (const key of told.keys()) if (!isHeard(ear, key)) told.delete(key)

@@ -2,7 +2,8 @@
 import { Worker } from 'node:worker_threads'
 import type { Protocol } from '#core/show/entities'
 import { log } from '../http/log'
-import type { FromInputThread, ToInputThread } from './threadMessages'
+import type { TrackerPlace } from '#core/tracking/wire/psn'
+import type { FromInputThread, ToInputThread, TrackersTold } from './threadMessages'
 
 export type Heard = Extract<FromInputThread, { readonly heard: unknown }>
 
@@ -11,6 +12,13 @@ export interface InputListener {
   levels(changed: readonly (readonly [Protocol, number, Uint8Array])[]): void
   /** What was heard in the last second. */
   heard(told: Heard): void
+}
+
+export interface TrackerListener {
+  /** Where trackers are, in their own frame, as they say it. */
+  trackers(places: readonly TrackerPlace[]): void
+  /** What they are called, and why they cannot be heard, each second. */
+  told?(told: TrackersTold): void
 }
 
 interface Interface {
@@ -22,6 +30,7 @@ const TRY_AGAIN = 1000
 
 export class Inputs {
   readonly #interfaces = new Map<string, Interface>()
+  readonly #trackerListeners = new Map<string, Set<TrackerListener>>()
   #thread: Worker | null = null
   #isClosed = false
 
@@ -43,10 +52,33 @@ export class Inputs {
     }
   }
 
+  /** Listens to trackers on an interface, by its address; returns how to stop. */
+  track(from: string, listener: TrackerListener): () => void {
+    const listeners = this.#trackerListeners.get(from) ?? new Set()
+    this.#trackerListeners.set(from, listeners)
+    listeners.add(listener)
+    this.#tell({ kind: 'track', from })
+    return () => {
+      listeners.delete(listener)
+      if (listeners.size > 0 || this.#trackerListeners.get(from) !== listeners) return
+      this.#trackerListeners.delete(from)
+      this.#thread?.postMessage({ kind: 'stop tracking', from } satisfies ToInputThread)
+    }
+  }
+
   #listen(from: string): void {
     const universes = [...new Set([...(this.#interfaces.get(from)?.listeners.values() ?? [])].flat())]
+    this.#tell({ kind: 'listen', from, universes })
+  }
+
+  #tell(message: ToInputThread): void {
     this.#thread ??= this.#begin()
-    this.#thread.postMessage({ kind: 'listen', from, universes } satisfies ToInputThread)
+    this.#thread.postMessage(message)
+  }
+
+  #beginAgain(): void {
+    for (const from of this.#interfaces.keys()) this.#listen(from)
+    for (const from of this.#trackerListeners.keys()) this.#tell({ kind: 'track', from })
   }
 
   #begin(): Worker {
@@ -56,13 +88,14 @@ export class Inputs {
     thread.on('error', (error) => log.error(error, 'the listening thread failed'))
     thread.on('exit', () => {
       if (this.#thread === thread) this.#thread = null
-      if (!this.#isClosed)
-        setTimeout(() => [...this.#interfaces.keys()].forEach((from) => this.#listen(from)), TRY_AGAIN).unref()
+      if (!this.#isClosed) setTimeout(() => this.#beginAgain(), TRY_AGAIN).unref()
     })
     return thread
   }
 
   #hear(message: FromInputThread): void {
+    if ('trackers' in message) return this.#eachTracking(message.from, (one) => one.trackers(message.trackers))
+    if ('told' in message) return this.#eachTracking(message.from, (one) => one.told?.(message.told))
     const known = this.#interfaces.get(message.from)
     if (!known) return
     if ('heard' in message) {
@@ -73,9 +106,14 @@ export class Inputs {
     for (const listener of known.listeners.keys()) listener.levels(message.levels)
   }
 
+  #eachTracking(from: string, tell: (listener: TrackerListener) => void): void {
+    for (const listener of this.#trackerListeners.get(from) ?? []) tell(listener)
+  }
+
   async close(): Promise<void> {
     this.#isClosed = true
     this.#interfaces.clear()
+    this.#trackerListeners.clear()
     await this.#thread?.terminate()
   }
 }

@@ -5,6 +5,7 @@
 import { performance } from 'node:perf_hooks'
 import { parentPort } from 'node:worker_threads'
 import type { ShowId } from '#core/show/ids'
+import type { TrackedPlaces } from '#core/tracking/following'
 import { Frames } from './frames'
 import type { FromThread, ToThread } from './threadMessages'
 import { Wire } from './wire/wire'
@@ -29,6 +30,8 @@ parentPort?.on('message', (message: ToThread) => {
       return open(message)
     case 'changes':
       return known?.frames.apply(message.changes)
+    case 'trackers':
+      return known?.frames.hear(message.trackers)
     case 'send':
       return known && send(known, message.installation)
     case 'hold':
@@ -45,6 +48,7 @@ function open({ show, all, ahead }: Extract<ToThread, { kind: 'open' }>): void {
   known?.frames.close()
   const hooks = {
     changed: (changed: Extract<FromThread, { changed: unknown }>['changed']) => tell({ show, changed }),
+    places: (places: TrackedPlaces) => tell({ show, places }),
     frame: (...now: Parameters<Wire['send']>) => worked.get(show)?.wire?.send(...now),
     failed: (error: unknown) => tell({ show, fault: error instanceof Error ? error.message : String(error) }),
   }

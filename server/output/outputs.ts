@@ -3,9 +3,12 @@ import { Worker } from 'node:worker_threads'
 import type { Universes } from '#core/output/channelLevels'
 import type { SendingStatus } from '#core/output/sendingStatus'
 import type { ShowId } from '#core/show/ids'
+import type { TrackedPlaces } from '#core/tracking/following'
 import type { DatabaseClock } from '../database/databaseClock'
 import { log } from '../http/log'
 import type { LiveShow } from '../shows/liveShow'
+import type { Inputs } from '../input/inputs'
+import { trackWhileWanted } from '../input/trackWhileWanted'
 import type { FromThread, ToThread } from './threadMessages'
 
 /** Who hears of the output of a show. */
@@ -14,6 +17,8 @@ export interface OutputListener {
   levels(changed: Universes): void
   /** How sending goes, each second. */
   status?(status: SendingStatus): void
+  /** Where what follows trackers is, frame by frame while it moves. */
+  places?(places: TrackedPlaces): void
 }
 
 /** A show that is listened to, or sent. */
@@ -22,7 +27,10 @@ interface Heard {
   readonly listeners: Set<OutputListener>
   readonly last: Map<number, Uint8Array>
   readonly unsubscribe: () => void
+  /** Ends listening to trackers. */
+  readonly untrack: () => void
   status: SendingStatus | null
+  places: TrackedPlaces
 }
 
 /** How long to wait before a thread that failed is begun again, milliseconds. */
@@ -39,6 +47,7 @@ export class Outputs {
   readonly #module: URL
   readonly #clock: DatabaseClock
   readonly #installation: string
+  readonly #trackers: Pick<Inputs, 'track'>
   readonly #heard = new Map<ShowId, Heard>()
   /** Who sends a show, as far as is known here; nobody where it is left out. */
   readonly #senders = new Map<ShowId, SendingStatus['by']>()
@@ -46,7 +55,8 @@ export class Outputs {
   #isClosed = false
 
   /** `module` is the thread's script, started when it is needed for the first time; receivers know what is sent by `installation`. */
-  constructor(module: URL, clock: DatabaseClock, installation: string) {
+  constructor(module: URL, clock: DatabaseClock, installation: string, trackers: Pick<Inputs, 'track'>) {
+    this.#trackers = trackers
     this.#module = module
     this.#clock = clock
     this.#installation = installation
@@ -58,6 +68,7 @@ export class Outputs {
     heard.listeners.add(listener)
     if (heard.last.size > 0) listener.levels(heard.last)
     listener.status?.(heard.status ?? { ...QUIET, by: this.#senderOf(heard) })
+    if (heard.places.size > 0) listener.places?.(heard.places)
     return () => {
       heard.listeners.delete(listener)
       this.#closeUnused(heard)
@@ -94,7 +105,12 @@ export class Outputs {
       entry: ({ changes }) => this.#tell({ kind: 'changes', show, changes }),
       reloaded: () => this.#tellWhole(live),
     })
-    const heard: Heard = { live, listeners: new Set(), last: new Map(), unsubscribe, status: null }
+    const untrack = trackWhileWanted(live, this.#trackers, {
+      trackers: (trackers) => this.#tell({ kind: 'trackers', show, trackers }),
+    })
+    const heard: Heard = {
+      ...{ live, listeners: new Set(), last: new Map(), unsubscribe, untrack, status: null, places: new Map() },
+    }
     this.#heard.set(show, heard)
     this.#tellWhole(live)
     return heard
@@ -105,10 +121,11 @@ export class Outputs {
   }
 
   #closeUnused(heard: Heard): void {
-    const { live, listeners, unsubscribe } = heard
+    const { live, listeners, unsubscribe, untrack } = heard
     if (listeners.size > 0 || this.#senderOf(heard) === 'here') return
     const show = live.show.id
     unsubscribe()
+    untrack()
     this.#heard.delete(show)
     this.#tell({ kind: 'close', show })
   }
@@ -149,6 +166,11 @@ export class Outputs {
     if (!heard) return
     if ('status' in message)
       return this.#setStatus(heard, { ...message.status, by: this.#senderOf(heard), trouble: null })
+    if ('places' in message) {
+      heard.places = message.places
+      for (const listener of heard.listeners) listener.places?.(message.places)
+      return
+    }
     const { changed } = message
     for (const [universe, levels] of changed) heard.last.set(universe, levels)
     for (const listener of heard.listeners) listener.levels(changed)
@@ -162,7 +184,10 @@ export class Outputs {
   /** Ends the thread when it has said goodbye to receivers. */
   async close(): Promise<void> {
     this.#isClosed = true
-    for (const { unsubscribe } of this.#heard.values()) unsubscribe()
+    for (const { unsubscribe, untrack } of this.#heard.values()) {
+      unsubscribe()
+      untrack()
+    }
     this.#heard.clear()
     const thread = this.#thread
     if (!thread) return

@@ -62,8 +62,8 @@ export class ShowRegistry {
     this.knex = knex
     this.installation = installation
     this.clock = new DatabaseClock()
-    this.outputs = new Outputs(outputThread, this.clock, installation)
     this.inputs = new Inputs(inputThread)
+    this.outputs = new Outputs(outputThread, this.clock, installation, this.inputs)
     this.#announcements = new Announcements(address, this.clock, {
       hear: (payload) => this.#catchUp(readAnnouncement(payload)),
       missed: () => [...this.#open.keys()].forEach((show) => this.#catchUp({ show, revision: Infinity })),

@@ -45,7 +45,8 @@ function seenToTurn(standIn: Page, head: string): Promise<void> {
   return standIn.getByRole('region', { name: 'Tape measure' }).evaluate(
     (tape, name) =>
       new Promise<void>((done) => {
-        const row = () => [...tape.querySelectorAll('tbody tr')].find((one) => one.firstElementChild?.textContent === name)
+        const row = () =>
+          [...tape.querySelectorAll('tbody tr')].find((one) => one.firstElementChild?.textContent === name)
         const watching = new MutationObserver(() => {
           if (!(row()?.textContent ?? 'turning').includes('turning')) return
           watching.disconnect()

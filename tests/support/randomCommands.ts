@@ -29,6 +29,7 @@ const KIND_OF: Readonly<Record<string, Kind>> = {
   layer: 'layer',
   hang: 'hang',
   sightings: 'sighting',
+  bindings: 'controlBinding',
   letGo: 'fixture',
   setPiece: 'setPiece',
   target: 'target',

@@ -29,6 +29,7 @@ export function richDesk(): Desk {
   beginPass(desk)
   addOutputs(desk)
   addSurvey(desk)
+  addOutside(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
   desk.level('71.3-5', 'intensity', 0.4)
@@ -161,6 +162,16 @@ function addSurvey(desk: Desk): void {
     as: 'correction',
   })
   desk.do('switchVenue', { venue: home })
+}
+
+/** The mark follows a tracker, listened to at home; controls are not, but two of them have addresses of their own. */
+function addOutside(desk: Desk): void {
+  desk.do('setTracking', { isOn: true, turn: 90, depth: 'downstage', origin: vec3(0.5, -1, 0) })
+  desk.do('followTracker', { target: desk.choose.target('Mark'), tracker: 4, whenLost: 'goes back' })
+  desk.do('setControlLine', { answerTo: ['10.0.0.9'] })
+  const nothing = { list: null, output: null, palette: null, axis: null, metres: 0.1 }
+  desk.do('bindControl', { ...nothing, address: '/desk/1', does: 'recall', palette: desk.choose.palette(1) })
+  desk.do('bindControl', { ...nothing, address: '/desk/wheel', does: 'nudge', axis: 'x' })
 }
 
 /** A pass at home in which something is right, taken, noted and cannot be done; a note on a cue. */

@@ -12,10 +12,11 @@ const LAYERS = [
   ['hand', 'travel'],
   ['groups'],
   ['patch'],
+  ['tracking'],
   ['refocus', 'survey', 'rig', 'output', 'history', 'find'],
   ['standIn'],
   ['commands'],
-  ['exchange', 'access'],
+  ['exchange', 'access', 'control'],
 ]
 /** What core takes that is not its own: pure computation, nothing of a machine. */
 const TAKEN_BY_CORE = ['zod', 'fast-deep-equal', 'd3-array', 'd3-polygon', 'poly-decomp-es', 'culori/fn', 'ml-matrix']

@@ -11,6 +11,7 @@ import { usePlanView, type Extent } from '../../composables/stage/usePlanView'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import NearnessButtons from './NearnessButtons.vue'
+import TrackedMarks from './TrackedMarks.vue'
 import { pathOf } from './svgPath'
 
 const props = defineProps<{
@@ -79,6 +80,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
         <!-- Where nothing is drawn on an upper sheet, the pointer reaches the lower one. -->
         <svg class="pointer-events-none absolute inset-0 size-full">
           <g class="pointer-events-auto"><slot :pointer="pointer" /></g>
+          <TrackedMarks />
           <path v-if="guides" :d="guides" class="stroke-shoal" stroke-dasharray="2 3" />
           <path
             v-if="stage.line"

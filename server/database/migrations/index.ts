@@ -25,6 +25,7 @@ import * as venues from './022_venues'
 import * as passes from './023_passes'
 import * as outputs from './024_outputs'
 import * as survey from './025_survey'
+import * as outside from './026_outside'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -52,6 +53,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '023_passes': passes,
   '024_outputs': outputs,
   '025_survey': survey,
+  '026_outside': outside,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

@@ -1,9 +1,10 @@
 /**
- * Every change of a show, as it happens. A page says the last revision it has, by itself or by the
+ * Every change of a show, as it happens, and where targets are that follow trackers. A page says the last revision it has, by itself or by the
  * number of the last event it got, and is first told what it missed.
  */
 import { getRequestHeader } from 'h3'
 import { z } from 'zod'
+import { writeTracked } from '#core/tracking/told'
 import { entriesSince } from '../../../database/journalRepository'
 import { defineApi, queryOf } from '../../../http/api'
 import { log } from '../../../http/log'
@@ -11,6 +12,7 @@ import { personOf } from '../../../access/guest'
 import { showOf } from '../../../http/showOf'
 import { answerWithLine } from '../../../http/streams'
 import { EntryFeed } from '../../../live/entryFeed'
+import { feedTracked } from '../../../live/trackedFeed'
 import { useShowRegistry } from '../../../shows/useShowRegistry'
 
 const revision = z.coerce.number().int().min(0)
@@ -21,7 +23,7 @@ export default defineApi(async (event) => {
   const last = revision.safeParse(getRequestHeader(event, 'last-event-id') || undefined)
   const live = await showOf(event)
   const person = await personOf(event)
-  const { knex } = await useShowRegistry()
+  const { knex, outputs } = await useShowRegistry()
   return answerWithLine(event, (line) => {
     const feed = new EntryFeed(live, last.success ? last.data : since, {
       entriesSince: (seq, most) => entriesSince(knex, live.show.id, seq, most),
@@ -35,6 +37,12 @@ export default defineApi(async (event) => {
         void line.close()
       },
     })
-    return () => feed.stop()
+    const stopTracked = feedTracked(live, outputs, (places) => {
+      void line.push({ event: 'tracked', data: JSON.stringify(writeTracked(places)) })
+    })
+    return () => {
+      feed.stop()
+      stopTracked()
+    }
   })
 })

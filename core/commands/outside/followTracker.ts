@@ -1,0 +1,20 @@
+/** Has a target follow a tracker, or changes how it does. */
+import { Draft } from '../../show/draft'
+import { followFields } from '../../show/entities'
+import { targetId } from '../../show/ids'
+import { USUAL_FOLLOWING } from '../../tracking/tracked'
+import { command, done } from '../command'
+import { gone } from '../shared/refusals'
+
+export const followTracker = command({
+  input: followFields.partial().extend({ target: targetId }),
+  undoable: true,
+  run(show, { target, ...fields }) {
+    const known = show.all.target.get(target)
+    if (!known) return gone('target', 'target')
+    const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined))
+    const following = { ...(show.all.trackedTarget.get(target) ?? USUAL_FOLLOWING), ...given, target }
+    const draft = new Draft(show).put('trackedTarget', target, following)
+    return done(draft, `${known.name} follows tracker ${following.tracker}`)
+  },
+})
