@@ -12,6 +12,8 @@ export const OUTPUT_VIEWS = [
   { key: 'out', name: 'As it goes out' },
   { key: 'in', name: 'As it comes in' },
   { key: 'beside', name: 'Received beside ours' },
+  { key: 'trackers', name: 'Trackers' },
+  { key: 'controls', name: 'Controls' },
 ] as const
 export type OutputView = (typeof OUTPUT_VIEWS)[number]['key']
 
@@ -30,7 +32,7 @@ export const useInputRoom = defineStore('inputRoom', () => {
   /** What goes out from here, by universe. */
   const ours = shallowRef<Levels | null>(null)
 
-  const isListening = computed(() => view.value !== 'out')
+  const isListening = computed(() => view.value === 'in' || view.value === 'beside')
   /** What comes in, by the universes of the show. */
   const levels = computed<Levels>(() => {
     const all = heardLevels.value?.get(protocol.value) ?? new Map<number, Uint8Array>()

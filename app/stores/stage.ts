@@ -10,13 +10,12 @@ import type { FixtureId, PaletteId, TargetId } from '#core/show/ids'
 import { ORIGIN, type Vec3 } from '#core/geometry/vector'
 import type { SnappedPoint } from '#core/rig/snap'
 import type { Show } from '#core/show/show'
-import { followedPicture, Followers } from '#core/tracking/followers'
 import { useClock } from './clock'
 import { useProposal } from './proposal'
 import { useDeferred } from './deferred'
 import { useSelection } from './selection'
 import { useShow } from './show'
-import { useTracked } from './tracked'
+import { useFollowedPicture } from './tracked'
 
 export type Tool = 'select' | 'lasso' | 'aim' | 'move' | 'lens' | 'line'
 /** The room that draws the stage: in Focus one aims at what one presses, in Rig one looks at it. */
@@ -88,7 +87,7 @@ export const useStage = defineStore('stage', () => {
   const selection = useSelection()
   const proposal = useProposal()
   const clock = useClock()
-  const tracked = useTracked()
+  const [handAt, cuesAt] = [useFollowedPicture(stagePictureAt), useFollowedPicture(cuePictureAt)]
   const room = ref<StageRoom>('focus')
   const tool = ref<Tool>('select')
   const view = useLocalStorage<StageView>('rhopander-stage-view', 'plan')
@@ -115,28 +114,17 @@ export const useStage = defineStore('stage', () => {
   const settled = computed<Picture>(() =>
     proposal.drawn && show.person ? stagePicture(proposal.drawn, show.person) : new Map(),
   )
-  const [handFollowers, cueFollowers] = [new Followers(), new Followers()]
-  /** How to turn pictures after what follows just now; undefined while nothing does. */
-  const followIn = (of: Show, followers: Followers) =>
-    tracked.places.size > 0 ? followers.at(of, tracked.places) : undefined
-
   /** The same turned after what follows trackers, on its way there while cues or a recall take their time. */
-  const standing = computed(() => {
-    const [drawn, person] = [proposal.drawn, show.person]
-    if (!drawn || !person) return settled.value
-    const follow = followIn(drawn, handFollowers)
-    const followed = follow ? followedPicture(drawn, settled.value, follow) : settled.value
-    return stagePictureAt(drawn, person, followed, clock.now, follow)
-  })
+  const standing = computed(() =>
+    proposal.drawn && show.person ? handAt(proposal.drawn, show.person, settled.value, clock.now) : settled.value,
+  )
 
   /** What the stage shows without the hand. */
-  const onStage = computed<Picture>(() => {
-    if (!show.view || !show.person) return new Map()
-    const follow = followIn(show.view, cueFollowers)
-    const cues = stageWithoutHand(show.view, show.person)
-    const followed = follow ? followedPicture(show.view, cues, follow) : cues
-    return cuePictureAt(show.view, show.person, followed, clock.now, follow)
-  })
+  const onStage = computed<Picture>(() =>
+    show.view && show.person
+      ? cuesAt(show.view, show.person, stageWithoutHand(show.view, show.person), clock.now)
+      : new Map(),
+  )
 
   /** Several fixtures sent to a target with stations spread over them in the order of selection. */
   function alongOf(target: TargetId | null): 'stations' | null {

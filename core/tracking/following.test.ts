@@ -24,6 +24,13 @@ beforeEach(() => {
 const hear = (place: Vec3, at: number) =>
   following.hear([{ id: 4, place: intoTracking(trackingOf(desk.show), place) }], at)
 const at = (now: number) => following.step(desk.show, now).get(mark)
+/** The tracker is heard at a place, frame by frame, and followed. */
+function stand(place: Vec3, from: number, to: number, frame = FRAME) {
+  for (let now = from; now <= to; now += frame) {
+    hear(place, now)
+    at(now)
+  }
+}
 const offOf = (place: Vec3, now: number) => distance(at(now)?.place ?? vec3(NaN, 0, 0), place)
 
 it('a place lies the same way round on the stage and in the frame of the tracking system', () => {
@@ -40,7 +47,7 @@ it('a target is at its own place until its tracker is heard, and at the tracker 
   desk.do('followTracker', { target: mark, above: 1.2 })
   hear(vec3(2, 3, 0), 1000)
   // It goes there from its own place, as fast as it may.
-  for (let now = 1000; now <= 1400; now += FRAME) (hear(vec3(2, 3, 0), now), at(now))
+  stand(vec3(2, 3, 0), 1000, 1400)
   expect(offOf(vec3(2, 3, 1.2), 1425)).toBeLessThan(1e-6)
   expect(at(1450)?.state).toBe('follows')
 })
@@ -51,7 +58,7 @@ it('what trembles is evened out: after its time 63 % of the way is gone, whateve
     desk.do('followTracker', { target: mark, smoothing: 0.2, fastest: 30 })
     hear(MARK, 0)
     at(0)
-    for (let now = frame; now <= 200; now += frame) (hear(vec3(1, 2, 0), now), at(now))
+    stand(vec3(1, 2, 0), frame, 200, frame)
     expect(1 - offOf(vec3(1, 2, 0), 200)).toBeCloseTo(1 - Math.exp(-1), 6)
   }
 })
@@ -73,7 +80,7 @@ it('it goes no faster and no further than it may', () => {
 
 it('when the tracker falls silent it stays, or goes back to its own place; heard again, it follows again', () => {
   desk.do('followTracker', { target: mark, fastest: 4 })
-  for (let now = 0; now <= 1000; now += FRAME) (hear(vec3(2, 2, 0), now), at(now))
+  stand(vec3(2, 2, 0), 0, 1000)
   expect(offOf(vec3(2, 2, 0), 1450)).toBeLessThan(1e-6)
   expect(at(1600)).toMatchObject({ state: 'lost' })
   expect(offOf(vec3(2, 2, 0), 1600)).toBeLessThan(1e-6)

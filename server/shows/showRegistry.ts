@@ -16,6 +16,8 @@ import { DatabaseClock } from '../database/databaseClock'
 import { openDatabase } from '../database/open'
 import { listShows, writeWholeShow, type ShowSummary } from '../database/showRepository'
 import { log } from '../http/log'
+import { ControlDesk } from '../control/controlDesk'
+import { showsWithControls } from '../control/showsWithControls'
 import { Inputs } from '../input/inputs'
 import { Outputs } from '../output/outputs'
 import { showsWithoutSender } from '../output/lease'
@@ -30,13 +32,14 @@ const LOOK_EVERY = 60_000
 /** How often it is looked for shows that no server sends any more, milliseconds. */
 const SENDERS_EVERY = 500
 
-/** A show in memory, with its clock and what sends it. Both always listen to it. */
+/** A show in memory, with its clock, what sends it and what obeys controls. All three always listen to it. */
 interface Opened {
   readonly live: LiveShow
   readonly follow: FollowClock
   readonly sending: Sending
+  readonly controls: ControlDesk
 }
-const OWN_LISTENERS = 2
+const OWN_LISTENERS = 3
 
 /** The scripts of the threads that work out what goes out, and that listen. */
 export interface ThreadScripts {
@@ -70,7 +73,7 @@ export class ShowRegistry {
     })
     this.#looking = [
       setInterval(() => void this.letGoOfIdle(IDLE), LOOK_EVERY),
-      setInterval(() => void this.#takeOverSending(), SENDERS_EVERY),
+      setInterval(() => void this.#openWanted(), SENDERS_EVERY),
     ]
     for (const timer of this.#looking) timer.unref()
   }
@@ -105,12 +108,19 @@ export class ShowRegistry {
     return opened?.live ?? null
   }
 
+  /** What obeys the controls of a show; null when there is no show of this id. */
+  async controls(id: ShowId): Promise<ControlDesk | null> {
+    await this.show(id)
+    const opened = await this.#open.get(id)
+    return opened?.controls ?? null
+  }
+
   #begin(id: ShowId): Promise<Opened | null> {
     const opening = LiveShow.open(this.knex, id).then((live) => {
       if (!live) this.#open.delete(id)
       if (!live) return null
       const sending = new Sending(live, this.knex, this.#server, this.outputs)
-      return { live, follow: new FollowClock(live, this.clock), sending }
+      return { live, follow: new FollowClock(live, this.clock), sending, controls: new ControlDesk(live) }
     })
     opening.catch(() => this.#open.delete(id))
     this.#open.set(id, opening)
@@ -122,21 +132,23 @@ export class ShowRegistry {
     for (const [id, opening] of this.#open) {
       const opened = await opening.catch(() => null)
       const isUsed = Date.now() - (this.#usedAt.get(id) ?? 0) < idle
-      const isBusy = opened && (opened.follow.isWaiting || opened.sending.isOn)
+      const isBusy = opened && (opened.follow.isWaiting || opened.sending.isOn || opened.controls.isOn)
       if (!opened || isUsed || isBusy || opened.live.listeners > OWN_LISTENERS) continue
       opened.follow.close()
+      opened.controls.close()
       void opened.sending.close()
       this.#open.delete(id)
       this.#usedAt.delete(id)
     }
   }
 
-  /** Opens what is to be sent and has no sender: this server may be the one. */
-  async #takeOverSending(): Promise<void> {
+  /** Opens what is to be sent and has no sender, as this server may be the one, and what is to obey controls. */
+  async #openWanted(): Promise<void> {
     try {
-      for (const id of await showsWithoutSender(this.knex)) if (!this.#open.has(id)) await this.show(id)
+      const wanted = [...(await showsWithoutSender(this.knex)), ...(await showsWithControls(this.knex))]
+      for (const id of wanted) if (!this.#open.has(id)) await this.show(id)
     } catch (error) {
-      log.warn(error, 'could not look for shows that are to be sent')
+      log.warn(error, 'could not look for shows that are to be sent or to obey controls')
     }
   }
 
@@ -183,6 +195,7 @@ export class ShowRegistry {
     for (const timer of this.#looking) clearInterval(timer)
     const all = await Promise.all([...this.#open.values()].map((opening) => opening.catch(() => null)))
     for (const opened of all) opened?.follow.close()
+    for (const opened of all) opened?.controls.close()
     await this.outputs.close()
     await this.inputs.close()
     await Promise.all(all.map((opened) => opened?.sending.close()))

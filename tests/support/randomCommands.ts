@@ -14,6 +14,7 @@ import type { CueValue, FixtureType } from '#core/show/entities'
 import type { Kind } from '#core/show/kinds'
 import { modesOf } from '#core/show/modes'
 import { partsOf } from '#core/show/colours'
+import { LEADING } from '#core/attributes/catalogue'
 import * as ids from '#core/show/ids'
 import { colourPartId } from '#core/show/values'
 import type { Show } from '#core/show/show'
@@ -211,11 +212,11 @@ export class RandomArguments {
     if (schema === ids.fixtureId) return this.#id(field)
     if (schema === channelRole) return this.pick(LISTED_ROLES)
     if (schema === colourPartId) return this.pick(this.#parts())
-    if (schema === attributeId) return this.pick(attributesInUse(this.show))
-    if (schema === numberAttributeId) return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
+    // Where every type was deleted, none is in use.
+    if (schema === attributeId) return this.pick(attributesInUse(this.show)) ?? LEADING.light
+    if (schema === numberAttributeId) return this.#numberAttribute()
     // What cells may have of their own.
-    if (schema instanceof z.ZodCustom && field === 'has')
-      return this.pick(attributesInUse(this.show).filter(isNumberAttribute))
+    if (schema instanceof z.ZodCustom && field === 'has') return this.#numberAttribute()
     return undefined
   }
 
@@ -240,6 +241,10 @@ export class RandomArguments {
     if (schema instanceof z.ZodNumber) return this.#number(schema)
     if (schema instanceof z.ZodString) return this.#text(schema, field)
     throw new RangeError(`${this.#command} ${field}: no arguments are known for ${String(schema?.constructor.name)}`)
+  }
+
+  #numberAttribute() {
+    return this.pick(attributesInUse(this.show).filter(isNumberAttribute)) ?? LEADING.light
   }
 
   /** What the types of the show mix of. */

@@ -7,6 +7,7 @@ import { showId, type ShowId } from '#core/show/ids'
 import { showRecordOf } from '#core/show/show'
 import { keyOf } from '../../keys/actions'
 import { useActions } from '../../composables/keys/useActions'
+import { useControlledSelection } from '../../composables/output/useControlledSelection'
 import { useClock } from '../../stores/clock'
 import type { ROOMS } from '../../session/rooms'
 import { useDialogs } from '../../stores/dialogs'
@@ -57,6 +58,7 @@ useEventListener('keydown', (event) => {
 })
 type RoomPath = (typeof ROOMS)[number]['path']
 const toRoom = (room: RoomPath) => void (store.view && navigateTo(`/shows/${store.view.id}/${room}`))
+useControlledSelection()
 useActions({
   undo: () => void steps.undo(),
   redo: () => void steps.redo(),

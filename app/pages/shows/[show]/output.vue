@@ -3,9 +3,16 @@
 import { ref, watch } from 'vue'
 import { useInput } from '../../../composables/output/useInput'
 import { useOutput } from '../../../composables/shell/useOutput'
-import { OUTPUT_VIEWS, useInputRoom } from '../../../stores/inputRoom'
+import { OUTPUT_VIEWS, useInputRoom, type OutputView } from '../../../stores/inputRoom'
 import { useOutputRoom } from '../../../stores/outputRoom'
 import { useShow } from '../../../stores/show'
+import { controlsStatus } from '#core/control/said'
+import { trackersStatus } from '#core/tracking/told'
+import { useStatusLine } from '../../../composables/shell/useStatusLine'
+import ControlsPanel from '../../../components/output/ControlsPanel.vue'
+import ControlsView from '../../../components/output/ControlsView.vue'
+import TrackersPanel from '../../../components/output/TrackersPanel.vue'
+import TrackersView from '../../../components/output/TrackersView.vue'
 import InputPanel from '../../../components/output/InputPanel.vue'
 import OutputList from '../../../components/output/OutputList.vue'
 import OutputPanel from '../../../components/output/OutputPanel.vue'
@@ -21,6 +28,19 @@ const { levels, status } = useOutput(() => store.view?.id, ref(true))
 const { levels: received, heard } = useInput(() =>
   store.view && input.isListening ? { show: store.view.id, from: input.from, first: input.first } : null,
 )
+/** The line of a part of the room, while that is looked at. */
+const lineOf = (view: OutputView, path: string) => () =>
+  store.view && input.view === view ? `/api/shows/${store.view.id}/${path}` : null
+const trackers = useStatusLine(lineOf('trackers', 'trackers'), trackersStatus)
+const controls = useStatusLine(lineOf('controls', 'controls'), controlsStatus)
+/** What the panel on the right is about. */
+const ABOUT: Readonly<Record<OutputView, string>> = {
+  out: 'Output looked at',
+  in: 'What comes in',
+  beside: 'What comes in',
+  trackers: 'Trackers',
+  controls: 'Controls',
+}
 watch(
   [levels, received, heard],
   () => ([input.ours, input.heardLevels, input.heard] = [levels.value, received.value, heard.value]),
@@ -47,6 +67,8 @@ watch(
       </nav>
       <UniversesIn v-if="input.view === 'in'" class="flex-1" :show="store.view" />
       <ReceivedBeside v-else-if="input.view === 'beside'" class="flex-1" :show="store.view" />
+      <TrackersView v-else-if="input.view === 'trackers'" class="flex-1" :show="store.view" :status="trackers" />
+      <ControlsView v-else-if="input.view === 'controls'" class="flex-1" :show="store.view" :status="controls" />
       <UniversesOut
         v-else-if="room.chosen"
         class="flex-1"
@@ -58,11 +80,10 @@ watch(
         Add an output on the left: what every channel is worth as it goes out is seen here.
       </p>
     </section>
-    <aside
-      class="row-span-2 min-h-0 overflow-y-auto border-l border-rule bg-deck"
-      :aria-label="input.isListening ? 'What comes in' : 'Output looked at'"
-    >
+    <aside class="row-span-2 min-h-0 overflow-y-auto border-l border-rule bg-deck" :aria-label="ABOUT[input.view]">
       <InputPanel v-if="input.isListening" />
+      <TrackersPanel v-else-if="input.view === 'trackers'" :show="store.view" :status="trackers" />
+      <ControlsPanel v-else-if="input.view === 'controls'" :show="store.view" :status="controls" />
       <OutputPanel v-else-if="room.chosen" :id="room.chosen.id" :output="room.chosen.output" />
     </aside>
     <SendingBar v-if="status && status.by === 'here'" :status="status" />
