@@ -4,7 +4,7 @@
  */
 import { benchCues } from './cues'
 import { benchLight } from './light'
-import { benchCells, benchOutput } from './output'
+import { benchCells, benchOutput, benchTracking } from './output'
 import { benchRefocus } from './refocus'
 import { benchSending } from './sending'
 import { benchRecall, benchShow } from './show'
@@ -19,5 +19,6 @@ benchCues()
 benchTravel()
 benchOutput()
 benchCells()
+benchTracking()
 benchRefocus()
 await benchSending(10)

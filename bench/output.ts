@@ -1,10 +1,16 @@
 /** What goes out a frame. */
 import { rigOf } from '#core/show/rig'
-import { asCueId, asCueListId, asFixtureModeId, type CueId } from '#core/show/ids'
+import { asCueId, asCueListId, asFixtureModeId, asTargetId, type CueId } from '#core/show/ids'
 import { wholeFixtures } from '#core/show/cells'
 import { Draft } from '#core/show/draft'
 import type { Show } from '#core/show/show'
-import { channelLevels } from '#core/output/channelLevels'
+import { targetsOf } from '#core/show/targets'
+import { channelLevels, followedLevels } from '#core/output/channelLevels'
+import { vec3 } from '#core/geometry/vector'
+import { Followers } from '#core/tracking/followers'
+import { Following } from '#core/tracking/following'
+import { trackingOf, USUAL_FOLLOWING } from '#core/tracking/tracked'
+import { placeOnWalk } from '#core/tracking/walk'
 import { strand } from '#demo/types'
 import { putCueValue } from '#core/cues/marks'
 import { generateShow, withCues } from './generate'
@@ -68,6 +74,42 @@ export function benchCells(): void {
       putCueValue(draft, { cue, fixture: id, attribute: 'colour', value: anyColour(random) })
     }
   line('60 bars of eight cells, each cell in its own', `${frameOf(draft.result()).toFixed(1)} ms`)
+}
+
+/** Every head of 100 aimed at one of 40 targets that follow trackers, and all of those on the move. */
+export function benchTracking(): void {
+  const { draft, cues } = onItsWay(withCues(generateShow(100, 200), 2, 1))
+  const { show: record } = draft.before.all
+  const venue = record.get(draft.before.id)?.venue
+  if (!venue) throw new Error('no venue')
+  const targets = [...targetsOf(draft.before).keys()].map(asTargetId)
+  draft.put('tracking', venue, { ...trackingOf(draft.before), venue, isOn: true })
+  for (const [i, target] of targets.entries())
+    draft.put('trackedTarget', target, { ...USUAL_FOLLOWING, target, tracker: i })
+  for (const [i, rigged] of [...rigOf(draft.before).values()].entries())
+    for (const [nth, cue] of cues.entries()) {
+      const target = targets[(i + nth) % targets.length] ?? null
+      const value = { kind: 'aim', target, at: null, offset: vec3(0, 0, 0), choice: null } as const
+      putCueValue(draft, { cue, fixture: rigged.id, attribute: 'position', value })
+    }
+  const show = draft.result()
+  line('100 heads after 40 trackers, standing (wanted < 10 ms)', `${trackedFrame(show, 1e9).toFixed(1)} ms`)
+  line(
+    'the same, all of them on their way from one to another (wanted < 10 ms)',
+    `${trackedFrame(show, 0).toFixed(1)} ms`,
+  )
+}
+
+/** Milliseconds a frame takes with every tracker elsewhere each time. */
+function trackedFrame(show: Show, since: number): number {
+  const [following, followers] = [new Following(), new Followers()]
+  let now = since
+  return best(() => {
+    now += 25
+    const trackers = Array.from({ length: 40 }, (_, id) => ({ id, place: placeOnWalk(vec3(0, 0, 3), id, now / 1000) }))
+    following.hear(trackers, now)
+    return followedLevels(show, now, following.step(show, now), followers).size
+  }, 60).milliseconds
 }
 
 /** Milliseconds a frame takes of a show in which all is on its way. */

@@ -133,7 +133,7 @@ export class ControlDesk {
     const both = last && joined(last.deed, next.deed)
     if (last && both && both.does !== 'select') {
       last.deed = both
-      last.said.did = 'together with the next'
+      this.#said = this.#said.filter((one) => one !== last.said)
       last.said = next.said
     } else if (this.#waiting.length >= MOST_WAITING) next.said.why = 'Too much waits to be done: it was left out.'
     else this.#waiting.push(next)

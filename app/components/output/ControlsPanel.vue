@@ -17,7 +17,12 @@ const { keep } = useCommit()
 const line = computed(() => controlLineOf(props.show))
 const froms = useInterfaces(() => line.value.from)
 const change = (fields: CommandInput<'setControlLine'>) => keep('setControlLine', fields)
-const people = computed(() => [...props.show.all.person].map(([id, { name }]) => ({ key: asPersonId(id), name })))
+const NOBODY = 'nobody'
+const people = computed(() => [
+  { key: NOBODY, name: NOBODY },
+  ...[...props.show.all.person].map(([key, { name }]) => ({ key, name })),
+])
+const keepPerson = (key: string) => change({ person: key === NOBODY ? null : asPersonId(key) })
 const keepAnswers = (text: string) => change({ answerTo: text.split(/[\s,;]+/).filter((part) => part !== '') })
 const actsOn = computed(() => {
   const count = props.status?.selected ?? 0
@@ -46,12 +51,7 @@ const actsOn = computed(() => {
       <ChoiceField label="Network interface" :value="line.from" :options="froms" :keep="(from) => change({ from })" />
       <NumberField label="Port" unit="" :value="line.port" :keep="(port) => change({ port })" />
     </div>
-    <ChoiceField
-      label="They change the hand of"
-      :value="line.person"
-      :options="people"
-      :keep="(person) => change({ person })"
-    />
+    <ChoiceField label="They change the hand of" :value="line.person ?? NOBODY" :options="people" :keep="keepPerson" />
     <p v-if="line.isOn" class="text-sm text-mist">{{ actsOn }}</p>
     <div class="grid grid-cols-[minmax(0,1fr)_80px] gap-2">
       <TextField

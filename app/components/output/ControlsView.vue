@@ -28,16 +28,16 @@ const learnt = computed(() =>
         Nothing was said yet. Turn listening on and move a control: what it says, and what that does, is seen here.
       </p>
       <div v-else class="min-h-0 flex-1 overflow-y-auto px-4 py-2" tabindex="0" aria-label="Messages">
-        <table class="w-full text-sm">
+        <table class="w-full table-fixed text-sm">
           <caption class="sr-only">
             Messages, the newest first
           </caption>
           <thead class="text-left text-xs text-haze">
             <tr>
               <th class="w-20 font-normal">at</th>
-              <th class="w-28 font-normal">from</th>
-              <th class="w-56 font-normal">address</th>
-              <th class="w-24 font-normal">with</th>
+              <th class="w-24 font-normal">from</th>
+              <th class="w-48 font-normal">address</th>
+              <th class="w-16 font-normal">with</th>
               <th class="font-normal">did</th>
             </tr>
           </thead>
@@ -45,8 +45,8 @@ const learnt = computed(() =>
             <tr v-for="one in said" :key="one.id">
               <td class="py-0.5 font-mono text-haze">{{ clock.format(one.at) }}</td>
               <td class="font-mono text-haze">{{ one.from }}</td>
-              <td class="max-w-56 truncate font-mono" :title="one.address">{{ one.address }}</td>
-              <td class="max-w-24 truncate font-mono text-mist">{{ withWhat(one) }}</td>
+              <td class="truncate pr-2 font-mono" :title="one.address">{{ one.address }}</td>
+              <td class="truncate pr-2 font-mono text-mist">{{ withWhat(one) }}</td>
               <td :class="one.why ? 'text-coral' : 'text-mist'">{{ one.why ?? one.did ?? '–' }}</td>
             </tr>
           </tbody>
@@ -56,7 +56,7 @@ const learnt = computed(() =>
         {{ status.leftOut }} packets were left out: they are no OSC, or came too fast.
       </p>
     </section>
-    <div class="grid min-h-0 grid-cols-2 border-t border-rule bg-deck">
+    <div class="grid min-h-0 grid-cols-[minmax(0,2fr)_minmax(0,3fr)] border-t border-rule bg-deck">
       <section class="min-h-0 overflow-y-auto px-4 py-3" tabindex="0" aria-label="Learnt controls">
         <h2 class="font-semibold">Learnt</h2>
         <p v-if="learnt.length === 0" class="mt-1 text-sm text-mist">
@@ -84,7 +84,7 @@ const learnt = computed(() =>
       <section class="min-h-0 overflow-y-auto border-l border-rule px-4 py-3" tabindex="0" aria-label="Addresses">
         <h2 class="font-semibold">Addresses everybody has</h2>
         <table class="mt-1 w-full text-sm">
-          <tbody>
+          <tbody class="align-baseline">
             <tr v-for="one in KNOWN_ADDRESSES" :key="one.address">
               <th class="py-0.5 pr-2 text-left font-mono font-normal whitespace-nowrap">{{ one.address }}</th>
               <td class="pr-2 font-mono text-xs whitespace-nowrap text-haze">{{ one.comes }}</td>

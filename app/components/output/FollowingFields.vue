@@ -30,12 +30,14 @@ const LOST = WHEN_LOST.map((key) => ({ key, name: key }))
       <NumberField label="Within, of its place" unit="m" :value="how.within" :keep="(within) => change({ within })" />
       <NumberField label="Lost after" unit="s" :value="how.lostAfter" :keep="(lostAfter) => change({ lostAfter })" />
     </div>
-    <SwitchField
-      class="self-start"
-      label="When lost"
-      :options="LOST"
-      :value="how.whenLost"
-      @choose="(whenLost) => store.send('followTracker', { target, whenLost })"
-    />
+    <div class="flex items-center gap-2">
+      <span class="text-xs text-haze" aria-hidden="true">When lost it</span>
+      <SwitchField
+        label="When lost it"
+        :options="LOST"
+        :value="how.whenLost"
+        @choose="(whenLost) => store.send('followTracker', { target, whenLost })"
+      />
+    </div>
   </section>
 </template>

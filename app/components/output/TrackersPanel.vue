@@ -7,7 +7,6 @@ import { DEPTHS } from '#core/show/entities'
 import { showRecordOf, type Show } from '#core/show/show'
 import { trackingOf } from '#core/tracking/tracked'
 import type { TrackersStatus } from '#core/tracking/told'
-import { shortNumber } from '#core/show/shortNumber'
 import { useCommit } from '../../composables/forms/useCommit'
 import { useInterfaces } from '../../composables/output/useInterfaces'
 import { request, requestRemoval } from '../../session/request'
@@ -65,13 +64,15 @@ const heard = computed(() => [...(props.status?.trackers ?? [])].sort((a, b) => 
         <NumberField label="z" unit="m" :value="tracking.origin.z" :keep="(z) => moved({ z })" />
         <NumberField label="turned" unit="°" :value="tracking.turn" :keep="(turn) => change({ turn })" />
       </div>
-      <SwitchField
-        class="self-start"
-        label="Its depth counts"
-        :options="DEPTH_OPTIONS"
-        :value="tracking.depth"
-        @choose="(depth) => store.send('setTracking', { depth })"
-      />
+      <div class="flex items-center gap-2">
+        <span class="text-xs text-haze" aria-hidden="true">Its depth counts</span>
+        <SwitchField
+          label="Its depth counts"
+          :options="DEPTH_OPTIONS"
+          :value="tracking.depth"
+          @choose="(depth) => store.send('setTracking', { depth })"
+        />
+      </div>
       <div>
         <h3 class="text-xs text-haze">Heard{{ status?.system ? `, of ${status.system}` : '' }}</h3>
         <p v-if="heard.length === 0" class="mt-1 text-sm text-mist">
@@ -95,7 +96,7 @@ const heard = computed(() => [...(props.status?.trackers ?? [])].sort((a, b) => 
               <td class="font-mono">{{ one.id }}</td>
               <td class="max-w-24 truncate">{{ one.name || '–' }}</td>
               <td v-for="axis in ['x', 'y', 'z'] as const" :key="axis" class="text-right font-mono">
-                {{ shortNumber(one.place[axis], 2) }}
+                {{ one.place[axis].toFixed(2) }}
               </td>
             </tr>
           </tbody>

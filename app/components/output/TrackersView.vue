@@ -6,7 +6,6 @@ import { targetsOf } from '#core/show/targets'
 import type { Show } from '#core/show/show'
 import type { FollowingState } from '#core/tracking/following'
 import type { TrackersStatus } from '#core/tracking/told'
-import { metresInWords } from '#core/geometry/lengthInWords'
 import { useShow } from '../../stores/show'
 import { useStage } from '../../stores/stage'
 import { useTrackersRoom } from '../../stores/trackersRoom'
@@ -48,7 +47,7 @@ const COLOUR: Readonly<Record<FollowingState, string>> = {
   'not heard': 'text-haze',
 }
 const where = ({ now }: (typeof room.followed)[number]) =>
-  now ? [now.place.x, now.place.y, now.place.z].map((metres) => metresInWords(metres)).join('  ') : ''
+  now ? [now.place.x, now.place.y, now.place.z].map((metres) => metres.toFixed(2).padStart(6)).join(' ') : ''
 </script>
 
 <template>
@@ -76,7 +75,7 @@ const where = ({ now }: (typeof room.followed)[number]) =>
             <th class="font-normal">target</th>
             <th class="w-20 font-normal">tracker</th>
             <th class="w-28 font-normal">state</th>
-            <th class="font-normal">at x, y, z</th>
+            <th class="font-normal">at x, y, z, m</th>
             <th></th>
           </tr>
         </thead>

@@ -10,13 +10,19 @@ const store = useShow()
 const tracked = useTracked()
 const { toScreen } = usePlan()
 
+/** Pixels from its own mark from which on a line is drawn to it, and from which on a second name is not in the way. */
+const [OUTSIDE, CLEAR_OF_NAME] = [9, 60]
+
 const marks = computed(() =>
   [...tracked.places].flatMap(([id, { place, state }]) => {
     const placed = store.view && targetsOf(store.view).get(id)
     if (!placed) return []
     const [at, own] = [toScreen(place), toScreen(placed.position)]
-    const isAway = Math.hypot(at.x - own.x, at.y - own.y) > 9
-    return [{ id, name: placed.target.name, at, own, isAway, isLost: state === 'lost' || state === 'not heard' }]
+    const pixels = Math.hypot(at.x - own.x, at.y - own.y)
+    const [isAway, isNamed] = [pixels > OUTSIDE, pixels > CLEAR_OF_NAME]
+    return [
+      { id, name: placed.target.name, at, own, isAway, isNamed, isLost: state === 'lost' || state === 'not heard' },
+    ]
   }),
 )
 </script>
@@ -38,7 +44,7 @@ const marks = computed(() =>
       stroke-width="1.6"
     />
     <text
-      v-if="mark.isAway"
+      v-if="mark.isNamed"
       :x="mark.at.x + 8"
       :y="mark.at.y + 4"
       class="halo text-[11px]"
