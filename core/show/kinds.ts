@@ -297,14 +297,6 @@ const DECLARED = {
     references: { person: mayPointAt('person') },
     id: () => CONTROL_LINE,
   }),
-  controlBinding: kind(outside.controlBinding, {
-    words: ['control', 'controls'],
-    table: 'control_binding',
-    register: 'whole',
-    concerns: 'moment',
-    references: { list: goesWith('cueList'), output: goesWith('output'), palette: goesWith('palette') },
-    unique: ['address'],
-  }),
   recordedFixture: kind(palettes.recordedFixture, {
     words: ['fixture a palette was recorded with', 'fixtures palettes were recorded with'],
     table: 'recorded_fixture',
@@ -392,6 +384,14 @@ const DECLARED = {
     concerns: 'moment',
     references: { list: goesWith('cueList'), cue: goesWith('cue'), from: goesWith('cue') },
     partOf: 'list',
+  }),
+  controlBinding: kind(outside.controlBinding, {
+    words: ['control', 'controls'],
+    table: 'control_binding',
+    register: 'whole',
+    concerns: 'moment',
+    references: { list: goesWith('cueList'), output: goesWith('output'), palette: goesWith('palette') },
+    unique: ['address'],
   }),
   handValue: kind(people.handValue, {
     words: ['value in hand', 'values in hand'],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** What one would read off a tape on the floor: how far lights are from the crosses they are near. */
+/** What one would read off a tape: how far lights are from the crosses they are near. */
 import { computed } from 'vue'
 import type { StageFixture } from '#core/cues/onStage'
 import { numberOfFixture } from '#core/show/cells'
@@ -18,20 +18,21 @@ const inCentimetres = (metres: number) => {
   return text === '0.0' ? text : `${metres < 0 ? '−' : ''}${text}`
 }
 const rows = computed(() =>
-  tapedLights(props.show, props.pictures).map(({ fixture, target, x, y }) => ({
+  tapedLights(props.show, props.pictures).map(({ fixture, target, x, y, z }) => ({
     fixture,
     number: numberOfFixture(props.show, fixture),
     cross: props.show.all.target.get(target)?.name ?? '',
     isTurning: props.turning.has(fixture),
     x: inCentimetres(x),
     y: inCentimetres(y),
+    z: inCentimetres(z),
   })),
 )
 </script>
 
 <template>
   <section class="flex flex-col gap-1" aria-label="Tape measure">
-    <h2 class="font-semibold">Off the crosses</h2>
+    <h2 class="font-semibold">Off the crosses, cm</h2>
     <p v-if="rows.length === 0" class="text-sm text-mist">No light is within two metres of a surveyed cross.</p>
     <table v-else class="w-full text-sm">
       <thead class="text-right text-xs text-haze">
@@ -40,16 +41,18 @@ const rows = computed(() =>
           <th class="text-left font-normal">cross</th>
           <th class="font-normal">stage left</th>
           <th class="font-normal">upstage</th>
+          <th class="font-normal">up</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.fixture" class="text-right font-mono">
           <th class="text-left font-normal">{{ row.number }}</th>
           <td class="max-w-28 truncate text-left font-sans text-mist">{{ row.cross }}</td>
-          <td v-if="row.isTurning" colspan="2" class="font-sans text-haze">turning</td>
+          <td v-if="row.isTurning" colspan="3" class="font-sans text-haze">turning</td>
           <template v-else>
-            <td>{{ row.x }} cm</td>
-            <td>{{ row.y }} cm</td>
+            <td>{{ row.x }}</td>
+            <td>{{ row.y }}</td>
+            <td>{{ row.z }}</td>
           </template>
         </tr>
       </tbody>
