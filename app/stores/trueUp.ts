@@ -106,8 +106,8 @@ export const useTrueUp = defineStore('trueUp', () => {
   }
 
   /** Moves the light that is steered, metres to stage left and upstage. */
-  function nudgeBy(x: number, y: number) {
-    if (steered.value) void store.send('nudgeAim', { fixtures: [steered.value.rigged.id], by: vec3(x, y, 0) })
+  async function nudgeBy(x: number, y: number) {
+    if (steered.value) await store.send('nudgeAim', { fixtures: [steered.value.rigged.id], by: vec3(x, y, 0) })
   }
 
   /** Notes that the light is on its cross. */

@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import { numberOfFixture } from '#core/show/cells'
 import type { Show } from '#core/show/show'
 import { STEERING, useTrueUp } from '../../stores/trueUp'
+import SteerPad from './SteerPad.vue'
 
 defineProps<{ show: Show }>()
 const room = useTrueUp()
@@ -32,7 +33,7 @@ const typed = ref(0)
 /** A typed way, in centimetres. */
 function by(axis: 'x' | 'y') {
   return (cm: number) => {
-    room.nudgeBy(axis === 'x' ? cm / 100 : 0, axis === 'y' ? cm / 100 : 0)
+    void room.nudgeBy(axis === 'x' ? cm / 100 : 0, axis === 'y' ? cm / 100 : 0)
     typed.value += 1
     return Promise.resolve(null)
   }
@@ -60,7 +61,7 @@ async function noteAndGoOn() {
           Out of its reach: it stops {{ room.steered.position.shortDegrees.toFixed(1) }}° short. Choose another target.
         </p>
         <p v-else class="text-sm text-mist">
-          Steer its light onto the cross: by the arrow keys, a tenth with Shift, or by what you read off.
+          Steer its light onto the cross: by the arrow keys or the pad, a tenth with Shift, or by what you read off.
         </p>
         <div class="flex items-center gap-1" role="group" aria-label="Nudge its light">
           <IconButton
@@ -87,6 +88,7 @@ async function noteAndGoOn() {
             </button>
           </div>
         </div>
+        <SteerPad />
         <div :key="typed" class="grid grid-cols-2 gap-2">
           <NumberField label="Further to stage left" unit="cm" :value="null" placeholder="by" :keep="by('x')" />
           <NumberField label="Further upstage" unit="cm" :value="null" placeholder="by" :keep="by('y')" />

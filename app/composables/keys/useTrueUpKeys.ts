@@ -25,7 +25,7 @@ export function useTrueUpKeys() {
     if (arrow) {
       event.preventDefault()
       const metres = (STEERING[room.nudge] ?? 0) * (event.shiftKey ? FINE : 1)
-      room.nudgeBy(arrow[0] * metres, arrow[1] * metres)
+      void room.nudgeBy(arrow[0] * metres, arrow[1] * metres)
     } else if (event.key === 'Enter' && !hasOwnKeys(event.target)) {
       event.preventDefault()
       void room.note()
