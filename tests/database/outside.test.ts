@@ -8,7 +8,7 @@ import { listsInOrder } from '#core/cues/tracking'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { applyChanges } from '#core/show/changes'
 import { runCommand } from '#core/commands/registry'
-import { commandId, personId, showId, windowId, type TargetId } from '#core/show/ids'
+import { commandId, showId, type TargetId } from '#core/show/ids'
 import type { TrackedPlaces } from '#core/tracking/following'
 import { intoTracking, trackingOf } from '#core/tracking/tracked'
 import { encodePlaces, PSN_GROUP, PSN_PORT } from '#core/tracking/wire/psn'
@@ -17,11 +17,11 @@ import { freePort } from '../../scripts/ports'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { ShowRegistry } from '../../server/shows/showRegistry'
+import { ANNA, askLive } from '../support/askLive'
 import { THREADS_OF_HOUSE } from '../threads'
 import { TEST_CLUSTER } from '../testCluster'
 
 const id = showId.parse('salt-lantern')
-const anna = personId.parse('anna')
 /** A number no other tracker on this machine is likely to have just now. */
 const TRACKER = 20_000 + (process.pid % 20_000)
 const PATIENCE = { timeout: 10_000, interval: 20 }
@@ -29,7 +29,6 @@ const PATIENCE = { timeout: 10_000, interval: 20 }
 let database: FreshDatabase
 let house: ShowRegistry
 let live: LiveShow
-let commands = 0
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
@@ -43,13 +42,7 @@ afterAll(async () => {
   await database.drop()
 })
 
-async function run(name: string, input: unknown): Promise<void> {
-  const answer = await live.run({
-    ...{ id: commandId.parse(`o${++commands}`), name, input, seenRevision: live.revision },
-    ...{ person: anna, window: windowId.parse('w') },
-  })
-  if (!answer.ok) throw new Error(answer.refusal.message)
-}
+const run = (name: string, input: unknown) => askLive(live, name, input)
 
 /** A tracking system of somebody else's: says 50 times a second where its tracker is until it is stopped. */
 function tracker() {
@@ -79,7 +72,7 @@ function tracker() {
 /** What would go out if a target really stood there. */
 function levelsWithTargetAt(target: TargetId, position: Vec3): Universes {
   const outcome = runCommand(live.show, 'moveTarget', { target, position }, commandId.parse('there'), {
-    person: anna,
+    person: ANNA,
     now: 0,
   })
   if (!outcome.ok) throw new Error(outcome.refusal.message)
@@ -136,7 +129,7 @@ it('controls go, recall, nudge and fade, are told what happens, and outlive a fl
   const told: unknown[][] = []
   answers.on('message', (message: unknown[]) => told.push(message))
   const desk = new Client('127.0.0.1', port)
-  await run('setControlLine', { isOn: true, port, answerTo: ['127.0.0.1'], answerPort: answers.port, person: anna })
+  await run('setControlLine', { isOn: true, port, answerTo: ['127.0.0.1'], answerPort: answers.port, person: ANNA })
   const [list] = listsInOrder(live.show)
   const onStage = () => listsInOrder(live.show)[0]?.list.onStage
   const next = list?.cues[list.cues.findIndex(({ id: cue }) => cue === onStage()) + 1]
@@ -151,7 +144,7 @@ it('controls go, recall, nudge and fade, are told what happens, and outlive a fl
     elements: [message('/palette/3/recall', 1), message('/nudge', 0.25, 0)],
   })
   await vi.waitFor(() => expect(told.map(([address]) => address)).toContain('/fixture/33/place'), PATIENCE)
-  expect([...live.show.all.handValue.values()].filter(({ person }) => person === anna).length).toBeGreaterThan(3)
+  expect([...live.show.all.handValue.values()].filter(({ person }) => person === ANNA).length).toBeGreaterThan(3)
   for (let level = 0; level <= 100; level += 1) await desk.send('/list/1/master', level / 100)
   await vi.waitFor(() => expect(told.at(-1)?.[1]).toBeCloseTo(1), PATIENCE)
 

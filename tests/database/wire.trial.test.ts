@@ -6,11 +6,12 @@ import { Worker } from 'node:worker_threads'
 import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
 import { encodeArtNetLevels } from '#core/output/wire/artNet'
 import { encodeLevels } from '#core/output/wire/e131'
-import { asOutputId, commandId, personId, showId, windowId } from '#core/show/ids'
+import { asOutputId, showId } from '#core/show/ids'
 import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { LiveShow } from '../../server/shows/liveShow'
 import type { FromInputThread } from '../../server/input/threadMessages'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
+import { askLive } from '../support/askLive'
 import { dissected, hasTshark } from '../support/capture'
 import { randomFrom } from '../support/randomCommands'
 import { INPUT_THREAD, THREADS_OF_HOUSE } from '../threads'
@@ -21,7 +22,6 @@ const id = showId.parse('salt-lantern')
 let database: FreshDatabase
 let house: ShowRegistry
 let live: LiveShow
-let commands = 0
 
 beforeAll(async () => {
   database = await freshDatabase(TEST_CLUSTER)
@@ -37,13 +37,7 @@ afterAll(async () => {
   await database.drop()
 })
 
-async function run(name: string, input: unknown): Promise<void> {
-  const answer = await live.run({
-    ...{ id: commandId.parse(`w${++commands}`), name, input, seenRevision: live.revision },
-    ...{ person: personId.parse('anna'), window: windowId.parse('w') },
-  })
-  if (!answer.ok) throw new Error(answer.refusal.message)
-}
+const run = (name: string, input: unknown) => askLive(live, name, input)
 
 /** Everything that comes to an address of this machine, while something is done. */
 async function received(address: string, port: number, work: () => Promise<void>): Promise<Uint8Array[]> {
@@ -104,6 +98,7 @@ it('a flood of 10,000 packets a second slows nothing down, and what is kept of i
   let sent = 0
   const started = performance.now()
   const slowest = { command: 0 }
+  let isBlind = false
   const flooding = setInterval(() => {
     const due = Math.floor(((performance.now() - started) / 1000) * 10_000)
     for (; sent < due; sent++) {
@@ -113,7 +108,8 @@ it('a flood of 10,000 packets a second slows nothing down, and what is kept of i
   }, 2)
   while (performance.now() - started < seconds * 1000) {
     const asked = performance.now()
-    await run('setBlind', { blind: commands % 2 === 0 })
+    isBlind = !isBlind
+    await run('setBlind', { blind: isBlind })
     slowest.command = Math.max(slowest.command, performance.now() - asked)
     await pause(50)
   }
