@@ -17,8 +17,15 @@ export async function readBackup(file: File): Promise<ReadShowFile> {
   }
 }
 
-/** The text of a packed file; null where it grows beyond all measure. */
+/** Whether a file is packed; else it is the plain JSON of a show. */
+async function isPacked(file: File): Promise<boolean> {
+  const [first, second] = new Uint8Array(await file.slice(0, 2).arrayBuffer())
+  return first === 0x1f && second === 0x8b
+}
+
+/** The text of a file; null where it grows beyond all measure as it is unpacked. */
 async function unpacked(file: File): Promise<string | null> {
+  if (!(await isPacked(file))) return file.text()
   const reader = file.stream().pipeThrough(new DecompressionStream('gzip')).getReader()
   const decoder = new TextDecoder()
   const parts: string[] = []

@@ -16,9 +16,12 @@ const LARGEST = 192_000_000
 
 const work = z.object({ file: z.instanceof(Uint8Array), id: showId, database: z.string() })
 
+/** Whether a file is packed; else it is the plain JSON of a show. */
+const isPacked = (file: Uint8Array) => file[0] === 0x1f && file[1] === 0x8b
+
 async function unpacked(file: Uint8Array): Promise<unknown> {
   try {
-    const text = await promisify(gunzip)(file, { maxOutputLength: LARGEST })
+    const text = isPacked(file) ? await promisify(gunzip)(file, { maxOutputLength: LARGEST }) : Buffer.from(file)
     return JSON.parse(text.toString('utf8'))
   } catch {
     return undefined

@@ -110,7 +110,7 @@ const NOTHING_TO_TYPE = async () => null
       </label>
       <label class="quiet-button cursor-pointer py-1 text-center">
         Another show’s back-up
-        <input ref="file" type="file" class="sr-only" accept=".rhopander,.gz" @change="chosenFile" />
+        <input ref="file" type="file" class="sr-only" accept=".rhopander,.gz,.json" @change="chosenFile" />
       </label>
       <p v-if="over.reading" class="flex items-baseline gap-2 text-sm text-mist" role="status">
         Reading {{ over.reading.file }} …

@@ -37,7 +37,7 @@ async function chosen(event: Event) {
       </p>
       <label class="quiet-button cursor-pointer text-center">
         {{ isReading ? 'Reading …' : 'Choose the file' }}
-        <input type="file" class="sr-only" accept=".rhopander,.gz" :disabled="isReading" @change="chosen" />
+        <input type="file" class="sr-only" accept=".rhopander,.gz,.json" :disabled="isReading" @change="chosen" />
       </label>
       <p v-if="trouble" class="text-coral" role="alert">{{ trouble }}</p>
       <div class="flex justify-end">

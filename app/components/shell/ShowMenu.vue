@@ -131,6 +131,9 @@ const item = (active: boolean) => [
         ><a :href="`/api/shows/${show.id}/backup`" download :class="item(active)">Back up to a file</a></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><a :href="`/api/shows/${show.id}/open`" download :class="item(active)">Write as plain JSON</a></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'restore'">
           {{ DIALOG_NAMES.restore }}
         </button></MenuItem
