@@ -45,7 +45,8 @@ async function written(show: Show, database: string): Promise<Restored> {
 async function restored(): Promise<Restored> {
   const { file, id, database } = work.parse(workerData)
   const document = await unpacked(file)
-  if (document === undefined) return { kind: 'not one', why: 'It is damaged: it does not unpack to what was packed.' }
+  const damage = isPacked(file) ? 'it does not unpack to what was packed' : 'it is no whole JSON'
+  if (document === undefined) return { kind: 'not one', why: `It is damaged: ${damage}.` }
   const read = readShowDocument(document, id)
   return read.ok ? written(read.show, database) : { kind: 'not one', why: read.message }
 }

@@ -213,6 +213,15 @@ test('keeps versions, tells what changed, goes back; a back-up opens as a show, 
   await dialog.getByLabel('Choose the file').setInputFiles(file)
   await expect(showPage.getByRole('group', { name: 'Stage plan' })).toBeVisible()
   expect(showPage.url()).not.toBe(before)
+
+  // As plain JSON it is read back too.
+  const written = showPage.waitForEvent('download')
+  await menu('Write as plain JSON')
+  const plain = await (await written).path()
+  const [, again] = [await menu('Open a back-up'), showPage.url()]
+  await dialog.getByLabel('Choose the file').setInputFiles(plain)
+  await expect(showPage).not.toHaveURL(again)
+  await expect(showPage.getByRole('group', { name: 'Stage plan' })).toBeVisible()
 })
 
 test('an empty cue between others carries everything on, and what follows comes by itself', async ({ showPage }) => {

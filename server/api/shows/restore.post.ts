@@ -9,6 +9,9 @@ import { bytesOf } from '../../http/body'
 /** A file that is larger is not one of ours; bytes. */
 const LARGEST_FILE = 64_000_000
 
+/** A show as plain JSON begins with it: {. */
+const OPENING = 0x7b
+
 /** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
 const restoreThread = () => new URL('./restoreThread.mjs', import.meta.url)
 
@@ -16,7 +19,8 @@ export default defineApi(async (event) => {
   await mustOwnAll(event)
   const file = await bytesOf(event, LARGEST_FILE)
   if (file.length === 0) throw refused('It is empty.')
-  if (file[0] !== 0x1f || file[1] !== 0x8b) throw refused('It is not a back-up of a show.')
+  const isOurs = (file[0] === 0x1f && file[1] === 0x8b) || file[0] === OPENING
+  if (!isOurs) throw refused('It is not a back-up of a show.')
   const id = showId.parse(randomUUID())
   const restored = await restore(restoreThread(), { file, id, database: useRuntimeConfig().databaseUrl })
   switch (restored.kind) {
