@@ -109,12 +109,12 @@ async function steer(page: Page, standIn: Page, head: string, cross: string, the
 }
 
 const CROSSES = ['Cross left', 'Cross right', 'Cross upstage']
-/** The crosses heads of a hang are steered onto: some near, some far. */
+/** The crosses heads of a hang are steered onto: some near, some far; the first once more, the other way round. */
 function crossesFor(hang: string): readonly string[] {
   if (!isWhole) return CROSSES
   if (hang === 'Bar 3') return ['Cross left', 'Cross right', 'Shore line']
   if (!hang.startsWith('Boom')) return CROSSES
-  return [hang === 'Boom right' ? 'Cross left' : 'Cross right', 'Shore mark', 'Cross upstage']
+  return ['Shore mark', hang === 'Boom right' ? 'Cross left' : 'Cross right', 'Cross upstage']
 }
 
 /** Opens a hang; tells which heads are on it. */

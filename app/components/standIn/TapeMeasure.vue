@@ -39,9 +39,9 @@ const rows = computed(() =>
         <tr>
           <th class="w-11 text-left font-normal">head</th>
           <th class="text-left font-normal">cross</th>
-          <th class="font-normal">stage left</th>
-          <th class="font-normal">upstage</th>
-          <th class="font-normal">up</th>
+          <th class="pl-2 font-normal">stage left</th>
+          <th class="pl-2 font-normal">upstage</th>
+          <th class="pl-2 font-normal">up</th>
         </tr>
       </thead>
       <tbody>
@@ -50,9 +50,9 @@ const rows = computed(() =>
           <td class="max-w-28 truncate text-left font-sans text-mist">{{ row.cross }}</td>
           <td v-if="row.isTurning" colspan="3" class="font-sans text-haze">turning</td>
           <template v-else>
-            <td>{{ row.x }}</td>
-            <td>{{ row.y }}</td>
-            <td>{{ row.z }}</td>
+            <td class="pl-2">{{ row.x }}</td>
+            <td class="pl-2">{{ row.y }}</td>
+            <td class="pl-2">{{ row.z }}</td>
           </template>
         </tr>
       </tbody>
