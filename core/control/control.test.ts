@@ -50,6 +50,9 @@ describe('what controls ask for', () => {
     expect(hear({ address: '/list/1/go', args: [true] })).toEqual(['/list/1/paused false'])
     desk.now += 20_000
     expect(hear({ address: '/list/1/back', args: [1] })[0]).toMatch(/^\/list\/1\/cue 1 /)
+    desk.aim('12', 'Mark')
+    desk.cue(2.1)
+    expect(read('/list/1/cue', Math.fround(2.1))).toMatchObject({ does: 'cue' })
     expect(hear({ address: '/list/9/go', args: [1] })).toEqual(['There is no cue list 9.'])
     expect(hear({ address: '/list/1/cue', args: [77] })).toEqual([`${list(0)?.name} has no cue 77.`])
   })

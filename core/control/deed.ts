@@ -102,7 +102,8 @@ function ofList(show: Show, message: OscMessage, number: number, what: string): 
     return level === null ? noLevel : { does: 'list master', list, level }
   }
   if (what === 'cue') {
-    const wanted = Number(message.args[0])
+    // Numbers travel in single precision.
+    const wanted = Math.round(Number(message.args[0]) * 1000) / 1000
     const cue = cues.find(({ cue: { number: of } }) => of === wanted)
     return cue
       ? { does: 'cue', list, cue: asCueId(cue.id) }
