@@ -5,6 +5,7 @@ import { targetId } from '../../show/ids'
 import { USUAL_FOLLOWING } from '../../tracking/tracked'
 import { command, done } from '../command'
 import { gone } from '../shared/refusals'
+import { definedFields } from '../shared/definedFields'
 
 export const followTracker = command({
   input: followFields.partial().extend({ target: targetId }),
@@ -12,8 +13,7 @@ export const followTracker = command({
   run(show, { target, ...fields }) {
     const known = show.all.target.get(target)
     if (!known) return gone('target', 'target')
-    const given = Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined))
-    const following = { ...(show.all.trackedTarget.get(target) ?? USUAL_FOLLOWING), ...given, target }
+    const following = { ...(show.all.trackedTarget.get(target) ?? USUAL_FOLLOWING), ...definedFields(fields), target }
     const draft = new Draft(show).put('trackedTarget', target, following)
     return done(draft, `${known.name} follows tracker ${following.tracker}`)
   },
