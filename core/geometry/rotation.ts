@@ -2,7 +2,7 @@
  * Rotations as plain 3 by 3 matrices, named row then column (`xy` is row x, column y), for column
  * vectors: the columns are the images of the local axes. Angles in degrees.
  */
-import type { Vec3 } from './vector'
+import { cross, dot, length, normalise, scale, subtract, type Vec3 } from './vector'
 
 export interface Rotation {
   readonly xx: number
@@ -65,4 +65,50 @@ export function turnLevel(v: Vec3, yaw: number): Vec3 {
   const c = Math.cos(yaw * DEGREE)
   const s = Math.sin(yaw * DEGREE)
   return { x: c * v.x - s * v.y, y: s * v.x + c * v.y, z: v.z }
+}
+
+/** `A · B`: B acts first. */
+export function composed(a: Rotation, b: Rotation): Rotation {
+  const [x, y, z] = [
+    rotate(a, { x: b.xx, y: b.yx, z: b.zx }),
+    rotate(a, { x: b.xy, y: b.yy, z: b.zy }),
+    rotate(a, { x: b.xz, y: b.yz, z: b.zz }),
+  ]
+  return rotationOf(x, y, z)
+}
+
+/** The rotation whose columns are the images of the three axes, as they are. */
+export function rotationOf(x: Vec3, y: Vec3, z: Vec3): Rotation {
+  return { xx: x.x, xy: y.x, xz: z.x, yx: x.y, yy: y.y, yz: z.y, zx: x.z, zy: y.z, zz: z.z }
+}
+
+/**
+ * The angles that make a rotation, `Rz(yaw) · Rx(pitch) · Ry(roll)`, in degrees, pitch from −90 to
+ * 90, the others above −180 up to 180; at pitch ±90 roll is 0. Read off the product above.
+ */
+export function anglesOf(r: Rotation): { readonly yaw: number; readonly pitch: number; readonly roll: number } {
+  const level = Math.hypot(r.xy, r.yy)
+  const pitch = Math.atan2(r.zy, level) / DEGREE
+  if (level < 1e-9) return { yaw: halfTurn(Math.atan2(r.yx, r.xx)), pitch, roll: 0 }
+  return { yaw: halfTurn(Math.atan2(-r.xy, r.yy)), pitch, roll: halfTurn(Math.atan2(-r.zx, r.zz)) }
+}
+
+/** Radians to degrees above −180 up to 180. */
+function halfTurn(radians: number): number {
+  const degrees = radians / DEGREE
+  return degrees <= -180 ? degrees + 360 : degrees
+}
+
+/**
+ * The rotation nearest to three axes that are not quite square or of one length, by turns made
+ * square (Gram and Schmidt); null where they span no space, and where they are a mirror image,
+ * `mirrored` tells it and the third is turned round.
+ */
+export function squared(x: Vec3, y: Vec3, z: Vec3): { readonly rotation: Rotation; readonly mirrored: boolean } | null {
+  const volume = dot(cross(x, y), z)
+  const size = length(x) * length(y) * length(z)
+  if (!(size > 0) || Math.abs(volume) < 1e-6 * size) return null
+  const first = normalise(x)
+  const second = normalise(subtract(y, scale(first, dot(y, first))))
+  return { rotation: rotationOf(first, second, cross(first, second)), mirrored: volume < 0 }
 }

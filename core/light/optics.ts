@@ -60,3 +60,17 @@ export function candelaOffAxis(table: Table, beam: number, off: number): number 
 export function illuminance(candela: number, incidence: number, throwMetres: number): number {
   return (candela * Math.max(0, Math.cos(incidence * DEGREE))) / (throwMetres * throwMetres)
 }
+
+/**
+ * The light in a beam, lumen for each candela of its peak: `2π ∫ 2^−(off/b)^p · sin(off) d off` out
+ * to a right angle, by Simpson's rule. Full angles in degrees, the field angle the wider one.
+ */
+export function lumenPerCandela(beam: number, field: number): number {
+  const power = fallOffPower([{ beam, field, candela: 1 }], beam)
+  const light = (off: number) => 2 ** -((off / (beam / 2)) ** power) * Math.sin(off * DEGREE)
+  const steps = 2000
+  const step = Math.min(90, 6 * field) / steps
+  let sum = light(0) + light(steps * step)
+  for (let i = 1; i < steps; i++) sum += light(i * step) * (i % 2 === 1 ? 4 : 2)
+  return 2 * Math.PI * ((sum * step) / 3) * DEGREE
+}

@@ -19,7 +19,16 @@ const LAYERS = [
   ['exchange', 'access', 'control'],
 ]
 /** What core takes that is not its own: pure computation, nothing of a machine. */
-const TAKEN_BY_CORE = ['zod', 'fast-deep-equal', 'd3-array', 'd3-polygon', 'poly-decomp-es', 'culori/fn', 'ml-matrix']
+const TAKEN_BY_CORE = [
+  'zod',
+  'fast-deep-equal',
+  'd3-array',
+  'd3-polygon',
+  'poly-decomp-es',
+  'culori/fn',
+  'ml-matrix',
+  '@xmldom/xmldom',
+]
 const rankOf = (folder: string) => LAYERS.findIndex((layer) => layer.includes(folder))
 
 function sources(folder: string): string[] {
