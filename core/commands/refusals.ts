@@ -44,6 +44,8 @@ const WORDS = {
       ? `${fixture} does not hang in this venue: give it a hang first.`
       : `${fixture} does not hang in this venue, ${by} plays its values here: give it a hang first.`,
   'source hangs elsewhere': always('The fixture to copy from no longer hangs here.'),
+  'tied to a set piece': ({ name }: Named) =>
+    `${name} is tied to a set piece and moves with it. Leave it out, or move the set piece.`,
   'tied to what is elsewhere': always('The set piece of this target has no place here.'),
   'not in it': always('Open the show again: you are not in it yet.'),
   begun: always('This show has been begun already.'),

@@ -85,6 +85,7 @@ import { goToCue } from './cues/goToCue'
 import { insertCue } from './cues/insertCue'
 import { importPalettes } from './palettes/importPalettes'
 import { importRig } from './rig/importRig'
+import { takeRig } from './rig/takeRig'
 import { joinShow } from './show/joinShow'
 import { makePalettesFromTargets } from './palettes/makePalettesFromTargets'
 import { makePalettesFromType } from './palettes/makePalettesFromType'
@@ -323,6 +324,7 @@ const CHANGES = {
   storeInPalette,
   stripTimes,
   switchVenue,
+  takeRig,
   takeFromCue,
   takeFromStage,
   takeReceived,

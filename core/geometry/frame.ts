@@ -11,8 +11,8 @@
  * A hang is a straight line through its middle. A fixture on it has `along` (signed distance on
  * the line), `out` (level, square to the line's yaw) and `drop` (straight down).
  */
-import { add, type Vec3 } from './vector'
-import { DEGREE, rotation, type Rotation } from './rotation'
+import { add, ORIGIN, type Vec3 } from './vector'
+import { composed, DEGREE, rotate, rotation, type Rotation } from './rotation'
 
 /** Where a hang stands in one venue: metres and degrees. `rise` 0 is a bar, 90 a boom. */
 export interface HangPlace {
@@ -67,5 +67,16 @@ export function fixtureFrame(hang: HangPlace, place: FixturePlace): Frame {
   return {
     origin: mountingPoint(hang, place),
     rotation: rotation(hang.yaw + place.yaw, place.pitch, place.roll),
+  }
+}
+
+/** The frame everything is measured in. */
+export const UPRIGHT: Frame = { origin: ORIGIN, rotation: rotation(0, 0, 0) }
+
+/** A frame given in another one, in the frame that one is given in. */
+export function within(outer: Frame, inner: Frame): Frame {
+  return {
+    origin: add(outer.origin, rotate(outer.rotation, inner.origin)),
+    rotation: composed(outer.rotation, inner.rotation),
   }
 }

@@ -85,6 +85,7 @@ const BIG: ReadonlySet<string> = new Set<CommandName>([
   'replacePaletteInCues',
   'restoreShow',
   'switchVenue',
+  'takeRig',
 ])
 /** Registers beyond which any work counts as big. */
 const MANY_WRITES = 400

@@ -2,9 +2,9 @@
  * The geometry of a fixture type: a tree of parts, each with its frame in the one above. Metres. A
  * position is four rows of four numbers for column vectors, the translation last in each of the first three.
  */
-import type { Frame } from '../../geometry/frame'
-import { composed, rotate, rotation, squared } from '../../geometry/rotation'
-import { add, vec3 } from '../../geometry/vector'
+import { UPRIGHT, within, type Frame } from '../../geometry/frame'
+import { squared } from '../../geometry/rotation'
+import { vec3 } from '../../geometry/vector'
 import { attributeOf, childrenOf, numberFrom, NotReadable, type Element } from '../xml/xml'
 
 /** Where the channels of a reference start, by break, from 1. */
@@ -24,7 +24,6 @@ export interface Part {
   readonly template: { readonly name: string; readonly breaks: readonly Break[] } | null
 }
 
-const UPRIGHT: Frame = { origin: vec3(0, 0, 0), rotation: rotation(0, 0, 0) }
 /** More parts than this are a tree made to swell by references to references. */
 const MOST_PARTS = 5000
 
@@ -42,23 +41,23 @@ function place(
   element: Element,
   outer: Frame,
   above: Part | null,
-  within: readonly string[],
+  inside: readonly string[],
   parts: Part[],
   tops: ReadonlyMap<string, Element>,
 ): void {
   if (parts.length > MOST_PARTS) throw new NotReadable(`its geometry has more than ${MOST_PARTS} parts`)
   const name = attributeOf(element, 'Name')
-  const frame = inside(outer, frameOf(attributeOf(element, 'Position')))
+  const frame = within(outer, frameOf(attributeOf(element, 'Position')))
   const stands = element.localName === 'GeometryReference' ? attributeOf(element, 'Geometry') : null
   const shape = stands === null ? element : tops.get(stands)
   if (!shape) throw new NotReadable(`${name || 'a reference'} refers to the geometry “${stands}”, which is not there`)
-  if (stands !== null && within.includes(stands)) throw new NotReadable(`the geometry “${stands}” refers to itself`)
+  if (stands !== null && inside.includes(stands)) throw new NotReadable(`the geometry “${stands}” refers to itself`)
   const template = stands === null ? null : { name: stands, breaks: breaksOf(element) }
   const part = { name, tag: shape.localName ?? '', element: shape, frame, above, template }
   parts.push(part)
   for (const child of childrenOf(shape))
     if (child.localName !== 'Break')
-      place(child, frame, part, stands === null ? within : [...within, stands], parts, tops)
+      place(child, frame, part, stands === null ? inside : [...inside, stands], parts, tops)
 }
 
 function breaksOf(reference: Element): Break[] {
@@ -66,13 +65,6 @@ function breaksOf(reference: Element): Break[] {
     number: numberFrom(attributeOf(one, 'DMXBreak')) ?? 1,
     offset: numberFrom(attributeOf(one, 'DMXOffset')) ?? 1,
   }))
-}
-
-function inside(outer: Frame, inner: Frame): Frame {
-  return {
-    origin: add(outer.origin, rotate(outer.rotation, inner.origin)),
-    rotation: composed(outer.rotation, inner.rotation),
-  }
 }
 
 /** The frame a position tells; upright where it is missing. Throws NotReadable for one that is no frame. */

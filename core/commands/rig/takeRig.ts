@@ -1,0 +1,182 @@
+/**
+ * Takes what was chosen of a rig file: things the show has by their id are changed, others are new.
+ * Nothing is deleted, and places are those of the venue in play.
+ */
+import { z } from 'zod'
+import { placeId } from '../../show/compositeIds'
+import { counted } from '../../show/counted'
+import { Draft } from '../../show/draft'
+import * as entities from '../../show/entities'
+import { fixtureId, fixtureModeId, fixtureTypeId, hangId, layerId, setPieceId, targetId } from '../../show/ids'
+import { listInWords } from '../../show/listInWords'
+import { modesOf } from '../../show/modes'
+import { normalisedName } from '../../show/names'
+import { showRecordOf, type Show } from '../../show/show'
+import { command, done, refuse, type Outcome } from '../command'
+import { idsByName } from '../shared/fixtureRows'
+import { hangFixture } from '../shared/hangFixture'
+import { gone, lockedLayer } from '../shared/refusals'
+import { typeWithModes } from '../shared/typeWithModes'
+import { hangRow, targetRow } from './importRig'
+
+const takenType = typeWithModes.extend({ type: fixtureTypeId })
+const takenHang = hangRow.extend({ hang: hangId })
+const takenFixture = entities.fixturePlace.omit({ venue: true, fixture: true }).extend({
+  fixture: fixtureId,
+  ...entities.fixture.omit({ bar: true, cell: true, mode: true }).shape,
+  /** By name; null for a fixture without a type. */
+  mode: z.string().max(120).nullable(),
+})
+const takenTarget = targetRow.extend({ target: targetId })
+const takenPiece = entities.setPiece.omit({ layer: true }).extend({
+  setPiece: setPieceId,
+  /** By name; a new layer where there is none of it. */
+  layer: entities.layer.shape.name.nullable(),
+  ...entities.setPiecePlace.pick({ position: true, yaw: true }).shape,
+})
+const input = z.strictObject({
+  types: z.array(takenType).max(500),
+  hangs: z.array(takenHang).max(2000),
+  fixtures: z.array(takenFixture).max(5000),
+  targets: z.array(takenTarget).max(2000),
+  pieces: z.array(takenPiece).max(2000),
+})
+export type TakenRig = z.infer<typeof input>
+
+export const takeRig = command({
+  input,
+  undoable: true,
+  run(show, taken, { newId }) {
+    const draft = new Draft(show)
+    for (const type of taken.types) putTypeAs(show, draft, type, newId)
+    for (const { hang: id, name, form, ...place } of taken.hangs) {
+      const { venue } = showRecordOf(show)
+      draft.put('hang', id, { name, form })
+      draft.put('hangPlace', placeId(venue, id), { venue, hang: id, ...place })
+    }
+    const refusal =
+      putFixtures(show, draft, taken) ??
+      putTargets(show, draft, taken.targets) ??
+      putPieces(show, draft, taken.pieces, newId) ??
+      namedTwice(draft)
+    return refusal ?? done(draft, `take ${inWords(taken)} from a rig file`)
+  },
+})
+
+function inWords({ types, hangs, fixtures, targets, pieces }: TakenRig): string {
+  const parts = [
+    [types.length, 'type'],
+    [hangs.length, 'hang'],
+    [fixtures.length, 'fixture'],
+    [targets.length, 'target'],
+    [pieces.length, 'set piece'],
+  ] as const
+  return listInWords(parts.flatMap(([count, word]) => (count > 0 ? [counted(count, word)] : []))) || 'nothing'
+}
+
+/** Modes are known by their names; one the file does not have stays, since fixtures may use it. */
+function putTypeAs(show: Show, draft: Draft, taken: z.infer<typeof takenType>, newId: () => string): void {
+  const { type: id, modes, ...type } = taken
+  const known = show.all.fixtureType.has(id) ? modesOf(show, id) : []
+  const ids = new Map(known.map((mode) => [normalisedName(mode.mode.name), mode.id]))
+  const kept = known.filter(({ mode }) => !modes.some(({ name }) => normalisedName(name) === normalisedName(mode.name)))
+  draft.put('fixtureType', id, type)
+  for (const [i, { name, channels }] of modes.entries())
+    draft.put('fixtureMode', ids.get(normalisedName(name)) ?? fixtureModeId.parse(newId()), {
+      type: id,
+      order: i + 1,
+      name,
+      channels,
+    })
+  for (const [i, { id: mode, mode: stays }] of kept.entries())
+    draft.put('fixtureMode', mode, { ...stays, order: modes.length + i + 1 })
+}
+
+function putFixtures(show: Show, draft: Draft, { fixtures }: TakenRig): Outcome | null {
+  const { venue } = showRecordOf(show)
+  const after = draft.result()
+  const numbers = new Map(
+    [...show.all.fixture].flatMap(([id, { bar, number }]) => (bar === null ? [[number, id] as const] : [])),
+  )
+  for (const { fixture: id } of fixtures) {
+    const before = show.all.fixture.get(id)
+    if (before) numbers.delete(before.number)
+  }
+  for (const { fixture: id, number, name, type, mode, universe, address, note, ...place } of fixtures) {
+    if (numbers.has(number)) return refuse('number taken in the rig', { number }, 'fixtures')
+    numbers.set(number, id)
+    if (type !== null && !after.all.fixtureType.has(type)) return gone('fixtureType', 'fixtures')
+    if (!after.all.hang.has(place.hang)) return gone('hang', 'fixtures')
+    const ofType = type === null ? [] : modesOf(after, type)
+    const found = ofType.find((one) => normalisedName(one.mode.name) === normalisedName(mode ?? ''))
+    if (mode !== null && !found)
+      return refuse(
+        'unknown mode in a row',
+        { fixture: number, type: after.all.fixtureType.get(type ?? '')?.name ?? '', name: mode },
+        'fixtures',
+      )
+    const before = show.all.fixture.get(id)
+    draft.put('fixture', id, {
+      number,
+      name,
+      type,
+      mode: found?.id ?? null,
+      universe,
+      address,
+      note,
+      bar: before?.bar ?? null,
+      cell: before?.cell ?? null,
+    })
+    hangFixture(draft, { venue, fixture: id, ...place })
+  }
+  return null
+}
+
+function putTargets(show: Show, draft: Draft, targets: TakenRig['targets']): Outcome | null {
+  const { venue } = showRecordOf(show)
+  for (const { target: id, name, position } of targets) {
+    const known = show.all.target.get(id)
+    if (known?.setPiece != null) return refuse('tied to a set piece', { name: known.name }, 'targets')
+    draft.put('target', id, { form: { kind: 'point' }, setPiece: null, local: null, ...known, name })
+    draft.put('targetPlace', placeId(venue, id), { venue, target: id, position })
+  }
+  return null
+}
+
+function putPieces(show: Show, draft: Draft, pieces: TakenRig['pieces'], newId: () => string): Outcome | null {
+  const { venue } = showRecordOf(show)
+  const layers = idsByName(show.all.layer)
+  for (const { setPiece: id, name, solids, layer, position, yaw } of pieces) {
+    const known = show.all.setPiece.get(id)
+    const locked = lockedLayer(show, known?.layer ?? null, known?.name ?? name)
+    if (locked) return locked
+    const found = layer === null ? null : layers.get(normalisedName(layer))
+    const into = found === undefined ? newId() : found
+    if (layer !== null && into !== null && found === undefined) {
+      draft.put('layer', into, { name: layer, visible: true, locked: false })
+      layers.set(normalisedName(layer), into)
+    }
+    draft.put('setPiece', id, { name, solids, layer: into === null ? null : layerId.parse(into) })
+    draft.put('setPiecePlace', placeId(venue, id), { venue, setPiece: id, position, yaw })
+  }
+  return null
+}
+
+const NAMED = [
+  ['hang', 'hangs'],
+  ['target', 'targets'],
+  ['setPiece', 'set pieces'],
+] as const
+
+/** Names have to be told apart, whatever the file calls things. */
+function namedTwice(draft: Draft): Outcome | null {
+  const after = draft.result()
+  for (const [kind, what] of NAMED) {
+    const names = new Set<string>()
+    for (const { name } of after.all[kind].values()) {
+      if (names.has(normalisedName(name))) return refuse('name twice', { what, name }, what)
+      names.add(normalisedName(name))
+    }
+  }
+  return null
+}

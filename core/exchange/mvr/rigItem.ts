@@ -1,0 +1,18 @@
+/** What of a thing an item is about: all of something new, or where it differs. */
+export type RigAspect = 'new' | 'place' | 'address' | 'number' | 'name' | 'type' | 'modes'
+
+/** One thing of a rig file to take or to leave. */
+export interface RigItem {
+  readonly key: string
+  readonly kind: 'type' | 'hang' | 'fixture' | 'target' | 'set piece'
+  readonly name: string
+  readonly what: RigAspect
+  readonly before: string
+  readonly after: string
+  /** Whether it is taken unless a person says otherwise. */
+  readonly suggested: boolean
+}
+
+export function keyOf(kind: RigItem['kind'], id: string, what: RigAspect = 'new'): string {
+  return `${kind} ${id} ${what}`
+}
