@@ -19,5 +19,6 @@ export const THREADS = {
   inputThread: 'server/input/inputThread.ts',
   restoreThread: 'server/exchange/restoreThread.ts',
   versionThread: 'server/exchange/versionThread.ts',
+  rigThread: 'server/exchange/rigThread.ts',
   standIn: 'server/standIn/program.ts',
 } as const

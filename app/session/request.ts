@@ -46,8 +46,14 @@ export function request<T>(
 }
 
 /** Sends a file as it is. */
-export function requestWithFile<T>(path: string, read: z.ZodType<T>, file: Blob): Promise<Answered<T>> {
-  return answerTo(path, read, { method: 'POST', body: file, headers: { 'content-type': 'application/octet-stream' } })
+export function requestWithFile<T>(
+  path: string,
+  read: z.ZodType<T>,
+  file: Blob,
+  giveUp?: AbortSignal,
+): Promise<Answered<T>> {
+  const headers = { 'content-type': 'application/octet-stream' }
+  return answerTo(path, read, { method: 'POST', body: file, headers, signal: giveUp ?? null })
 }
 
 /** Takes something out on the server. */

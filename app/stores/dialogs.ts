@@ -7,6 +7,7 @@ import type { GroupId } from '#core/show/ids'
 export const DIALOG_NAMES = {
   'new show': 'New show',
   import: 'Import a rig',
+  'rig file': 'Open a rig file',
   history: 'History',
   people: 'People and links',
   restore: 'Open a back-up',

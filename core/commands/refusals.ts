@@ -260,6 +260,7 @@ export const CARRYING_CODES = [
   'internal',
   'no link',
   'not a back-up',
+  'not a rig file',
   'not allowed',
   'not found',
   'not open',

@@ -118,6 +118,16 @@ const item = (active: boolean) => [
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'rig file'">
+          {{ DIALOG_NAMES['rig file'] }}
+        </button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
+        ><a :href="`/api/shows/${show.id}/rig`" download :class="item(active)"
+          >Write the rig to a file (MVR)</a
+        ></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'history'">
           {{ DIALOG_NAMES.history }}
         </button></MenuItem
@@ -151,6 +161,7 @@ const item = (active: boolean) => [
     </MenuItems>
   </Menu>
   <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
+  <LazyRigFileDialog v-if="dialogs.open === 'rig file'" open :show="show" @close="dialogs.close()" />
   <HistoryDialog :open="dialogs.open === 'history'" :show="show" @close="dialogs.close()" />
   <PeopleDialog :open="dialogs.open === 'people'" :show="show" @close="dialogs.close()" />
   <RestoreDialog :open="dialogs.open === 'restore'" @close="dialogs.close()" />

@@ -57,7 +57,7 @@ type Corner = ReadPrism['outline'][number]
 /** Against the clock from its corner furthest to the left and front, so that the same outline is always the same. */
 function fromFirst(outline: readonly Corner[]): Corner[] {
   const area = polygonArea(outline.map(({ x, y }): [number, number] => [x, y]))
-  const turned = area < 0 ? [...outline].reverse() : [...outline]
+  const turned = area > 0 ? [...outline].reverse() : [...outline]
   const first = turned.reduce((best, { x, y }, i) => {
     const least = turned[best]
     return least && (x < least.x || (x === least.x && y < least.y)) ? i : best

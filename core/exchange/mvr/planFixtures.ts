@@ -124,7 +124,9 @@ class Matches {
       )
       if (named.length === 1) match(read, named[0]?.[0])
     }
-    this.#missing = whole.flatMap(([id, fixture]) => (free.has(id) ? [fixture] : []))
+    const { venue } = showRecordOf(show)
+    const isHere = (id: FixtureId) => free.has(id) && show.all.fixturePlace.has(placeId(venue, id))
+    this.#missing = whole.flatMap(([id, fixture]) => (isHere(id) ? [fixture] : []))
   }
 
   of(read: ReadFixture): FixtureId | null {

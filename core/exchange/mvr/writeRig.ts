@@ -18,6 +18,7 @@ import { uuidOf } from '../uuid'
 import { appended, parseXml, xmlText, type Element } from '../xml/xml'
 import { typeIn } from './planTypes'
 import { matrixText } from './matrix'
+import { prismAround } from './modelParts'
 import type { TypeWithModes } from '../../commands/shared/typeWithModes'
 
 /** A part of a model: its faces, metres, z up. */
@@ -175,10 +176,14 @@ function writeSet(show: Show, layers: Element, models: Map<string, readonly Mode
   }
 }
 
-/** Every solid as convex prisms, so that whoever reads them can tell their outlines. */
+/** Every solid as convex prisms, as whoever reads them would tell their outlines. */
 function partsOf({ piece }: PlacedSetPiece): ModelPart[] {
   const prisms = piece.solids
     .flatMap(prismsOf)
-    .flatMap((prism) => convexPieces(prism.outline).map((outline) => ({ ...prism, outline })))
+    .flatMap(({ outline, bottom, top }) =>
+      convexPieces(outline).map((ring) =>
+        prismAround(ring.flatMap(({ x, y }) => [vec3(x, y, bottom), vec3(x, y, top)])),
+      ),
+    )
   return prisms.map((prism, i) => ({ name: `part ${i + 1}`, faces: facesOf(prism) }))
 }

@@ -1,0 +1,126 @@
+<script setup lang="ts">
+/** Opens a rig file or a fixture type: looked at first, then taken as one change. */
+import { Upload } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { counted } from '#core/show/counted'
+import { showRecordOf, type Show } from '#core/show/show'
+import { useRigFile } from '../../composables/exchange/useRigFile'
+import { useMessages } from '../../stores/messages'
+import { useShow } from '../../stores/show'
+import PlainDialog from '../shell/PlainDialog.vue'
+import RigFileItems from './RigFileItems.vue'
+import RigFilePlacing from './RigFilePlacing.vue'
+import RigFilePlan from './RigFilePlan.vue'
+
+const props = defineProps<{ open: boolean; show: Show }>()
+const emit = defineEmits<{ close: [] }>()
+const store = useShow()
+const messages = useMessages()
+const rig = useRigFile(() => props.show)
+const { name, reading, trouble, isReading, placement, points, placed, plan, items, taken, filePoints } = rig
+const isOver = ref(false)
+const isTaking = ref(false)
+const hasPlaces = computed(() => filePoints.value.length > 0)
+
+const summary = computed(() => {
+  const known = plan.value
+  if (!known) return 'Nothing read yet.'
+  const parts = [`${counted(taken.value.length, 'thing')} of ${items.value.length} will come in`]
+  if (known.same > 0) parts.push(`${counted(known.same, 'fixture')} just as in the show`)
+  if (known.missing.length > 0 && hasPlaces.value)
+    parts.push(`${counted(known.missing.length, 'fixture')} of the show not in the file, which stay`)
+  return `${parts.join('; ')}.`
+})
+
+async function chosen(event: Event) {
+  const input = event.target
+  const file = input instanceof HTMLInputElement ? input.files?.[0] : undefined
+  if (file) await rig.open(file)
+  if (input instanceof HTMLInputElement) input.value = ''
+}
+async function dropped(event: DragEvent) {
+  isOver.value = false
+  const file = event.dataTransfer?.files[0]
+  if (file) await rig.open(file)
+}
+async function take() {
+  const input = rig.input.value
+  if (!input) return
+  isTaking.value = true
+  const said = `Took ${counted(taken.value.length, 'thing')} from ${name.value}.`
+  const isDone = await store.send('takeRig', input)
+  isTaking.value = false
+  if (!isDone) return
+  messages.say(said)
+  emit('close')
+}
+function close() {
+  rig.cancel()
+  emit('close')
+}
+</script>
+
+<template>
+  <PlainDialog
+    :open="open"
+    :title="reading ? `${name} into ${showRecordOf(show).name}` : 'Open a rig file or a fixture type'"
+    wide
+    @close="close"
+  >
+    <div
+      v-if="!reading"
+      class="m-5 grid min-h-48 place-items-center gap-2 rounded-lg border border-dashed p-5 text-center"
+      :class="isOver ? 'border-coral bg-plank-2' : 'border-rule-2'"
+      @dragover.prevent="isOver = true"
+      @dragleave="isOver = false"
+      @drop.prevent="dropped"
+    >
+      <Upload :size="20" class="text-mist" aria-hidden="true" />
+      <p class="max-w-md text-mist">
+        Drop a rig file (MVR) or a fixture type (GDTF) here. You see what is in it before anything comes into the show.
+      </p>
+      <p v-if="isReading" role="status">
+        Reading … <button type="button" class="chip ml-2 px-2 py-0.5" @click="rig.cancel()">Stop</button>
+      </p>
+      <label v-else class="quiet-button cursor-pointer py-1.5">
+        Choose the file
+        <input type="file" class="sr-only" accept=".mvr,.gdtf" @change="chosen" />
+      </label>
+      <p v-if="trouble" class="text-coral" role="alert">{{ trouble }}</p>
+    </div>
+    <div v-else class="grid min-h-0 flex-1" :class="hasPlaces ? 'grid-cols-[minmax(0,5fr)_minmax(0,7fr)]' : ''">
+      <div v-if="hasPlaces && placed" class="flex min-h-0 flex-col border-r border-rule">
+        <RigFilePlan
+          class="min-h-64 flex-1"
+          :show="show"
+          :rig="placed"
+          :pressed="points.map(({ key }) => key)"
+          @press="rig.press"
+        />
+        <RigFilePlacing
+          class="border-t border-rule p-3"
+          :placement="placement"
+          :file-points="filePoints"
+          :points="points"
+          @place="rig.setPlacement"
+          @press="rig.press"
+          @point="rig.setPoint"
+        />
+      </div>
+      <RigFileItems
+        class="h-[62vh]"
+        :items="items"
+        :notes="plan?.notes ?? []"
+        :is-taken="rig.isTaken"
+        @take="rig.take"
+      />
+    </div>
+    <footer class="flex items-center justify-end gap-3 border-t border-rule px-5 py-3">
+      <p class="mr-auto text-mist" role="status">{{ summary }}</p>
+      <button type="button" class="quiet-button" @click="close">Cancel</button>
+      <button type="button" class="main-button" :disabled="taken.length === 0 || isTaking" @click="take">
+        Take {{ taken.length === items.length ? 'all' : taken.length }}
+      </button>
+    </footer>
+  </PlainDialog>
+</template>

@@ -1,0 +1,147 @@
+/** A rig file being looked at: what is in it, where its origin lies, and what of it is taken. */
+import { computed, ref, shallowRef } from 'vue'
+import type { TakenRig } from '#core/commands/rig/takeRig'
+import { vec3, type Vec3 } from '#core/geometry/vector'
+import { AS_IT_IS, onStage, placedRig, placementBy, type Placement } from '#core/exchange/mvr/placement'
+import type { RigItem } from '#core/exchange/mvr/rigItem'
+import { rigPlan } from '#core/exchange/mvr/rigPlan'
+import { rigReading, type RigReading } from '#core/exchange/mvr/rigReading'
+import type { Show } from '#core/show/show'
+import { requestWithFile } from '../../session/request'
+
+/** A place of the file that can be pressed: a fixture, a focus point, an end of a hang. */
+export interface FilePoint {
+  readonly key: string
+  readonly name: string
+  readonly at: Vec3
+}
+
+/** One of the two places that tell where the file's origin lies: which it is, and where that is on the stage. */
+export interface PressedPoint {
+  readonly key: string
+  readonly stage: Vec3
+}
+
+export function useRigFile(show: () => Show) {
+  const name = ref('')
+  const reading = shallowRef<RigReading | null>(null)
+  const trouble = ref<string | null>(null)
+  const isReading = ref(false)
+  const placement = shallowRef<Placement>(AS_IT_IS)
+  const points = shallowRef<readonly PressedPoint[]>([])
+  const said = shallowRef<ReadonlyMap<string, boolean>>(new Map())
+  let stop: AbortController | null = null
+
+  async function open(file: File) {
+    stop?.abort()
+    const own = new AbortController()
+    stop = own
+    isReading.value = true
+    trouble.value = null
+    const path = `/api/shows/${show().id}/rig/look?name=${encodeURIComponent(file.name)}`
+    const answered = await requestWithFile(path, rigReading, file, own.signal)
+    if (own.signal.aborted) return
+    isReading.value = false
+    if (!answered.ok) {
+      trouble.value = answered.refusal.message
+      return
+    }
+    name.value = file.name
+    reading.value = answered.body
+    placement.value = AS_IT_IS
+    points.value = []
+    said.value = new Map()
+  }
+
+  function cancel() {
+    stop?.abort()
+    isReading.value = false
+  }
+
+  const placed = computed(() => reading.value && placedRig(reading.value, placement.value))
+  const plan = computed(() => placed.value && rigPlan(show(), placed.value))
+  const items = computed(() => plan.value?.items ?? [])
+  const isTaken = ({ key, suggested }: RigItem) => said.value.get(key) ?? suggested
+  const taken = computed(() => items.value.filter(isTaken))
+
+  function take(some: readonly RigItem[], isWanted: boolean) {
+    said.value = new Map([...said.value, ...some.map(({ key }) => [key, isWanted] as const)])
+  }
+
+  const input = computed((): TakenRig | null => {
+    const keys = new Set(taken.value.map(({ key }) => key))
+    return plan.value?.taking((key) => keys.has(key)) ?? null
+  })
+
+  const filePoints = computed(() => (reading.value ? pointsOf(reading.value) : []))
+  /** Where a place of the file lies on the stage as it is placed now. */
+  const seenAt = (key: string): Vec3 | null => {
+    const point = filePoints.value.find((one) => one.key === key)
+    return point ? onStage(placement.value, point.at) : null
+  }
+
+  /** Presses a place: the first, then the second, then the nearer one anew. */
+  function press(key: string) {
+    const at = seenAt(key)
+    if (!at) return
+    const others = points.value.filter((point) => point.key !== key)
+    points.value = [...others.slice(-1), { key, stage: at }]
+  }
+
+  function setPoint(index: number, change: Partial<PressedPoint>) {
+    points.value = points.value.map((point, i) => (i === index ? { ...point, ...change } : point))
+    place()
+  }
+
+  function place() {
+    const [first, second] = points.value
+    const [a, b] = [first, second].map((one) => filePoints.value.find(({ key }) => key === one?.key)?.at)
+    if (!first || !a) return
+    const both =
+      second && b ? placementBy({ file: [a, b], stage: [first.stage, second.stage] }, placement.value.mirrored) : null
+    placement.value = both ?? shiftedTo(placement.value, a, first.stage)
+  }
+
+  function setPlacement(change: Partial<Placement>) {
+    points.value = []
+    placement.value = { ...placement.value, ...change }
+  }
+
+  return {
+    name,
+    reading,
+    trouble,
+    isReading,
+    placement,
+    points,
+    placed,
+    plan,
+    items,
+    taken,
+    input,
+    filePoints,
+    open,
+    cancel,
+    isTaken,
+    take,
+    press,
+    setPoint,
+    setPlacement,
+    seenAt,
+  }
+}
+
+function shiftedTo(placement: Placement, at: Vec3, stage: Vec3): Placement {
+  const now = onStage({ ...placement, shift: vec3(0, 0, 0) }, at)
+  return { ...placement, shift: vec3(stage.x - now.x, stage.y - now.y, stage.z - now.z) }
+}
+
+function pointsOf({ fixtures, targets, hangs }: RigReading): FilePoint[] {
+  return [
+    ...fixtures.map(({ id, number, name, position }) => ({ key: id, name: `fixture ${number ?? name}`, at: position })),
+    ...targets.map(({ id, name, position }) => ({ key: id, name, at: position })),
+    ...hangs.flatMap(({ id, name, ends }) =>
+      (ends ?? []).map((at, i) => ({ key: `${id} ${i}`, name: `${name}, ${i === 0 ? 'one' : 'other'} end`, at })),
+    ),
+  ]
+}

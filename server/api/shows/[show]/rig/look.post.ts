@@ -1,0 +1,29 @@
+/** What is in a rig file or a fixture type; nothing of it is taken yet. */
+import { lookAtRig } from '../../../../exchange/lookAtRig'
+import { ApiError, defineApi, queryOf } from '../../../../http/api'
+import { bytesOf } from '../../../../http/body'
+import { showOf } from '../../../../http/showOf'
+import { z } from 'zod'
+
+/** Rigs with all their models, bytes. */
+const LARGEST_FILE = 256_000_000
+
+/** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
+const rigThread = () => new URL('./rigThread.mjs', import.meta.url)
+const query = z.object({ name: z.string().max(200).default('file') })
+
+export default defineApi(async (event) => {
+  await showOf(event, 'programs')
+  const { name } = queryOf(event, query)
+  const stop = new AbortController()
+  event.node.res.once('close', () => stop.abort())
+  const file = await bytesOf(event, LARGEST_FILE)
+  if (file.length === 0) throw refused(name, 'it is empty')
+  const looked = await lookAtRig(rigThread(), { file, name }, stop.signal)
+  if (!looked.ok) throw refused(name, looked.why)
+  return looked.reading
+})
+
+function refused(name: string, why: string): ApiError {
+  return new ApiError(422, { code: 'not a rig file', message: `${name} cannot be read: ${why}.` })
+}

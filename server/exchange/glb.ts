@@ -1,0 +1,76 @@
+/** Models in GLB (glTF 2.0): y up in metres there, z up here. */
+import { Document, WebIO, type Node, type vec3 as GlbVector } from '@gltf-transform/core'
+import { dot, vec3, type Vec3 } from '#core/geometry/vector'
+import type { ModelPart } from '#core/exchange/mvr/writeRig'
+
+/** More corners than this are thinned out to those that lie outermost in many directions. */
+const MOST_CORNERS = 2000
+const DIRECTIONS = 600
+
+/** The corners of each part of a model; throws for a file that is none. */
+export async function partsOfGlb(bytes: Uint8Array): Promise<(readonly Vec3[])[]> {
+  const document = await new WebIO().readBinary(bytes)
+  return document
+    .getRoot()
+    .listNodes()
+    .map((node) => thinned(cornersOf(node)))
+    .filter((corners) => corners.length > 0)
+}
+
+function cornersOf(node: Node): Vec3[] {
+  const m = node.getWorldMatrix()
+  const corners: Vec3[] = []
+  const at: GlbVector = [0, 0, 0]
+  for (const primitive of node.getMesh()?.listPrimitives() ?? []) {
+    const positions = primitive.getAttribute('POSITION')
+    for (let i = 0; i < (positions?.getCount() ?? 0); i++) {
+      positions?.getElement(i, at)
+      const [x, y, z] = at
+      const along = (row: 0 | 1 | 2) => m[row] * x + (m[row + 4] ?? 0) * y + (m[row + 8] ?? 0) * z + (m[row + 12] ?? 0)
+      corners.push(vec3(along(0), -along(2), along(1)))
+    }
+  }
+  return corners.filter((corner) => Number.isFinite(corner.x + corner.y + corner.z))
+}
+
+function thinned(corners: readonly Vec3[]): readonly Vec3[] {
+  if (corners.length <= MOST_CORNERS) return corners
+  const outermost = new Set<Vec3>()
+  for (let i = 0; i < DIRECTIONS; i++) {
+    const way = direction(i)
+    let furthest = corners[0]
+    for (const corner of corners) if (furthest && dot(corner, way) > dot(furthest, way)) furthest = corner
+    if (furthest) outermost.add(furthest)
+  }
+  return [...outermost]
+}
+
+/** Directions spread evenly over the sphere, after Fibonacci. */
+function direction(i: number): Vec3 {
+  const z = 1 - (2 * i + 1) / DIRECTIONS
+  const level = Math.sqrt(1 - z * z)
+  const turn = i * Math.PI * (3 - Math.sqrt(5))
+  return vec3(level * Math.cos(turn), level * Math.sin(turn), z)
+}
+
+/** A model of parts, each a mesh of its own. */
+export async function glbOf(parts: readonly ModelPart[]): Promise<Uint8Array> {
+  const document = new Document()
+  const buffer = document.createBuffer()
+  const scene = document.createScene()
+  for (const { name, faces } of parts) {
+    const triangles = faces.flatMap(({ corners }) => fan(corners))
+    const positions = new Float32Array(triangles.flatMap(({ x, y, z }) => [x, z, -y]))
+    const accessor = document.createAccessor().setType('VEC3').setArray(positions).setBuffer(buffer)
+    const mesh = document.createMesh(name).addPrimitive(document.createPrimitive().setAttribute('POSITION', accessor))
+    scene.addChild(document.createNode(name).setMesh(mesh))
+  }
+  return new WebIO().writeBinary(document)
+}
+
+/** A convex face as triangles from its first corner. */
+function fan(corners: readonly Vec3[]): Vec3[] {
+  const [first] = corners
+  if (!first) return []
+  return corners.slice(1, -1).flatMap((corner, i) => [first, corner, corners[i + 2] ?? first])
+}
