@@ -10,6 +10,8 @@ export async function buildThread(entry: string, outfile: string): Promise<void>
     format: 'esm',
     logLevel: 'warning',
     external: ['knex'],
+    // Packages of the older kind ask for Node's own modules while they run.
+    banner: { js: "import { createRequire } from 'node:module';const require = createRequire(import.meta.url);" },
   })
 }
 

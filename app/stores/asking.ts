@@ -35,6 +35,7 @@ export type StageChange = Extract<
   | 'removeFromPalette'
   | 'splitPalette'
   | 'takeOverValues'
+  | 'takeRig'
   | 'trueUp'
   | 'correctRig'
   | 'spreadPalette'

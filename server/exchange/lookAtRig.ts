@@ -1,4 +1,5 @@
 /** A look into a rig file before anything of it is taken. */
+import type { TypeOptions } from '#core/exchange/gdtf/readType'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
 import { inThread, NoRoom, TooLong } from './inThread'
 
@@ -11,7 +12,7 @@ const LONGEST = 60_000
 /** What is in a file, or why it cannot be read; `module` is the thread's script. Whoever no longer waits stops it. */
 export async function lookAtRig(
   module: URL,
-  work: { file: Uint8Array; name: string },
+  work: { file: Uint8Array; name: string } & TypeOptions,
   stopped: AbortSignal,
 ): Promise<LookedAt> {
   try {

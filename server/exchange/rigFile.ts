@@ -1,5 +1,5 @@
 /** Rig files and fixture types as zip files: what is in them, and how they are put together. */
-import { readType } from '#core/exchange/gdtf/readType'
+import { NATURAL, readType, type TypeOptions } from '#core/exchange/gdtf/readType'
 import { writeType } from '#core/exchange/gdtf/writeType'
 import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
 import { readRig } from '#core/exchange/mvr/readRig'
@@ -15,16 +15,16 @@ const SCENE = 'GeneralSceneDescription.xml'
 const TYPE = 'description.xml'
 
 /** Reads a rig file, or a fixture type by itself; throws NotReadable with the reason. `name` is that of the file. */
-export async function readRigFile(bytes: Uint8Array, name: string): Promise<RigReading> {
+export async function readRigFile(bytes: Uint8Array, name: string, options = NATURAL): Promise<RigReading> {
   const files = await readZip(bytes, (file) => /\.(xml|gdtf|glb)$/i.test(file))
   const scene = files.get(SCENE)
   if (!scene) {
     if (!files.has(TYPE)) throw new NotReadable(`it holds neither a scene (${SCENE}) nor a fixture type (${TYPE})`)
-    const types = [readTypeIn(files, name)]
+    const types = [readTypeIn(files, name, options)]
     return { provider: '', hangs: [], fixtures: [], targets: [], pieces: [], types, notes: [] }
   }
   const notes: RigReading['notes'] = []
-  const types = await typesIn(files, notes)
+  const types = await typesIn(files, notes, options)
   const models = await modelsIn(files, notes)
   const reading = readRig(textOf(scene), { types, models })
   return { ...reading, notes: [...notes, ...reading.notes] }
@@ -32,10 +32,10 @@ export async function readRigFile(bytes: Uint8Array, name: string): Promise<RigR
 
 const textOf = (bytes: Uint8Array) => new TextDecoder('utf-8').decode(bytes)
 
-function readTypeIn(files: ReadonlyMap<string, Uint8Array>, spec: string): ReadTypeFile {
+function readTypeIn(files: ReadonlyMap<string, Uint8Array>, spec: string, options: TypeOptions): ReadTypeFile {
   const description = files.get(TYPE)
   if (!description) throw new NotReadable(`it holds no ${TYPE}`)
-  const { types, id, notes } = readType(textOf(description))
+  const { types, id, notes } = readType(textOf(description), options)
   return {
     spec: spec.slice(0, 200),
     id,
@@ -48,12 +48,16 @@ function readTypeIn(files: ReadonlyMap<string, Uint8Array>, spec: string): ReadT
 }
 
 /** A type or model that cannot be read is told of, and what uses it does without. */
-async function typesIn(files: ReadonlyMap<string, Uint8Array>, notes: RigReading['notes']): Promise<ReadTypeFile[]> {
+async function typesIn(
+  files: ReadonlyMap<string, Uint8Array>,
+  notes: RigReading['notes'],
+  options: TypeOptions,
+): Promise<ReadTypeFile[]> {
   const types: ReadTypeFile[] = []
   for (const [file, bytes] of files) {
     if (!/\.gdtf$/i.test(file)) continue
     try {
-      types.push(readTypeIn(await readZip(bytes, (inside) => inside === TYPE), file))
+      types.push(readTypeIn(await readZip(bytes, (inside) => inside === TYPE), file, options))
     } catch (error) {
       notes.push({ about: file, message: `cannot be read: ${reasonOf(error)}`, severity: 'lost' })
     }

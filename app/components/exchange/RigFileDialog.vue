@@ -3,10 +3,10 @@
 import { Upload } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { counted } from '#core/show/counted'
+import { AXES } from '#core/exchange/gdtf/readType'
 import { showRecordOf, type Show } from '#core/show/show'
 import { useRigFile } from '../../composables/exchange/useRigFile'
-import { useMessages } from '../../stores/messages'
-import { useShow } from '../../stores/show'
+import { useCommit } from '../../composables/forms/useCommit'
 import PlainDialog from '../shell/PlainDialog.vue'
 import RigFileItems from './RigFileItems.vue'
 import RigFilePlacing from './RigFilePlacing.vue'
@@ -14,12 +14,17 @@ import RigFilePlan from './RigFilePlan.vue'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
-const store = useShow()
-const messages = useMessages()
+const { offer } = useCommit()
 const rig = useRigFile(() => props.show)
-const { name, reading, trouble, isReading, placement, points, placed, plan, items, taken, filePoints } = rig
+const { name, reading, trouble, isReading, leftHanded, placement, points, placed, plan, items, taken, filePoints } = rig
 const isOver = ref(false)
 const isTaking = ref(false)
+const refused = ref<string | null>(null)
+/** What right-handed means of a head that hangs. */
+const WAYS = {
+  pan: 'Right-handed: seen from above, more pan turns a hanging head against the clock. Left-handed: with it.',
+  tilt: 'Right-handed: at pan 0, more tilt leans the light of a hanging head upstage. Left-handed: to the house.',
+} as const
 const hasPlaces = computed(() => filePoints.value.length > 0)
 
 const summary = computed(() => {
@@ -47,12 +52,9 @@ async function take() {
   const input = rig.input.value
   if (!input) return
   isTaking.value = true
-  const said = `Took ${counted(taken.value.length, 'thing')} from ${name.value}.`
-  const isDone = await store.send('takeRig', input)
+  refused.value = await offer('takeRig', input)
   isTaking.value = false
-  if (!isDone) return
-  messages.say(said)
-  emit('close')
+  if (refused.value === null) emit('close')
 }
 function close() {
   rig.cancel()
@@ -107,16 +109,37 @@ function close() {
           @point="rig.setPoint"
         />
       </div>
-      <RigFileItems
-        class="h-[62vh]"
-        :items="items"
-        :notes="plan?.notes ?? []"
-        :is-taken="rig.isTaken"
-        @take="rig.take"
-      />
+      <div class="flex min-h-0 flex-col" :class="hasPlaces ? 'h-[62vh]' : 'h-80'">
+        <div
+          v-if="reading.types.length"
+          class="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-2 text-sm"
+        >
+          <span class="text-mist">Which way its types count is left open by the standard:</span>
+          <button
+            v-for="axis in AXES"
+            :key="axis"
+            type="button"
+            class="chip px-2 py-0.5"
+            :aria-pressed="leftHanded.includes(axis)"
+            :title="WAYS[axis]"
+            :disabled="isReading"
+            @click="rig.turnAxis(axis)"
+          >
+            {{ axis }} {{ leftHanded.includes(axis) ? 'left-handed' : 'right-handed' }}
+          </button>
+        </div>
+        <RigFileItems
+          class="min-h-0 flex-1"
+          :items="items"
+          :notes="plan?.notes ?? []"
+          :is-taken="rig.isTaken"
+          @take="rig.take"
+        />
+      </div>
     </div>
     <footer class="flex items-center justify-end gap-3 border-t border-rule px-5 py-3">
-      <p class="mr-auto text-mist" role="status">{{ summary }}</p>
+      <p v-if="refused" class="mr-auto text-coral" role="alert">{{ refused }}</p>
+      <p v-else class="mr-auto text-mist" role="status">{{ summary }}</p>
       <button type="button" class="quiet-button" @click="close">Cancel</button>
       <button type="button" class="main-button" :disabled="taken.length === 0 || isTaking" @click="take">
         Take {{ taken.length === items.length ? 'all' : taken.length }}

@@ -34,11 +34,11 @@ const tabs = computed(() => [
 const rows = computed(() => props.items.filter(({ kind }) => shown.value === 'all' || kind === shown.value))
 const WHAT = {
   new: 'new',
-  place: 'hangs or stands elsewhere',
+  place: 'elsewhere',
   address: 'address',
   number: 'number',
   name: 'name',
-  type: 'type or mode',
+  type: 'type, mode',
   modes: 'modes it lacks',
 } as const
 
@@ -107,7 +107,7 @@ const all = computed(() => rows.value.length > 0 && rows.value.every(props.isTak
         <li
           v-for="{ item, start } in seen"
           :key="item.key"
-          class="absolute inset-x-0 grid grid-cols-[auto_64px_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.8fr)] items-center gap-2 border-b border-rule/60 px-3 text-sm"
+          class="absolute inset-x-0 grid grid-cols-[auto_64px_minmax(0,1fr)_92px_minmax(0,2.2fr)] items-center gap-2 border-b border-rule/60 px-3 text-sm"
           :style="{ top: `${start}px`, height: `${ROW}px` }"
         >
           <input

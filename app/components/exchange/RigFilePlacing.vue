@@ -69,6 +69,7 @@ async function movePoint(index: number, axis: (typeof AXES)[number], metres: num
     <div v-for="(nth, i) in NTH" :key="nth" class="grid grid-cols-[minmax(0,1.6fr)_repeat(3,minmax(0,1fr))] gap-2">
       <ChoiceField
         :label="`${nth} place`"
+        placeholder="press or choose"
         :value="points[i]?.key ?? null"
         :options="choices"
         :disabled="i > points.length"
@@ -77,7 +78,7 @@ async function movePoint(index: number, axis: (typeof AXES)[number], metres: num
       <NumberField
         v-for="axis in AXES"
         :key="axis"
-        :label="`${axis} on the stage`"
+        :label="`Stage ${axis}`"
         unit="m"
         :digits="3"
         placeholder=" "

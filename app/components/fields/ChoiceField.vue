@@ -7,6 +7,8 @@ const props = defineProps<{
   /** Null where several differ. */
   value: Key | null
   options: readonly { readonly key: Key; readonly name: string }[]
+  /** What is shown where none is chosen. */
+  placeholder?: string
   disabled?: boolean
   keep: (key: Key) => Promise<string | null>
 }>()
@@ -26,7 +28,7 @@ async function choose(event: Event) {
   <label class="block min-w-0">
     <span class="block truncate text-xs text-haze">{{ label }}</span>
     <select class="field px-1 py-0.5 font-sans" :value="value ?? ''" :disabled="disabled" @change="choose">
-      <option v-if="value === null" value="" disabled>mixed</option>
+      <option v-if="value === null" value="" disabled>{{ placeholder ?? 'mixed' }}</option>
       <option v-for="option in options" :key="option.key" :value="option.key">{{ option.name }}</option>
     </select>
     <span v-if="trouble" class="field-trouble" role="alert">{{ trouble }}</span>

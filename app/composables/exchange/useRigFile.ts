@@ -4,6 +4,7 @@ import type { TakenRig } from '#core/commands/rig/takeRig'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { AS_IT_IS, onStage, placedRig, placementBy, type Placement } from '#core/exchange/mvr/placement'
 import type { RigItem } from '#core/exchange/mvr/rigItem'
+import type { AXES } from '#core/exchange/gdtf/readType'
 import { rigPlan } from '#core/exchange/mvr/rigPlan'
 import { rigReading, type RigReading } from '#core/exchange/mvr/rigReading'
 import type { Show } from '#core/show/show'
@@ -22,6 +23,8 @@ export interface PressedPoint {
   readonly stage: Vec3
 }
 
+type Axis = (typeof AXES)[number]
+
 export function useRigFile(show: () => Show) {
   const name = ref('')
   const reading = shallowRef<RigReading | null>(null)
@@ -30,27 +33,43 @@ export function useRigFile(show: () => Show) {
   const placement = shallowRef<Placement>(AS_IT_IS)
   const points = shallowRef<readonly PressedPoint[]>([])
   const said = shallowRef<ReadonlyMap<string, boolean>>(new Map())
+  /** The axes of its types that count left-handed, which the standard leaves open. */
+  const leftHanded = ref<readonly Axis[]>([])
+  const file = shallowRef<File | null>(null)
   let stop: AbortController | null = null
 
-  async function open(file: File) {
+  /** Reads a file; false where it cannot be read, or is given up. */
+  async function read(from: File, axes: readonly Axis[]): Promise<boolean> {
     stop?.abort()
     const own = new AbortController()
     stop = own
     isReading.value = true
     trouble.value = null
-    const path = `/api/shows/${show().id}/rig/look?name=${encodeURIComponent(file.name)}`
-    const answered = await requestWithFile(path, rigReading, file, own.signal)
-    if (own.signal.aborted) return
+    const path = `/api/shows/${show().id}/rig/look?name=${encodeURIComponent(from.name)}&leftHanded=${axes.join(',')}`
+    const answered = await requestWithFile(path, rigReading, from, own.signal)
+    if (own.signal.aborted) return false
     isReading.value = false
-    if (!answered.ok) {
-      trouble.value = answered.refusal.message
-      return
-    }
-    name.value = file.name
-    reading.value = answered.body
+    trouble.value = answered.ok ? null : answered.refusal.message
+    if (answered.ok) reading.value = answered.body
+    return answered.ok
+  }
+
+  async function open(from: File) {
+    if (!(await read(from, []))) return
+    name.value = from.name
+    file.value = from
+    leftHanded.value = []
     placement.value = AS_IT_IS
     points.value = []
     said.value = new Map()
+  }
+
+  /** Reads the file again with an axis of its types counting the other way round. */
+  async function turnAxis(axis: Axis) {
+    const axes = leftHanded.value.includes(axis)
+      ? leftHanded.value.filter((one) => one !== axis)
+      : [...leftHanded.value, axis]
+    if (file.value && (await read(file.value, axes))) leftHanded.value = axes
   }
 
   function cancel() {
@@ -120,6 +139,8 @@ export function useRigFile(show: () => Show) {
     taken,
     input,
     filePoints,
+    leftHanded,
+    turnAxis,
     open,
     cancel,
     isTaken,

@@ -20,9 +20,11 @@ import { rolesOf, type StandardRole } from './standardAttributes'
 import { readAxis, readOptics } from './typeAxes'
 import { readRanges } from './typeRanges'
 
+export const AXES = ['pan', 'tilt'] as const
+
 /** What the standard leaves open: which way round the axes count. */
 export interface TypeOptions {
-  readonly leftHanded: readonly ('pan' | 'tilt')[]
+  readonly leftHanded: readonly (typeof AXES)[number][]
 }
 export const NATURAL: TypeOptions = { leftHanded: [] }
 

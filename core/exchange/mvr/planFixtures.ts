@@ -25,6 +25,8 @@ export interface PlannedFixture {
   readonly file: TakenFixture
   /** As the show has it; null for a new one. */
   readonly show: TakenFixture | null
+  /** Whether it surely is that fixture: known by its id, or of the same type. */
+  readonly isSure: boolean
   /** How far it hangs and turns from where the show has it, metres and degrees; null where it does not hang in this venue. */
   readonly off: { readonly metres: number; readonly degrees: number } | null
 }
@@ -77,7 +79,8 @@ export function planFixtures(
       pitch: neat(read.pitch),
       roll: neat(read.roll),
     }
-    return [{ id, file, ...ofShow(show, id, read) }]
+    const isSure = uuidOf(id).toLowerCase() === uuidOf(read.id).toLowerCase() || known?.type === file.type
+    return [{ id, file, isSure, ...ofShow(show, id, read) }]
   })
   return { fixtures: planned, missing: matches.missing() }
 }
@@ -114,7 +117,7 @@ class Matches {
       if (id === undefined || this.#found.has(read.id) || !free.delete(id)) return
       this.#found.set(read.id, id)
     }
-    for (const read of fixtures) match(read, byUuid.get(read.id.toLowerCase()))
+    for (const read of fixtures) match(read, byUuid.get(uuidOf(read.id).toLowerCase()))
     const left = () => fixtures.filter(({ id }) => !this.#found.has(id))
     const byNumber = new Map([...free].map(([id, { number }]) => [number, id]))
     for (const read of left()) match(read, read.number === null ? undefined : byNumber.get(read.number))

@@ -102,7 +102,8 @@ function takenHang({ id, name, line, isNew }: PlannedHang, isTaken: boolean): Ta
 /** Nearer than this, metres and degrees, is the same place. */
 const SAME = { metres: 0.001, degrees: 0.05 }
 
-function fixtureItems({ id, file, show, off }: PlannedFixture): RigItem[] {
+/** A fixture of another type that only has the same number or name may be another one: nothing of it is suggested. */
+function fixtureItems({ id, file, show, off, isSure }: PlannedFixture): RigItem[] {
   const items: RigItem[] = []
   const add = (what: RigAspect, before: string, after: string) =>
     items.push({
@@ -112,7 +113,7 @@ function fixtureItems({ id, file, show, off }: PlannedFixture): RigItem[] {
       what,
       before,
       after,
-      suggested: true,
+      suggested: show === null || isSure,
     })
   if (!show) {
     add('new', '', [file.name, addressText(file)].filter((text) => text !== '').join(', '))

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 /** The fixture types of the show. */
-import { Plus } from '@lucide/vue'
+import { Download, Plus, Upload } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { asFixtureTypeId, type FixtureTypeId } from '#core/show/ids'
 import { nextName } from '#core/show/freeNames'
 import { BLANK, draftOf, type TypeDraft } from '../../../../composables/rig/useTypeDraft'
+import { useDialogs } from '../../../../stores/dialogs'
 import { useProposal } from '../../../../stores/proposal'
 import { useShow } from '../../../../stores/show'
 import FixtureGlyph from '../../../../components/stage/FixtureGlyph.vue'
 import TypeEditor from '../../../../components/types/TypeEditor.vue'
 
 const store = useShow()
+const dialogs = useDialogs()
 const proposal = useProposal()
 const route = useRoute()
 const picked = ref<FixtureTypeId | null>(null)
@@ -76,6 +78,17 @@ function added(name: string) {
       <button type="button" class="chip mt-1 flex items-center gap-1.5" @click="begin(BLANK)">
         <Plus :size="14" />New type
       </button>
+      <button type="button" class="chip flex items-center gap-1.5" @click="dialogs.open = 'rig file'">
+        <Upload :size="14" />Open a type file
+      </button>
+      <a
+        v-if="!fresh && shown"
+        class="chip flex items-center gap-1.5"
+        :href="`/api/shows/${store.view.id}/types/${shown.id}`"
+        download
+      >
+        <Download :size="14" />Write {{ shown.type.name }} (GDTF)
+      </a>
     </nav>
     <TypeEditor
       v-if="fresh"

@@ -1,25 +1,31 @@
 /** What is in a rig file or a fixture type; nothing of it is taken yet. */
+import { z } from 'zod'
+import { AXES } from '#core/exchange/gdtf/readType'
 import { lookAtRig } from '../../../../exchange/lookAtRig'
 import { ApiError, defineApi, queryOf } from '../../../../http/api'
 import { bytesOf } from '../../../../http/body'
 import { showOf } from '../../../../http/showOf'
-import { z } from 'zod'
 
 /** Rigs with all their models, bytes. */
 const LARGEST_FILE = 256_000_000
 
 /** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
 const rigThread = () => new URL('./rigThread.mjs', import.meta.url)
-const query = z.object({ name: z.string().max(200).default('file') })
+const query = z.object({
+  name: z.string().max(200).default('file'),
+  /** The axes of its types that count left-handed, with commas between. */
+  leftHanded: z.string().max(20).default(''),
+})
 
 export default defineApi(async (event) => {
   await showOf(event, 'programs')
-  const { name } = queryOf(event, query)
+  const { name, leftHanded } = queryOf(event, query)
+  const axes = AXES.filter((axis) => leftHanded.split(',').includes(axis))
   const stop = new AbortController()
   event.node.res.once('close', () => stop.abort())
   const file = await bytesOf(event, LARGEST_FILE)
   if (file.length === 0) throw refused(name, 'it is empty')
-  const looked = await lookAtRig(rigThread(), { file, name }, stop.signal)
+  const looked = await lookAtRig(rigThread(), { file, name, leftHanded: axes }, stop.signal)
   if (!looked.ok) throw refused(name, looked.why)
   return looked.reading
 })

@@ -1,0 +1,48 @@
+/** A rig file made by hand comes into the demo, item by item; the demo's own goes out and finds itself again. */
+import { expect, expectAccessible, test } from './app'
+
+test('looks into a rig file, places it by two points, takes what is chosen, and finds its own again', async ({
+  showPage,
+}) => {
+  const dialog = showPage.getByRole('dialog')
+  const openRigFile = async (file: string) => {
+    await showPage.getByRole('button', { name: /show menu/ }).click()
+    await showPage.getByRole('menuitem', { name: 'Open a rig file' }).click()
+    await dialog.getByLabel('Choose the file').setInputFiles(file)
+  }
+  await openRigFile('tests/browser/rigs/quay-studio-rig.csv')
+  await expect(dialog.getByRole('alert')).toContainText('quay-studio-rig.csv cannot be read: it is no whole zip file')
+  await dialog.getByLabel('Choose the file').setInputFiles('tests/files/quay.mvr')
+  const items = dialog.getByRole('region', { name: 'What comes in' })
+  const item = (name: string) => items.getByRole('checkbox', { name })
+  // Of another type, and only of the same number: nothing of them is suggested.
+  await expect(item('fixture 12: elsewhere')).not.toBeChecked()
+  await expect(item('set piece Crate on the quay: new')).toBeChecked()
+  await dialog.getByRole('tab', { name: /Said of it/ }).click()
+  await expect(dialog.getByRole('list', { name: 'Said of it' })).toContainText('Ghost has no model that can be read')
+  await expectAccessible(showPage)
+  await dialog.getByRole('tab', { name: /All/ }).click()
+
+  await dialog.getByLabel('First place').selectOption({ label: 'Bollard' })
+  await dialog.getByRole('textbox', { name: 'Stage x' }).first().fill('-3')
+  await dialog.getByRole('textbox', { name: 'Stage x' }).first().press('Enter')
+  await expect(items.getByText('-3.00, 0.50, 0.25 m')).toBeVisible()
+  await item('hang Quay bar: new').uncheck()
+  await dialog.getByRole('button', { name: /^Take/ }).last().click()
+  await expect(dialog).toBeHidden()
+  const undo = showPage.getByRole('button', { name: /^Undo/ })
+  await expect(undo).toContainText('take 1 type, 1 hang, 2 fixtures, 1 target and 1 set piece from a rig file')
+  await expect(showPage.getByRole('img', { name: /^Hang Mast/ })).toHaveCount(1)
+
+  const download = showPage.waitForEvent('download')
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  await showPage.getByRole('menuitem', { name: 'Write the rig to a file (MVR)' }).click()
+  const written = await (await download).path()
+  await showPage.keyboard.press('Escape')
+  await openRigFile(written)
+  await expect(dialog.getByText('The show has all of this just as the file has it.')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Take all' })).toBeDisabled()
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
+  await undo.click()
+  await expect(showPage.getByRole('img', { name: /^Hang Mast/ })).toHaveCount(0)
+})
