@@ -3,6 +3,7 @@
  * best of several rounds, so that whatever else the machine does disturbs it least.
  */
 import { benchCues } from './cues'
+import { benchExchange } from './exchange'
 import { benchLight } from './light'
 import { benchCells, benchOutput, benchTracking } from './output'
 import { benchRefocus } from './refocus'
@@ -21,4 +22,5 @@ benchOutput()
 benchCells()
 benchTracking()
 benchRefocus()
+await benchExchange()
 await benchSending(10)

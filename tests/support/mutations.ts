@@ -108,3 +108,40 @@ export function mutatedCells(rows: readonly (readonly string[])[], random: Rando
   }
   return copy
 }
+
+const ODD_ATTRIBUTES = [
+  '',
+  '0',
+  '-1',
+  '1e309',
+  'NaN',
+  '0/0',
+  '256/1',
+  '99999999999/4',
+  'None',
+  'true',
+  '{1,2}',
+  '{0,0,0}{0,0,0}{0,0,0}{0,0,0}',
+  '../x',
+  'x'.repeat(4000),
+  '\ud83d',
+  '1,2,3,4,5,6',
+]
+
+/** A copy of XML with attributes, texts or whole elements of it changed, taken out, doubled or put into each other. */
+export function mutatedXml(xml: string, random: Random): string {
+  let text = xml
+  for (let i = 1 + Math.floor(random() * 4); i > 0; i--) {
+    const places = [...text.matchAll(/"[^"<]*"|>[^<>]+<|<[A-Za-z]\w*(?:\s[^<>]*)?\/>/g)]
+    const found = pick(places, random)
+    if (!found) return text
+    const [old] = found
+    const [before, after] = [text.slice(0, found.index), text.slice(found.index + old.length)]
+    const odd = pick(ODD_ATTRIBUTES, random) ?? ''
+    if (old.startsWith('"'))
+      text = `${before}"${random() < 0.5 ? odd : (pick(places, random)?.[0].replaceAll(/["<>/]/g, '') ?? '')}"${after}`
+    else if (old.startsWith('>')) text = `${before}>${odd}<${after}`
+    else text = `${before}${random() < 0.5 ? '' : old + old}${after}`
+  }
+  return random() < 0.05 ? text.slice(0, Math.floor(random() * text.length)) : text
+}

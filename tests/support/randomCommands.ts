@@ -137,6 +137,8 @@ export class RandomArguments {
         )
         return { from: this.pick(linked) ?? 'none', to: this.#id('palette'), cues: null, fixtures: null }
       }
+      case 'takeRig':
+        return this.#takenRig()
       case 'followOn': {
         const list = this.pick([...this.show.all.cueList])
         return { list: list?.[0] ?? 'none', after: list?.[1].onStage ?? 'none' }
@@ -166,6 +168,54 @@ export class RandomArguments {
     }))
     const named = { ...type, name: this.pick(['Heron', 'Knot', 'Ruff', 'Stint']), cells: this.#cells(type), modes }
     return name === 'changeType' ? { ...named, type: id } : named
+  }
+
+  /** Hangs and targets at random, and fixtures that are there hung elsewhere, or one that is new. */
+  #takenRig(): unknown {
+    const known = this.pick([...this.show.all.fixture].filter(([, { bar }]) => bar === null))
+    if (!known) return { types: [], hangs: [], fixtures: [], targets: [], pieces: [] }
+    const [id, { number, name, type, mode, universe, address, note }] = known
+    const fixture = { number, name, type, universe, address, note }
+    const place = {
+      hang: this.#id('hang'),
+      along: this.random() * 4,
+      out: 0,
+      drop: 0.1,
+      yaw: 90 * this.random(),
+      pitch: 0,
+      roll: 0,
+    }
+    const called = { ...fixture, mode: this.show.all.fixtureMode.get(mode ?? '')?.name ?? null, ...place }
+    const isNew = this.random() < 0.3
+    const nth = Math.floor(this.random() * 5)
+    const origin = { x: nth, y: 1 + nth, z: 5 }
+    return {
+      types: [],
+      hangs:
+        this.random() < 0.3
+          ? [{ hang: `taken-${nth}`, name: `Taken ${nth}`, form: 'bar', origin, yaw: 10, rise: 0, length: 4 }]
+          : [],
+      fixtures: [
+        isNew
+          ? {
+              ...called,
+              fixture: `taken-${Math.floor(this.random() * 9)}`,
+              number: 7000 + Math.floor(this.random() * 900),
+            }
+          : { ...called, fixture: id },
+      ],
+      targets:
+        this.random() < 0.5
+          ? [
+              {
+                target: this.random() < 0.5 ? this.#id('target') : `taken-${nth}`,
+                name: `Taken ${nth}`,
+                position: origin,
+              },
+            ]
+          : [],
+      pieces: [],
+    }
   }
 
   /** As they are, or others, or none. */

@@ -3,11 +3,21 @@
  * Nothing is deleted, and places are those of the venue in play.
  */
 import { z } from 'zod'
+import { wholeFixtures } from '../../show/cells'
 import { placeId } from '../../show/compositeIds'
 import { counted } from '../../show/counted'
 import { Draft } from '../../show/draft'
 import * as entities from '../../show/entities'
-import { fixtureId, fixtureModeId, fixtureTypeId, hangId, layerId, setPieceId, targetId } from '../../show/ids'
+import {
+  type FixtureModeId,
+  fixtureId,
+  fixtureModeId,
+  fixtureTypeId,
+  hangId,
+  layerId,
+  setPieceId,
+  targetId,
+} from '../../show/ids'
 import { listInWords } from '../../show/listInWords'
 import { modesOf } from '../../show/modes'
 import { normalisedName } from '../../show/names'
@@ -95,41 +105,54 @@ function putTypeAs(show: Show, draft: Draft, taken: z.infer<typeof takenType>, n
 function putFixtures(show: Show, draft: Draft, { fixtures }: TakenRig): Outcome | null {
   const { venue } = showRecordOf(show)
   const after = draft.result()
-  const numbers = new Map(
-    [...show.all.fixture].flatMap(([id, { bar, number }]) => (bar === null ? [[number, id] as const] : [])),
-  )
-  for (const { fixture: id } of fixtures) {
-    const before = show.all.fixture.get(id)
-    if (before) numbers.delete(before.number)
-  }
-  for (const { fixture: id, number, name, type, mode, universe, address, note, ...place } of fixtures) {
-    if (numbers.has(number)) return refuse('number taken in the rig', { number }, 'fixtures')
-    numbers.set(number, id)
-    if (type !== null && !after.all.fixtureType.has(type)) return gone('fixtureType', 'fixtures')
-    if (!after.all.hang.has(place.hang)) return gone('hang', 'fixtures')
-    const ofType = type === null ? [] : modesOf(after, type)
-    const found = ofType.find((one) => normalisedName(one.mode.name) === normalisedName(mode ?? ''))
-    if (mode !== null && !found)
-      return refuse(
-        'unknown mode in a row',
-        { fixture: number, type: after.all.fixtureType.get(type ?? '')?.name ?? '', name: mode },
-        'fixtures',
-      )
-    const before = show.all.fixture.get(id)
+  const taken = numbersBeside(show, fixtures)
+  for (const one of fixtures) {
+    const { fixture: id, number, name, type, mode, universe, address, note, ...place } = one
+    const trouble = taken.has(number) ? refuse('number taken in the rig', { number }, 'fixtures') : lacking(after, one)
+    if (trouble) return trouble
+    taken.add(number)
+    const { bar, cell } = show.all.fixture.get(id) ?? { bar: null, cell: null }
     draft.put('fixture', id, {
       number,
       name,
       type,
-      mode: found?.id ?? null,
+      mode: modeCalled(after, type, mode),
       universe,
       address,
       note,
-      bar: before?.bar ?? null,
-      cell: before?.cell ?? null,
+      bar,
+      cell,
     })
     hangFixture(draft, { venue, fixture: id, ...place })
   }
   return null
+}
+
+/** The numbers of fixtures that are not among those taken. */
+function numbersBeside(show: Show, fixtures: TakenRig['fixtures']): Set<number> {
+  const taken = new Set<string>(fixtures.map(({ fixture }) => fixture))
+  return new Set(wholeFixtures(show).flatMap(([id, { number }]) => (taken.has(id) ? [] : [number])))
+}
+
+function modeCalled(show: Show, type: string | null, mode: string | null): FixtureModeId | null {
+  if (type === null || mode === null) return null
+  return modesOf(show, type).find((one) => normalisedName(one.mode.name) === normalisedName(mode))?.id ?? null
+}
+
+/** Refuses a fixture whose type, mode or hang would not be there. */
+function lacking(after: Show, { number, type, mode, hang: on }: TakenRig['fixtures'][number]): Outcome | null {
+  const known = after.all.fixtureType.get(type ?? '')
+  if (type !== null && !known) return gone('fixtureType', 'fixtures')
+  if (mode !== null && modeCalled(after, type, mode) === null)
+    return refuse(
+      'unknown mode in a row',
+      { fixture: number, type: known?.name ?? 'what it is', name: mode },
+      'fixtures',
+    )
+  const hang = after.all.hang.get(on)
+  if (!hang) return gone('hang', 'fixtures')
+  const isHere = after.all.hangPlace.has(placeId(showRecordOf(after).venue, on))
+  return isHere ? null : refuse('hang absent', { name: hang.name }, 'fixtures')
 }
 
 function putTargets(show: Show, draft: Draft, targets: TakenRig['targets']): Outcome | null {

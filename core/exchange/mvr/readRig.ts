@@ -151,7 +151,10 @@ class SceneReader {
       const text = textIn(one)
       const address = readAddress(text)
       if (!address && text !== '' && text !== '0') this.#notes.look(name, `“${text}” is no address; it stays unpatched`)
-      return address ? [{ number: Number(attributeOf(one, 'break') || '0') + 1, ...address }] : []
+      const nth = attributeOf(one, 'break') || '0'
+      if (address && !/^\d{1,3}$/.test(nth))
+        this.#notes.lost(name, `has an address of the break “${nth}”, which is none`)
+      return address && /^\d{1,3}$/.test(nth) ? [{ number: Number(nth) + 1, ...address }] : []
     })
   }
 

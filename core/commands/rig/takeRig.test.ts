@@ -1,0 +1,60 @@
+import { describe, expect, it } from 'vitest'
+import { vec3 } from '../../geometry/vector'
+import { asFixtureId, asFixtureTypeId, asHangId, asTargetId } from '../../show/ids'
+import { rigOf } from '../../show/rig'
+import { Desk } from '../../../tests/support/smallShow'
+import type { TakenRig } from './takeRig'
+
+const NOTHING: TakenRig = { types: [], hangs: [], fixtures: [], targets: [], pieces: [] }
+const quay = {
+  hang: asHangId('quay'),
+  name: 'Quay',
+  form: 'bar',
+  origin: vec3(0, 3, 5),
+  yaw: 0,
+  rise: 0,
+  length: 4,
+} as const
+
+/** A fixture as a file has it, of the first type of the show. */
+function hung(desk: Desk, more: Partial<TakenRig['fixtures'][number]> = {}): TakenRig['fixtures'][number] {
+  const [type] = [...desk.show.all.fixtureType].find(([, { name }]) => name === 'Tern 700') ?? expect.fail('no type')
+  const place = { hang: quay.hang, along: 1, out: 0, drop: 0, yaw: 0, pitch: 0, roll: 0 }
+  const own = { fixture: asFixtureId('from-a-file'), number: 900, name: '', universe: 9, address: 1, note: '' }
+  return { ...own, type: asFixtureTypeId(type), mode: 'full', ...place, ...more }
+}
+
+describe('takeRig', () => {
+  it('brings what is new, and moves what is there without touching what aims it', () => {
+    const desk = new Desk()
+    desk.aim('11', 'Bow')
+    const [first] = desk.fixtures('11')
+    const known = first && desk.show.all.fixture.get(first)
+    if (!first || !known) return expect.fail('there is a first fixture')
+    const moved = hung(desk, { fixture: first, number: known.number, name: known.name, universe: null, address: null })
+    desk.do('takeRig', { ...NOTHING, hangs: [quay], fixtures: [hung(desk), moved] })
+    expect(rigOf(desk.show).get(first)?.hangPlace.origin).toEqual(quay.origin)
+    expect(rigOf(desk.show).get(asFixtureId('from-a-file'))?.fixture).toMatchObject({ number: 900, universe: 9 })
+    expect(desk.seen(11).position.state).toBe('reached')
+  })
+
+  it('refuses what would stand twice, hang on nothing or be of nothing, and then changes nothing', () => {
+    const desk = new Desk()
+    const before = desk.show
+    const refused = (taken: Partial<TakenRig>) => desk.refused('takeRig', { ...NOTHING, ...taken })
+    expect(refused({ hangs: [quay], fixtures: [hung(desk, { number: 11 })] })).toContain('Number 11 is taken')
+    expect(refused({ fixtures: [hung(desk)] })).toContain('no longer in the show')
+    expect(refused({ hangs: [quay], fixtures: [hung(desk, { mode: 'Unheard of' })] })).toContain(
+      'no mode called Unheard of',
+    )
+    expect(refused({ hangs: [quay], fixtures: [hung(desk, { type: asFixtureTypeId('none') })] })).toContain(
+      'fixture type',
+    )
+    expect(refused({ hangs: [{ ...quay, name: 'BAR' }] })).toContain('two hangs')
+    const bow = asTargetId(desk.choose.target('Bow'))
+    expect(refused({ targets: [{ target: bow, name: 'Bow', position: vec3(0, 0, 0) }] })).toContain(
+      'tied to a set piece',
+    )
+    expect(desk.show).toBe(before)
+  })
+})
