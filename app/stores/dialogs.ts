@@ -11,6 +11,7 @@ export const DIALOG_NAMES = {
   history: 'History',
   people: 'People and links',
   restore: 'Open a back-up',
+  guide: 'Guide',
   keys: 'Keyboard map',
 } as const
 

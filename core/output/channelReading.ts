@@ -7,23 +7,16 @@ import { mixedColour, type ScreenColour } from '../cues/shownColour'
 import { beamLook, type BeamLook } from '../palettes/beamLook'
 import { amountInWords } from '../show/amountInWords'
 import { rangeOf } from '../show/attributeRange'
-import { restColour, restParts } from '../show/colours'
+import { restColour } from '../show/colours'
 import type { Channel, FixtureType } from '../show/entities'
 import { amountsSeen } from '../show/lightShape'
 import { numberOf, type Amount, type PlainColour } from '../show/values'
-import { channelLevel, levelsOf, meaningOf, type ChannelSource } from './channelFunction'
+import { channelLevel, levelsOf, meaningOf } from './channelFunction'
+import { restSource } from './restSource'
 
 /** The levels of the channels of a mode while nothing is set but how bright it is, 0 to 1. */
 export function levelsAtRest(type: FixtureType, channels: readonly Channel[], intensity: number): number[] {
-  const restOf = (role: NumberAttribute | ColourPart) =>
-    isColourPart(role) ? (restParts(type).get(role) ?? 0) : rangeOf(type, role).home
-  const source: ChannelSource = {
-    restOf,
-    amountOf: (role) => {
-      if (role === 'pan' || role === 'tilt') return { kind: 'number', number: 0 }
-      return { kind: 'number', number: role === LEADING.light ? intensity : restOf(role) }
-    },
-  }
+  const source = restSource(type, intensity)
   return channels.map((channel) => channelLevel(channel, source, channel.rest, intensity))
 }
 

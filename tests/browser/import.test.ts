@@ -74,7 +74,10 @@ test('builds a show from tables made elsewhere, and one trim carries through its
   await showPage.getByRole('link', { name: 'Export its aims as CSV' }).click()
   const csv = readFileSync(await (await download).path(), 'utf8')
   expect(csv.split('\n')[0]).toBe(
-    'number,name,target,pan (deg),tilt (deg),throw (m),zoom (deg),pool (m),state,short (deg),miss (m)',
+    'palette,palette name,number,name,target,pan (deg),tilt (deg),throw (m),zoom (deg),pool (m),state,short (deg),miss (m),' +
+      'pan (%),pan (8 bit),pan (16 bit),pan (24 bit),tilt (%),tilt (8 bit),tilt (16 bit),tilt (24 bit)',
   )
-  expect(csv).toMatch(/^101,Tern 101,Cello,-?\d+\.\d{4},-?\d+\.\d{4},\d+\.\d{3},,,reached,,$/m)
+  expect(csv).toMatch(
+    /^1,Cello,101,Tern 101,Cello,-?\d+\.\d{4},-?\d+\.\d{4},\d+\.\d{3},,,reached,,,\d+\.\d{4},\d+,\d+,\d+,\d+\.\d{4},\d+,\d+,\d+$/m,
+  )
 })

@@ -10,6 +10,7 @@ import Papa from 'papaparse'
 import type { GridColumn, GridPaste, KeepCell } from '../../composables/table/gridColumn'
 import { useGridCells } from '../../composables/table/useGridCells'
 import { useGridRows } from '../../composables/table/useGridRows'
+import TableOut from './TableOut.vue'
 
 const props = defineProps<{
   label: string
@@ -90,11 +91,15 @@ watch(
   },
 )
 
+/** Rows under the heads of their columns, as texts. */
+function asSeen(rows: readonly Row[]): string[][] {
+  return [props.columns.map(({ name }) => name), ...rows.map((row) => props.columns.map((column) => column.text(row)))]
+}
+
 function copy(event: ClipboardEvent) {
   if (typed.value !== null) return
   const chosen = shown.value.filter(({ id }) => props.selected.has(id))
-  const rows = (chosen.length > 0 ? chosen : shown.value).map((row) => props.columns.map((column) => column.text(row)))
-  const text = Papa.unparse([props.columns.map(({ name }) => name), ...rows], { delimiter: '\t', newline: '\n' })
+  const text = Papa.unparse(asSeen(chosen.length > 0 ? chosen : shown.value), { delimiter: '\t', newline: '\n' })
   event.clipboardData?.setData('text/plain', text)
   event.preventDefault()
 }
@@ -130,6 +135,7 @@ function paste(event: ClipboardEvent) {
       <span class="w-20 shrink-0 text-right text-sm text-haze" role="status">{{
         shown.length === rows.length ? rows.length : `${shown.length} of ${rows.length}`
       }}</span>
+      <TableOut v-if="rows.length" :name="label" :cells="() => asSeen(shown)" />
     </div>
     <div
       v-if="rows.length === 0"

@@ -2,11 +2,15 @@
 /** Palette sheets: taken out as a table or a document, and read back with a report before they come in. */
 import Papa from 'papaparse'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { withoutFormula } from '#core/exchange/aimsTable'
+import { AIM_COLUMNS, aimsOfPalettes, withoutFormula } from '#core/exchange/aimsTable'
 import { PALETTE_COLUMNS, paletteRows, readPaletteCells, type PaletteReading } from '#core/exchange/paletteCells'
 import { knownPalettes, paletteDocument, PALETTES_VERSION, portablePalettes } from '#core/exchange/paletteSheet'
+import { LEADING } from '#core/attributes/catalogue'
+import { palettesInOrder } from '#core/palettes/resolve'
 import { issueInWords } from '#core/show/faults'
+import type { PaletteId } from '#core/show/ids'
 import { showRecordOf, type Show } from '#core/show/show'
+import { saveFile } from '../../composables/table/saveFile'
 import { useMessages } from '../../stores/messages'
 import { useShow } from '../../stores/show'
 import RadioChips from '../fields/RadioChips.vue'
@@ -27,13 +31,7 @@ watch(
   () => (reading.value = null),
 )
 
-function save(name: string, type: string, text: string) {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type }))
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
+const save = (name: string, type: string, text: string) => saveFile(name, new Blob([text], { type }))
 const fileName = computed(
   () =>
     `${showRecordOf(props.show)
@@ -49,6 +47,31 @@ function saveTable() {
 function saveDocument() {
   const document = { format: 'rhopander palettes', version: PALETTES_VERSION, palettes: portablePalettes(props.show) }
   save(`${fileName.value}.json`, 'application/json', JSON.stringify(document, null, 1))
+}
+
+/** Palettes that place something, and those of them whose aims are taken out. */
+const placing = computed(() => {
+  const places = new Set(
+    [...props.show.all.paletteValue.values()].flatMap((one) => (one.attribute === LEADING.place ? [one.palette] : [])),
+  )
+  return palettesInOrder(props.show).filter(({ id }) => places.has(id))
+})
+const aimed = ref<ReadonlySet<PaletteId>>(new Set())
+const isAllAimed = computed(() => placing.value.length > 0 && placing.value.every(({ id }) => aimed.value.has(id)))
+function switchAimed(ids: readonly PaletteId[], isWanted: boolean) {
+  const next = new Set(aimed.value)
+  for (const id of ids)
+    if (isWanted) next.add(id)
+    else next.delete(id)
+  aimed.value = next
+}
+function saveAims() {
+  const lines = aimsOfPalettes(
+    props.show,
+    placing.value.flatMap(({ id }) => (aimed.value.has(id) ? [id] : [])),
+  )
+  const rows = lines.map((line) => AIM_COLUMNS.map(({ key }) => withoutFormula(String(line[key]))))
+  save(`${fileName.value}-aims.csv`, 'text/csv', Papa.unparse([AIM_COLUMNS.map(({ header }) => header), ...rows]))
 }
 
 async function chosen(event: Event) {
@@ -119,6 +142,46 @@ async function bringIn() {
         <div class="flex gap-2">
           <button type="button" class="quiet-button py-1.5" @click="saveTable">As a table (CSV)</button>
           <button type="button" class="quiet-button py-1.5" @click="saveDocument">As a document (JSON)</button>
+        </div>
+      </section>
+      <section v-if="placing.length" aria-labelledby="sheet-aims">
+        <h3 id="sheet-aims" class="font-semibold">Take out aims</h3>
+        <p class="mb-2 text-sm text-mist">
+          Where palettes take each fixture in the venue in play: degrees, percent and levels of 8, 16 and 24 bit.
+        </p>
+        <ul
+          class="grid max-h-36 grid-cols-3 gap-x-4 overflow-y-auto rounded-md border border-rule px-3 py-2 text-sm"
+          tabindex="0"
+        >
+          <li v-for="{ id, palette } in placing" :key="id">
+            <label class="flex items-center gap-2">
+              <input
+                type="checkbox"
+                class="accent-kelp"
+                :checked="aimed.has(id)"
+                @change="switchAimed([id], !aimed.has(id))"
+              />
+              <span class="w-8 text-right font-mono text-haze">{{ palette.number }}</span>
+              <span class="truncate">{{ palette.name }}</span>
+            </label>
+          </li>
+        </ul>
+        <div class="mt-2 flex gap-2">
+          <button
+            type="button"
+            class="quiet-button py-1.5"
+            @click="
+              switchAimed(
+                placing.map(({ id }) => id),
+                !isAllAimed,
+              )
+            "
+          >
+            {{ isAllAimed ? 'None of them' : 'All of them' }}
+          </button>
+          <button type="button" class="quiet-button py-1.5" :disabled="aimed.size === 0" @click="saveAims">
+            Their aims (CSV)
+          </button>
         </div>
       </section>
       <section aria-labelledby="sheet-in">

@@ -149,6 +149,11 @@ const item = (active: boolean) => [
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'guide'">
+          {{ DIALOG_NAMES.guide }}
+        </button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'keys'">
           {{ DIALOG_NAMES.keys }}
         </button></MenuItem
@@ -162,6 +167,7 @@ const item = (active: boolean) => [
   </Menu>
   <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
   <LazyRigFileDialog v-if="dialogs.open === 'rig file'" open :show="show" @close="dialogs.close()" />
+  <LazyGuideDialog v-if="dialogs.open === 'guide'" open @close="dialogs.close()" />
   <HistoryDialog :open="dialogs.open === 'history'" :show="show" @close="dialogs.close()" />
   <PeopleDialog :open="dialogs.open === 'people'" :show="show" @close="dialogs.close()" />
   <RestoreDialog :open="dialogs.open === 'restore'" @close="dialogs.close()" />

@@ -2,11 +2,10 @@
 import { isNumberAttribute, kindOf } from '../../attributes/attribute'
 import type { ChannelRole } from '../../attributes/channelRole'
 import { isColourPart } from '../../attributes/colourPart'
-import { channelLevel, type ChannelSource } from '../../output/channelFunction'
-import { rangeOf, wheelOf } from '../../show/attributeRange'
-import { restParts } from '../../show/colours'
+import { channelLevel } from '../../output/channelFunction'
+import { restSource } from '../../output/restSource'
+import { wheelOf } from '../../show/attributeRange'
 import type { Channel, FixtureType } from '../../show/entities'
-import type { Amount } from '../../show/values'
 import { appended, type Element } from '../xml/xml'
 import { dmxText } from './dmxValue'
 import { NOTHING } from './readChannels'
@@ -70,16 +69,6 @@ function highlightOf({ highlight, functions: [first] }: Channel): string {
   if (highlight === null || !first || first.from === first.to) return 'None'
   const part = (highlight - first.from) / (first.to - first.from)
   return dmxText(Math.round(255 * Math.min(1, Math.max(0, part))), 1)
-}
-
-/** A fixture that nothing drives. */
-export function restSource(type: FixtureType): ChannelSource {
-  const restOf: ChannelSource['restOf'] = (role) =>
-    isColourPart(role) ? (restParts(type).get(role) ?? 0) : rangeOf(type, role).home
-  return {
-    restOf,
-    amountOf: (role): Amount => ({ kind: 'number', number: role === 'pan' || role === 'tilt' ? 0 : restOf(role) }),
-  }
 }
 
 /** The stretches of a channel from its lowest level up, with what lies between them doing nothing. */
