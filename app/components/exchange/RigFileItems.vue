@@ -3,7 +3,7 @@
 import { computed, ref } from 'vue'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import type { RigItem } from '#core/exchange/mvr/rigItem'
-import type { Note } from '#core/exchange/gdtf/note'
+import type { Note } from '#core/exchange/notes'
 
 const props = defineProps<{
   items: readonly RigItem[]

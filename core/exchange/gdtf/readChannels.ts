@@ -2,7 +2,7 @@
 import { attributeOf, childrenOf, numberOfAttribute, type Element } from '../xml/xml'
 import { inBytes, readDmxValue } from './dmxValue'
 import type { Part } from './geometryTree'
-import type { Notes } from './note'
+import type { Notes } from '../notes'
 
 /** A step of a function: levels of the coarse byte, and the slot of a wheel from 0 where it is one. */
 export interface ReadSet {

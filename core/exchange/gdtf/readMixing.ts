@@ -4,7 +4,7 @@ import { whiteOf } from '../../colour/colour'
 import type { FixtureType } from '../../show/entities'
 import { attributeOf, childOf, childrenOf, type Element } from '../xml/xml'
 import { readColour, type LightColour } from './colourText'
-import type { Notes } from './note'
+import type { Notes } from '../notes'
 import type { ReadFunction } from './readChannels'
 import { partOfStandard } from './standardAttributes'
 

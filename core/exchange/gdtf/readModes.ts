@@ -2,7 +2,7 @@
 import { attributeOf, childOf, childrenOf, type Element } from '../xml/xml'
 import { partsBelow, type Part } from './geometryTree'
 import { headGeometry, type HeadGeometry } from './headGeometry'
-import type { Notes } from './note'
+import type { Notes } from '../notes'
 import { readChannels, type ReadChannel, type ReadFunction } from './readChannels'
 
 export interface ReadMode {

@@ -6,7 +6,7 @@ import { GOBO_PATTERNS } from '../../light/goboOpenings'
 import type { Wheel } from '../../show/entities'
 import { attributeOf, childOf, childrenOf, type Element } from '../xml/xml'
 import { hexOfLight, readColour } from './colourText'
-import type { Notes } from './note'
+import type { Notes } from '../notes'
 import type { ReadFunction } from './readChannels'
 
 /** A function that picks the slots of a wheel, and what it does here. */

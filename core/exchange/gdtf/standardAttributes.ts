@@ -38,8 +38,6 @@ const BY_CORNERS = rolesWhere(true)
 const ALSO: Readonly<Record<string, string>> = {
   CTO: 'CTC',
   CTB: 'CTC',
-  AnimationWheel1Audio: 'NoFeature',
-  Frost1MSpeed: 'NoFeature',
   PanTiltMSpeed: 'PositionMSpeed',
 }
 

@@ -5,7 +5,7 @@ import { numberOfAttribute } from '../xml/xml'
 import type { Part } from './geometryTree'
 import type { AxisSense } from './headGeometry'
 import { neatest } from './neatest'
-import type { Notes } from './note'
+import type { Notes } from '../notes'
 import type { ReadFunction } from './readChannels'
 
 /** Degrees a second and a second a second, where the file does not tell. */

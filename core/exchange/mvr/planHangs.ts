@@ -6,7 +6,7 @@ import { normalisedName } from '../../show/names'
 import { showRecordOf, type Show } from '../../show/show'
 import { uuidOf } from '../uuid'
 import { lineBetween, lineThrough, type HangLine } from './hangFit'
-import type { Notes } from '../gdtf/note'
+import type { Notes } from '../notes'
 import type { ReadFixture, RigReading } from './rigReading'
 
 export interface PlannedHang {

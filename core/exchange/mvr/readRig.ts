@@ -2,7 +2,7 @@
 import { UPRIGHT, within, type Frame } from '../../geometry/frame'
 import { anglesOf, rotate, rotation } from '../../geometry/rotation'
 import { add, vec3, type Vec3 } from '../../geometry/vector'
-import { Notes } from '../gdtf/note'
+import { Notes } from '../notes'
 import { attributeOf, childOf, childrenOf, NotReadable, parseXml, textIn, type Element } from '../xml/xml'
 import { readMatrix } from './matrix'
 import { boundsOfPoints, prismAround, type Bounds } from './modelParts'

@@ -5,7 +5,7 @@
 import type { TakenRig } from '../../commands/rig/takeRig'
 import { normalisedName } from '../../show/names'
 import type { Show } from '../../show/show'
-import { Notes, type Note } from '../gdtf/note'
+import { Notes, type Note } from '../notes'
 import { planFixtures, type PlannedFixture } from './planFixtures'
 import { planHangs, type PlannedHang } from './planHangs'
 import { planTypes, type PlannedType } from './planTypes'
