@@ -10,7 +10,7 @@ import type { Show } from '../../show/show'
 import { targetsOf } from '../../show/targets'
 import type { Notes } from '../notes'
 import { uuidOf } from '../uuid'
-import { keyOf, type RigItem } from './rigItem'
+import { keyOf, SAME, type RigItem } from './rigItem'
 import type { ReadPiece, ReadPrism, RigReading } from './rigReading'
 
 export interface PlannedPlaces {
@@ -23,9 +23,6 @@ interface Planned<T> {
   readonly item: RigItem | null
   readonly taken: T
 }
-
-/** Nearer than this, metres and degrees, is the same place. */
-const SAME = { metres: 0.001, degrees: 0.05 }
 
 export function planPlaces(show: Show, reading: RigReading, notes: Notes): PlannedPlaces {
   const targets = named(show.all.target, reading.targets).flatMap((one) => targetPlanned(show, one, notes))

@@ -16,3 +16,6 @@ export interface RigItem {
 export function keyOf(kind: RigItem['kind'], id: string, what: RigAspect = 'new'): string {
   return `${kind} ${id} ${what}`
 }
+
+/** Nearer than this, metres and degrees, is the same place. */
+export const SAME = { metres: 0.001, degrees: 0.05 }

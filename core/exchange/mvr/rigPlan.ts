@@ -10,7 +10,7 @@ import { planFixtures, type PlannedFixture } from './planFixtures'
 import { planHangs, type PlannedHang } from './planHangs'
 import { planTypes, type PlannedType } from './planTypes'
 import { planPlaces } from './planPlaces'
-import { keyOf, type RigAspect, type RigItem } from './rigItem'
+import { keyOf, SAME, type RigAspect, type RigItem } from './rigItem'
 import type { RigReading } from './rigReading'
 
 export interface RigPlan {
@@ -98,9 +98,6 @@ function hangItems({ id, name, line, isNew }: PlannedHang): RigItem[] {
 function takenHang({ id, name, line, isNew }: PlannedHang, isTaken: boolean): TakenRig['hangs'] {
   return isNew && isTaken ? [{ hang: id, name, ...line }] : []
 }
-
-/** Nearer than this, metres and degrees, is the same place. */
-const SAME = { metres: 0.001, degrees: 0.05 }
 
 /** A fixture of another type that only has the same number or name may be another one: nothing of it is suggested. */
 function fixtureItems({ id, file, show, off, isSure }: PlannedFixture): RigItem[] {
