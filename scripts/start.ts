@@ -32,6 +32,7 @@ async function start(): Promise<void> {
   const cluster = await startCluster(folder, say)
   const log = serverLog(folder)
   let server: ServerProcess | null = null
+  const stopping = new AbortController()
   try {
     await buildWhenStale(say)
     if (port !== wanted) say(`Port ${wanted} is taken; using ${port}.`)
@@ -44,8 +45,9 @@ async function start(): Promise<void> {
     const crashed = server.ended.then(() => {
       throw new Error(`The server ended by itself; what it answered is kept. ${folder}/log says more. Start it again.`)
     })
-    await Promise.race([interrupted, crashed, watched(cluster, folder)])
+    await Promise.race([interrupted, crashed, watched(cluster, folder, stopping.signal)])
   } finally {
+    stopping.abort()
     await server?.stop()
     await cluster.stop()
     log.end()
@@ -77,12 +79,13 @@ async function sayLink(server: ServerProcess): Promise<void> {
 
 /**
  * Starts the database again when it ends by itself, once there is room to write; throws when it ends
- * again soon after for another reason.
+ * again soon after for another reason. Resolves when the database ends because it is being stopped.
  */
-async function watched(cluster: Cluster, folder: string): Promise<never> {
+async function watched(cluster: Cluster, folder: string, stopping: AbortSignal): Promise<void> {
   let restarted = -Infinity
   for (;;) {
     await cluster.ended()
+    if (stopping.aborted) return
     const hadToWait = await untilWritable(folder, say)
     if (!hadToWait && Date.now() - restarted < SOON)
       throw new Error(

@@ -70,8 +70,8 @@ const item = (active: boolean) => [
 </script>
 
 <template>
-  <Menu as="div" class="relative min-w-0">
-    <MenuButton class="flex items-center gap-1 rounded-md px-1.5 py-1 hover:bg-plank-2" @click="look">
+  <Menu as="div" class="relative max-w-76 min-w-40">
+    <MenuButton class="flex max-w-full items-center gap-1 rounded-md px-1.5 py-1 hover:bg-plank-2" @click="look">
       <span class="truncate font-semibold">{{ record.name }}</span>
       <span class="truncate text-mist">at {{ venueName }}</span>
       <ChevronDown :size="14" class="shrink-0 text-mist" aria-hidden="true" />

@@ -36,7 +36,7 @@ const line = computed(() => {
       <img src="/icon.svg" alt="" width="22" height="22" />
       <span class="text-lg font-bold">Rhopander</span>
     </div>
-    <ShowMenu class="max-w-76 shrink-0" :show="show" />
+    <ShowMenu :show="show" />
     <span
       v-if="store.role === 'watches' || store.role === 'walks the stage'"
       class="shrink-0 rounded-full border border-rule-2 px-2 text-sm text-mist"
