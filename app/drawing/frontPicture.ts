@@ -6,7 +6,7 @@ import type { Venue } from '#core/show/entities'
 import type { ScreenPoint } from '../composables/stage/usePlanView'
 import { strokeAll, traceLine, traceRing, type Brush } from './brush'
 import { ownInk, type Inks } from './inks'
-import { lightFormOn, rimOf } from './lightForm'
+import { lightFormOn, rimOf } from '#core/drawing/lightForm'
 
 /** The picture is thought of this large, and scaled to what there is. */
 const SIZE = { width: 130, height: 70 }

@@ -20,7 +20,7 @@ import {
   type LightLook,
 } from './brush'
 import { cssOf, ownInk, type Inks } from './inks'
-import { lightFormOn } from './lightForm'
+import { lightFormOn } from '#core/drawing/lightForm'
 
 /** The light of one fixture on the screen. */
 export interface PlanLightMark {

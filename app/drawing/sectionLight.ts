@@ -4,7 +4,7 @@ import { shownColour, type ScreenColour } from '#core/cues/shownColour'
 import type { ScreenPoint, Sight } from '../composables/stage/usePlanView'
 import { strokeAll, traceFlash, traceLine, traceRing, type Brush, type LightLook } from './brush'
 import { ownInk, type Inks } from './inks'
-import { lightFormOn, rimOf } from './lightForm'
+import { lightFormOn, rimOf } from '#core/drawing/lightForm'
 
 /** The light of one fixture on the screen. */
 export interface SectionLightMark {

@@ -9,7 +9,7 @@ const LAYERS = [
   ['show', 'journal'],
   ['venue'],
   ['selection', 'palettes', 'cues'],
-  ['hand', 'travel'],
+  ['hand', 'travel', 'drawing'],
   ['groups'],
   ['patch'],
   ['tracking'],

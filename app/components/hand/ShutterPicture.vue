@@ -11,7 +11,7 @@ import { angleAt, bladeHandles, bladeOfCorners, cornerAt, depthAt, frameTurnAt }
 import { openingOf, PLAIN_LIGHT, type Blade } from '#core/light/gate'
 import { turnPoint, type GatePoint } from '#core/light/gatePoint'
 import type { HandAttribute } from '../../composables/hand/useHandAttributes'
-import { gatePath } from '../../drawing/gatePath'
+import { gatePath } from '#core/drawing/gatePath'
 import { useSelection } from '../../stores/selection'
 import { useStage } from '../../stores/stage'
 

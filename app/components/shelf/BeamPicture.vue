@@ -4,7 +4,7 @@ import { computed, useId } from 'vue'
 import { isTurning, openingOf, PLAIN_LIGHT, poolOffsets, widestOf } from '#core/light/gate'
 import { litRings, throughRings } from '#core/light/shapedPool'
 import type { BeamLook } from '#core/palettes/beamLook'
-import { gatePath } from '../../drawing/gatePath'
+import { gatePath } from '#core/drawing/gatePath'
 
 const props = defineProps<{ look: BeamLook }>()
 const id = useId()

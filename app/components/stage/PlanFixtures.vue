@@ -4,7 +4,7 @@
  * drawn anew, and each where it stands: a browser lays hundreds of moved groups on each other one by one.
  */
 import type { FixtureId } from '#core/show/ids'
-import type { DrawnFixture } from '../../composables/stage/fixtureSpots'
+import type { DrawnFixture } from '#core/drawing/drawnHangs'
 import { NUMBER_CLASS, SIGN_CLASS, type FixtureLook } from '../../composables/stage/useFixtureLook'
 import type { ScreenPoint } from '../../composables/stage/usePlanView'
 import type { SeenCell } from '../../composables/stage/useSeenCells'

@@ -5,7 +5,7 @@ import type { Venue } from '#core/show/entities'
 import { zoneFrom } from '#core/travel/zones'
 import { heightOf } from '#core/venue/levels'
 import { usePlan } from '../../composables/stage/planKey'
-import { pathOf } from './svgPath'
+import { pathOf } from '#core/drawing/svgPath'
 
 const props = defineProps<{ venue: Venue }>()
 const { toScreen, toStage, width, height, scale } = usePlan()

@@ -3,7 +3,7 @@
 import { computed } from 'vue'
 import type { FixtureId, HangId } from '#core/show/ids'
 import type { PlacedTarget } from '#core/show/targets'
-import type { DrawnHang } from '../../composables/stage/fixtureSpots'
+import type { DrawnHang } from '#core/drawing/drawnHangs'
 import { useFixtureLook } from '../../composables/stage/useFixtureLook'
 import { useNames } from '../../composables/stage/useNames'
 import { useSeenCells } from '../../composables/stage/useSeenCells'

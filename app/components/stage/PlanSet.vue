@@ -5,7 +5,7 @@ import type { SetPieceId } from '#core/show/ids'
 import type { PlacedSetPiece } from '#core/show/setPieces'
 import { prismsAt } from '#core/venue/solids'
 import { usePlan } from '../../composables/stage/planKey'
-import { pathOf } from './svgPath'
+import { pathOf } from '#core/drawing/svgPath'
 
 const props = defineProps<{
   pieces: readonly PlacedSetPiece[]

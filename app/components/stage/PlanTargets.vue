@@ -3,11 +3,11 @@
 import { computed } from 'vue'
 import { pointOn, type PlacedTarget } from '#core/show/targets'
 import type { TargetId } from '#core/show/ids'
-import type { DrawnHang } from '../../composables/stage/fixtureSpots'
+import type { DrawnHang } from '#core/drawing/drawnHangs'
 import { usePlan } from '../../composables/stage/planKey'
 import { useNames } from '../../composables/stage/useNames'
 import type { Tool } from '../../stores/stage'
-import { pathOf } from './svgPath'
+import { pathOf } from '#core/drawing/svgPath'
 
 const props = defineProps<{
   targets: ReadonlyMap<string, PlacedTarget>

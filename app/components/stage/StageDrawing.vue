@@ -5,14 +5,14 @@ import { Maximize } from '@lucide/vue'
 import type { Vec3 } from '#core/geometry/vector'
 import type { FixtureId } from '#core/show/ids'
 import { providePlan } from '../../composables/stage/planKey'
-import type { Projection } from '../../composables/stage/projections'
+import type { Projection } from '#core/drawing/projections'
 import { usePlanPointer } from '../../composables/stage/usePlanPointer'
 import { usePlanView, type Extent } from '../../composables/stage/usePlanView'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import NearnessButtons from './NearnessButtons.vue'
 import TrackedMarks from './TrackedMarks.vue'
-import { pathOf } from './svgPath'
+import { pathOf } from '#core/drawing/svgPath'
 
 const props = defineProps<{
   label: string

@@ -2,8 +2,8 @@
 /** The stage as a scale plan: the main surface of the Focus and Rig rooms. */
 import { computed, useTemplateRef } from 'vue'
 import type { Show } from '#core/show/show'
-import { drawnHangs, drawnSpots } from '../../composables/stage/fixtureSpots'
-import { PLAN } from '../../composables/stage/projections'
+import { drawnHangs, drawnSpots } from '#core/drawing/drawnHangs'
+import { PLAN } from '#core/drawing/projections'
 import { useOwnColour } from '../../composables/stage/useOwnColour'
 import { useStageLayers, type Picture } from '../../composables/stage/useStageLayers'
 import type { Extent } from '../../composables/stage/usePlanView'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 /** The stage cut upright: from stage left, or from the house. Heights are true here. */
 import { computed, useTemplateRef } from 'vue'
-import { FRONT, SIDE } from '../../composables/stage/projections'
-import { SECTION_HANGS, sectionSpots } from '../../composables/stage/sectionHangs'
+import { FRONT, SIDE } from '#core/drawing/projections'
+import { SECTION_HANGS, sectionSpots } from '#core/drawing/sectionHangs'
 import { useOwnColour } from '../../composables/stage/useOwnColour'
 import { useStageLayers, type Picture } from '../../composables/stage/useStageLayers'
 import { useChosen } from '../../stores/chosen'

@@ -6,7 +6,7 @@ import type { Show } from '#core/show/show'
 import type { PoolPath } from '#core/travel/onTheWay'
 import { usePlan } from '../../composables/stage/planKey'
 import { useTravelWays } from '../../composables/travel/useTravelWays'
-import { pathOf } from '../stage/svgPath'
+import { pathOf } from '#core/drawing/svgPath'
 
 const props = defineProps<{ show: Show }>()
 const { toScreen } = usePlan()

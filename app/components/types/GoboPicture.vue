@@ -2,7 +2,7 @@
 /** What a gobo lets through, drawn small. */
 import { computed } from 'vue'
 import { openingsOf, type GoboPattern } from '#core/light/goboOpenings'
-import { gatePath } from '../../drawing/gatePath'
+import { gatePath } from '#core/drawing/gatePath'
 
 const props = defineProps<{ pattern: GoboPattern }>()
 const RADIUS = 11

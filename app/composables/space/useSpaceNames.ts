@@ -2,7 +2,7 @@
 import { computed, type Ref } from 'vue'
 import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
-import { besideMark, NamePlaces } from '../../drawing/namePlaces'
+import { besideMark, NamePlaces } from '#core/drawing/namePlaces'
 import type { SpaceView } from '../../space/spaceView'
 
 /** Half as wide and high as the sign of a target is, pixels. */

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
 import { effectScope, ref } from 'vue'
 import { vec3 } from '#core/geometry/vector'
-import { FRONT, PLAN, SIDE } from './projections'
+import { FRONT, PLAN, SIDE } from '#core/drawing/projections'
 import { usePlanView } from './usePlanView'
 
 /** The view of a stage 12 m wide and 10 m deep on a sheet of so many pixels. */

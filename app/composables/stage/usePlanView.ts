@@ -8,7 +8,8 @@ import { zoom, zoomIdentity, type ZoomTransform } from 'd3-zoom'
 import { computed, onMounted, shallowRef, watch, type Ref } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
 import { computedStable } from '../hand/computedStable'
-import type { Projection, StagePoint } from './projections'
+import type { Projection, StagePoint } from '#core/drawing/projections'
+import type { DrawingPoint } from '#core/drawing/drawingPoint'
 
 export interface Extent {
   readonly left: number
@@ -17,10 +18,7 @@ export interface Extent {
   readonly top: number
 }
 
-export interface ScreenPoint {
-  readonly x: number
-  readonly y: number
-}
+export type ScreenPoint = DrawingPoint
 
 /** The view as it is now: no state is asked for each of thousands of points. */
 export interface Sight {

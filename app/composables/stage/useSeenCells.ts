@@ -1,7 +1,7 @@
 /** The light sources of fixtures that have several, as they are on the screen. */
 import type { FixtureId } from '#core/show/ids'
 import { useSelection } from '../../stores/selection'
-import type { DrawnFixture } from './fixtureSpots'
+import type { DrawnFixture } from '#core/drawing/drawnHangs'
 import { usePlan } from './planKey'
 import { useFixtureLook, type FixtureLook } from './useFixtureLook'
 import type { ScreenPoint } from './usePlanView'

@@ -1,5 +1,5 @@
 /** Places for names on a drawing where they run into nothing, or into as little as possible. */
-import type { ScreenPoint } from '../composables/stage/usePlanView'
+import type { DrawingPoint } from './drawingPoint'
 
 /** Pixels: a line of text, letters of it, and how far they reach over and under their base line. */
 export const LINE = 13
@@ -24,7 +24,7 @@ export interface Box {
 
 /** Where a name goes: its left end on its base line, and whether it runs into nothing there. */
 export interface NamePlace {
-  readonly at: ScreenPoint
+  readonly at: DrawingPoint
   readonly isFree: boolean
 }
 
@@ -48,7 +48,7 @@ export class NamePlaces {
   }
 
   /** The best of some places for a name, the best liked of them first; at least one. It takes it where it is free. */
-  place(name: string, places: readonly [ScreenPoint, ...ScreenPoint[]]): NamePlace {
+  place(name: string, places: readonly [DrawingPoint, ...DrawingPoint[]]): NamePlace {
     const width = widthOf(name)
     let best = { at: places[0], cost: Infinity }
     for (const at of places) {
@@ -62,7 +62,7 @@ export class NamePlaces {
   }
 
   /** Takes a place for a name, whatever is there. */
-  write(name: string, at: ScreenPoint) {
+  write(name: string, at: DrawingPoint) {
     this.#occupy({ ...textBox(at, widthOf(name)), cost: OVER_NAME })
   }
 
@@ -89,12 +89,12 @@ function meets(a: Box, b: Box): boolean {
   return a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom
 }
 
-function textBox({ x, y }: ScreenPoint, width: number): Box {
+function textBox({ x, y }: DrawingPoint, width: number): Box {
   return { left: x, right: x + width, top: y - ASCENT, bottom: y + DESCENT }
 }
 
 /** The places for a name beside a mark, on either side and at several heights; the best liked first. */
-export function besideMark({ x, y }: ScreenPoint, name: string): readonly [ScreenPoint, ...ScreenPoint[]] {
+export function besideMark({ x, y }: DrawingPoint, name: string): readonly [DrawingPoint, ...DrawingPoint[]] {
   const width = widthOf(name)
   const right = x + 9
   const left = x - 9 - width

@@ -1,8 +1,8 @@
 /** Where hangs and fixtures are drawn: in plan, where booms are laid open, and in a section, where they truly are. */
 import { describe, expect, it } from 'vitest'
-import { vec3 } from '#core/geometry/vector'
-import { Desk } from '../../../tests/support/smallShow'
-import { drawnHangs, drawnSpots, type DrawnHang } from './fixtureSpots'
+import { vec3 } from '../geometry/vector'
+import { Desk } from '../../tests/support/smallShow'
+import { drawnHangs, drawnSpots, type DrawnHang } from './drawnHangs'
 import { FRONT, PLAN, SIDE } from './projections'
 import { SECTION_HANGS, sectionSpots } from './sectionHangs'
 

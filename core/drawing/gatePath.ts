@@ -1,5 +1,5 @@
 /** Rings of the gate of a head as SVG paths, whose y grows downwards. */
-import type { GateRing } from '#core/light/gatePoint'
+import type { GateRing } from '../light/gatePoint'
 
 /** `radius` is how long the rim's 1 is drawn. */
 export function gatePath(rings: readonly GateRing[], radius: number): string {

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
-import type { ScreenPoint } from '../composables/stage/usePlanView'
+import type { DrawingPoint } from './drawingPoint'
 import { besideMark, NamePlaces, widthOf } from './namePlaces'
 
-const beside = (places: NamePlaces, name: string, mark: ScreenPoint) => places.place(name, besideMark(mark, name))
+const beside = (places: NamePlaces, name: string, mark: DrawingPoint) => places.place(name, besideMark(mark, name))
 
 test('a name stands to the right of its mark, or steps aside from what is there', () => {
   const places = new NamePlaces()

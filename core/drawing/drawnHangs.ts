@@ -2,13 +2,13 @@
  * Where fixtures are drawn in plan. On a boom they hang above each other, which a plan would draw
  * as one: there they are set apart upstage of it, joined by a dashed line.
  */
-import { hangDirection } from '#core/geometry/frame'
-import { add, scale, subtract, vec3, type Vec3 } from '#core/geometry/vector'
-import { beamAt } from '#core/kinematics/forward'
-import { HOME } from '#core/kinematics/head'
-import type { FixtureId } from '#core/show/ids'
-import { derived } from '#core/show/derived'
-import type { FixtureType } from '#core/show/entities'
+import { hangDirection } from '../geometry/frame'
+import { add, scale, subtract, vec3, type Vec3 } from '../geometry/vector'
+import { beamAt } from '../kinematics/forward'
+import { HOME } from '../kinematics/head'
+import type { FixtureId } from '../show/ids'
+import { derived } from '../show/derived'
+import type { FixtureType } from '../show/entities'
 import {
   HANG_KINDS,
   hangsOf,
@@ -19,8 +19,8 @@ import {
   type RiggedFixture,
   type RiggedHang,
   type UntypedFixture,
-} from '#core/show/rig'
-import type { ShowPart } from '#core/show/show'
+} from '../show/rig'
+import type { ShowPart } from '../show/show'
 
 export interface DrawnFixture {
   readonly id: FixtureId

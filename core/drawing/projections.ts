@@ -1,5 +1,5 @@
 /** The ways a stage is drawn flat. */
-import { vec3, type Vec3 } from '#core/geometry/vector'
+import { vec3, type Vec3 } from '../geometry/vector'
 
 /** A point on the stage; without a height it lies on the floor. */
 export interface StagePoint {

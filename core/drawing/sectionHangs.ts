@@ -2,10 +2,10 @@
  * Hangs in a section: where they truly are. A bar seen end on draws all its fixtures at one spot,
  * so those that would lie on each other are drawn once, with the range of their numbers.
  */
-import { hangDirection } from '#core/geometry/frame'
-import { add, scale } from '#core/geometry/vector'
-import { derived } from '#core/show/derived'
-import type { FixtureId } from '#core/show/ids'
+import { hangDirection } from '../geometry/frame'
+import { add, scale } from '../geometry/vector'
+import { derived } from '../show/derived'
+import type { FixtureId } from '../show/ids'
 import {
   HANG_KINDS,
   hangsOf,
@@ -14,9 +14,9 @@ import {
   type HangKind,
   type RiggedFixture,
   type RiggedHang,
-} from '#core/show/rig'
-import type { ShowPart } from '#core/show/show'
-import { drawnCells, isStanding, NO_CELLS, withoutType, type DrawnFixture, type DrawnHang } from './fixtureSpots'
+} from '../show/rig'
+import type { ShowPart } from '../show/show'
+import { drawnCells, isStanding, NO_CELLS, withoutType, type DrawnFixture, type DrawnHang } from './drawnHangs'
 import { FRONT, SIDE, type Projection } from './projections'
 
 /** Nearer than this on the drawing, two fixtures are drawn as one; metres. */

@@ -1,12 +1,12 @@
 /** What of a light's form drawings show: the same for plan, section and small pictures. */
-import type { StageFixture } from '#core/cues/onStage'
-import { DEGREE } from '#core/geometry/rotation'
-import type { Vec3 } from '#core/geometry/vector'
-import { gateAxes } from '#core/kinematics/forward'
-import { irisRadius, isTurning, type LightShape } from '#core/light/gate'
-import { poolOnLevel, type ClosedPool, type Pool } from '#core/light/pool'
-import { shapedPool, type ShapedPool } from '#core/light/shapedPool'
-import { lightShape } from '#core/show/lightShape'
+import type { StageFixture } from '../cues/onStage'
+import { DEGREE } from '../geometry/rotation'
+import type { Vec3 } from '../geometry/vector'
+import { gateAxes } from '../kinematics/forward'
+import { irisRadius, isTurning, type LightShape } from '../light/gate'
+import { poolOnLevel, type ClosedPool, type Pool } from '../light/pool'
+import { shapedPool, type ShapedPool } from '../light/shapedPool'
+import { lightShape } from '../show/lightShape'
 
 export interface LightForm {
   readonly shape: LightShape
