@@ -34,3 +34,6 @@ export function travelOfList(show: ShowPart<'cueList' | 'show'>, list: string | 
   const said = show.all.cueList.get(list ?? '')?.travel
   return said ? { travel: said, said: 'list' } : { travel: showRecordOf(show).travel, said: 'show' }
 }
+
+/** How light travels, in words. */
+export const travelInWords = (travel: Travel): string => (travel === 'straight' ? 'straight' : 'by angle')

@@ -82,6 +82,16 @@ export const LOSSES = [
   ...(['stays behind', 'too fast', 'too wide or narrow', 'darker'] as const),
 ] as const
 export type Loss = (typeof LOSSES)[number]
+export const LOSS_WORDS: Readonly<Record<Loss, string>> = {
+  absent: 'absent there',
+  'out of reach': 'out of reach',
+  'in the way': 'set in the way',
+  'keep clear': 'in a keep-clear zone',
+  'stays behind': 'raw angles, stays behind',
+  'too fast': 'too fast there',
+  'too wide or narrow': 'zoom does not reach the size',
+  darker: 'less than half as bright',
+}
 
 /** Light that keeps less than this part of what it was is told. */
 const DARKER = 0.5

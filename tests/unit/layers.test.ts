@@ -16,7 +16,7 @@ const LAYERS = [
   ['refocus', 'survey', 'rig', 'output', 'history', 'find'],
   ['standIn'],
   ['commands'],
-  ['exchange', 'access', 'control'],
+  ['exchange', 'access', 'control', 'paper'],
 ]
 /** What core takes that is not its own: pure computation, nothing of a machine. */
 const TAKEN_BY_CORE = [
@@ -28,6 +28,7 @@ const TAKEN_BY_CORE = [
   'culori/fn',
   'ml-matrix',
   '@xmldom/xmldom',
+  'pdfmake/interfaces',
 ]
 const rankOf = (folder: string) => LAYERS.findIndex((layer) => layer.includes(folder))
 

@@ -12,7 +12,8 @@ import { FAMILIES, type Family } from '#core/attributes/families'
 import type { CueId, FixtureId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { numberTyped } from '#core/show/numberTyped'
-import { TRAVEL_OPTIONS, travelInWords } from '../../composables/cues/travelWords'
+import { travelInWords } from '#core/cues/travel'
+import { TRAVEL_OPTIONS } from '../../composables/cues/travelWords'
 import { useShow } from '../../stores/show'
 
 const props = defineProps<{ show: Show; cue: CueId }>()

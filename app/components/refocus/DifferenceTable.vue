@@ -1,10 +1,10 @@
 <script setup lang="ts">
 /** What another venue does to each palette, what hurts most first. */
 import { computed, ref } from 'vue'
-import { LOSSES, lossesOf, type PaletteDifference } from '#core/refocus/difference'
+import { LOSS_WORDS, LOSSES, lossesOf, type PaletteDifference } from '#core/refocus/difference'
 import { differenceTable } from '#core/exchange/differenceTable'
 import { showRecordOf, type Show } from '#core/show/show'
-import { LOSS_WORDS, lossesInWords, measured, mostTurned } from '../../composables/refocus/differenceWords'
+import { lossesInWords, measured, mostTurned } from '../../composables/refocus/differenceWords'
 import { downloadTable } from '../../composables/table/downloadTable'
 import type { GridColumn } from '../../composables/table/gridColumn'
 import { useDifference } from '../../stores/difference'

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 /** Each fixture of a palette or a cue before and after, in numbers, with what is worse. */
 import { metresInWords } from '#core/geometry/lengthInWords'
-import { lossesOf, turnOf, type FixtureDifference } from '#core/refocus/difference'
+import { LOSS_WORDS, lossesOf, turnOf, type FixtureDifference } from '#core/refocus/difference'
 import { numberOfFixture } from '#core/show/cells'
 import type { Show } from '#core/show/show'
-import { LOSS_WORDS } from '../../composables/refocus/differenceWords'
 
 const props = defineProps<{ show: Show; fixtures: readonly FixtureDifference[] }>()
 

@@ -1,26 +1,15 @@
 /** What two venues do to a palette, in words and numbers. */
 import {
   lossesOf,
+  LOSS_WORDS,
   LOSSES,
   turnOf,
   type FixtureDifference,
-  type Loss,
   type PaletteDifference,
 } from '#core/refocus/difference'
 import type { LightThere } from '#core/refocus/lightThere'
 import { numbersInWords } from '#core/selection/written'
 import type { Show } from '#core/show/show'
-
-export const LOSS_WORDS: Readonly<Record<Loss, string>> = {
-  absent: 'absent there',
-  'out of reach': 'out of reach',
-  'in the way': 'set in the way',
-  'keep clear': 'in a keep-clear zone',
-  'stays behind': 'raw angles, stays behind',
-  'too fast': 'too fast there',
-  'too wide or narrow': 'zoom does not reach the size',
-  darker: 'less than half as bright',
-}
 
 /** "44 absent there; 31, 32 set in the way" */
 export function lossesInWords(show: Show, { fixtures }: Pick<PaletteDifference, 'fixtures'>): string {

@@ -1,0 +1,203 @@
+/** Hang plots: the rig in plan to a chosen scale, on as many sheets as it takes, which are joined at their marks. */
+import { drawnHangs } from '../drawing/drawnHangs'
+import { fixtureSign } from '../drawing/fixtureSign'
+import { widthOf } from '../drawing/namePlaces'
+import { PLAN, type StagePoint } from '../drawing/projections'
+import { hangsOf } from '../show/rig'
+import { setPiecesOf } from '../show/setPieces'
+import { FORMS } from '../show/entities'
+import { entity, showRecordOf, type Show } from '../show/show'
+import { drawFloor } from './drawing/ground'
+import { drawHangs, nameHangs } from './drawing/hangs'
+import { INKS, NAME_SIZE, Pen, UNIT_MM, viewAround, type Drawing } from './drawing/pen'
+import { drawRuler } from './drawing/ruler'
+import { drawSetInPlan, nameSet } from './drawing/set'
+import { number, strong, words } from './cell'
+import type { Column, Leaf, Row } from './leaf'
+import { printedArea, type PageSize } from './pageSizes'
+
+/** Under the drawing of a sheet: its title block. Millimetres. */
+const BLOCK_MM = 16
+/** Above it, for title and facts. */
+const ABOVE_MM = 8
+/** Sheets show so much of their neighbours, millimetres: there they are laid over each other. */
+const OVERLAP_MM = 10
+/** Kept round what is drawn, metres. */
+const SPARE = 1
+
+const HANG_COLUMNS: readonly Column[] = [
+  { title: 'hang' },
+  { title: 'form' },
+  { title: 'stage left', align: 'right' },
+  { title: 'upstage', align: 'right' },
+  { title: 'height', align: 'right' },
+  { title: 'length', align: 'right' },
+  { title: 'yaw', align: 'right' },
+  { title: 'fixtures: where along it, m', width: 'rest' },
+]
+
+/** A part of the plot: which column and row, from the upper left, and what it shows, metres. */
+interface Tile {
+  readonly column: number
+  readonly row: number
+  readonly left: number
+  readonly bottom: number
+}
+
+/** `wanted` is so many metres of the stage to one on paper; null for as large as goes on one sheet. */
+export function* hangPlot(show: Show, size: PageSize, wanted: number | null): Generator<Leaf> {
+  const area = printedArea(size, true)
+  const paper = { widthMm: area.widthMm, heightMm: area.heightMm - BLOCK_MM - ABOVE_MM }
+  const corners = plotCorners(show)
+  const scale = wanted ?? viewAround(corners, PLAN, paper, SPARE).scale
+  const { tiles, columns, rows } = tilesOf(corners, paper, scale)
+  for (const tile of tiles) {
+    const name = nameOfTile(tile)
+    const joined = neighboursInWords(tile, columns, rows)
+    yield {
+      key: `plot ${scale} ${name}`,
+      title: tiles.length > 1 ? `Hang plot, sheet ${name}` : 'Hang plot',
+      under: `scale 1:${scale} on ${size}${joined}`,
+      isLandscape: true,
+      blocks: [
+        { kind: 'drawings', drawings: [{ title: '', drawing: tileDrawing(show, tile, paper, scale) }] },
+        {
+          kind: 'drawings',
+          drawings: [
+            {
+              title: '',
+              drawing: titleBlock(show, paper.widthMm, `1:${scale}`, tiles.length > 1 ? `sheet ${name}` : ''),
+            },
+          ],
+        },
+      ],
+    }
+  }
+  yield hangTable(show)
+}
+
+/** Everything that hangs and stands, and the stage. */
+function plotCorners(show: Show): StagePoint[] {
+  const venue = entity(show, 'venue', showRecordOf(show).venue)
+  return [
+    ...venue.outline,
+    ...drawnHangs(show).flatMap(({ from, to, fixtures }) => [from, to, ...fixtures.map((one) => one.at)]),
+  ]
+}
+
+function tilesOf(points: readonly StagePoint[], paper: { widthMm: number; heightMm: number }, scale: number) {
+  const metres = (mm: number) => (mm * scale) / 1000
+  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
+  const [left, right] = [Math.min(...xs) - SPARE, Math.max(...xs) + SPARE]
+  const [bottom, top] = [Math.min(...ys) - SPARE, Math.max(...ys) + SPARE]
+  const [width, height] = [metres(paper.widthMm), metres(paper.heightMm)]
+  const lap = metres(OVERLAP_MM)
+  const count = (whole: number, one: number) => Math.max(1, Math.ceil((whole - lap) / (one - lap)))
+  const [columns, rows] = [count(right - left, width), count(top - bottom, height)]
+  const wholeWidth = columns * (width - lap) + lap
+  const wholeHeight = rows * (height - lap) + lap
+  const from = { x: (left + right - wholeWidth) / 2, y: (bottom + top + wholeHeight) / 2 }
+  const tiles: Tile[] = []
+  for (let row = 0; row < rows; row++)
+    for (let column = 0; column < columns; column++)
+      tiles.push({
+        column,
+        row,
+        left: from.x + column * (width - lap),
+        bottom: from.y - height - row * (height - lap),
+      })
+  return { tiles, columns, rows }
+}
+
+/** "B2": the second from the left, in the second row from above. */
+function nameOfTile({ column, row }: Pick<Tile, 'column' | 'row'>): string {
+  return `${String.fromCharCode(65 + (column % 26))}${row + 1}`
+}
+
+function neighboursInWords({ column, row }: Tile, columns: number, rows: number): string {
+  const beside = [
+    column > 0 ? `${nameOfTile({ column: column - 1, row })} to the left` : '',
+    column < columns - 1 ? `${nameOfTile({ column: column + 1, row })} to the right` : '',
+    row > 0 ? `${nameOfTile({ column, row: row - 1 })} above` : '',
+    row < rows - 1 ? `${nameOfTile({ column, row: row + 1 })} below` : '',
+  ].filter(Boolean)
+  return beside.length > 0 ? `; joins ${beside.join(', ')}, ${OVERLAP_MM} mm over each other` : ''
+}
+
+function tileDrawing(
+  show: Show,
+  { left, bottom }: Tile,
+  paper: { widthMm: number; heightMm: number },
+  scale: number,
+): Drawing {
+  const pen = new Pen({ projection: PLAN, left, bottom, scale, ...paper })
+  const venue = entity(show, 'venue', showRecordOf(show).venue)
+  const hangs = drawnHangs(show)
+  drawFloor(pen, venue)
+  drawSetInPlan(pen, setPiecesOf(show))
+  drawHangs(pen, hangs, () => true)
+  nameHangs(pen, hangs)
+  nameSet(pen, setPiecesOf(show))
+  drawJoins(pen)
+  drawRuler(pen)
+  return pen.finished()
+}
+
+/** Crosses in the corners where the neighbouring sheets have theirs. */
+function drawJoins(pen: Pen): void {
+  const lap = OVERLAP_MM / 2 / UNIT_MM
+  for (const x of [lap, pen.width - lap])
+    for (const y of [lap, pen.height - lap])
+      pen.path(`M${x - 8} ${y}h16M${x} ${y - 8}v16`, { stroke: INKS.middle, width: 0.15 })
+}
+
+/** What the signs mean, beside each other, and at the right what is drawn and how. */
+function titleBlock(show: Show, widthMm: number, scale: string, sheet: string): Drawing {
+  const pen = new Pen({ projection: PLAN, left: 0, bottom: 0, scale: 100, widthMm, heightMm: BLOCK_MM - 4 })
+  const middle = pen.height / 2
+  let x = 14
+  for (const form of FORMS) {
+    const types = [...show.all.fixtureType.values()].filter((type) => type.form === form).map(({ name }) => name)
+    if (types.length === 0) continue
+    const said = `${form}: ${types.join(', ')}`
+    pen.path(fixtureSign(form, { x, y: middle }, 1, false), { fill: INKS.paper, stroke: INKS.line, width: 0.2 })
+    pen.text({ x: x + 14, y: middle + 4 }, said)
+    x += 40 + widthOf(said)
+  }
+  const { name, venue } = showRecordOf(show)
+  const house = entity(show, 'venue', venue).name
+  const under = [house, 'hang plot', scale, sheet, 'metres'].filter(Boolean).join(', ')
+  const left = pen.width - Math.max(widthOf(name) * 1.2, widthOf(under)) - 24
+  pen.path(`M${left} 0V${pen.height}`, { stroke: INKS.faint, width: 0.2 })
+  pen.text({ x: left + 12, y: middle - 4 }, name, { isBold: true, size: NAME_SIZE + 2 })
+  pen.text({ x: left + 12, y: middle + 14 }, under, { colour: INKS.middle })
+  return pen.finished()
+}
+
+/** Where every hang is, and what hangs on it where. */
+function hangTable(show: Show): Leaf {
+  const rows = hangsOf(show).map(({ id, hang, place, fixtures }): Row => {
+    const { origin, length, yaw } = place
+    const heads = fixtures.map(({ fixture, place: own }) => `${fixture.number} at ${own.along.toFixed(2)}`)
+    return {
+      key: `hang ${id}`,
+      cells: [
+        strong(hang.name),
+        words(hang.form),
+        number(origin.x, 2, ' m'),
+        number(origin.y, 2, ' m'),
+        number(origin.z, 2, ' m'),
+        number(length, 2, ' m'),
+        number(yaw, 1, '°'),
+        words(heads.join(', ')),
+      ],
+    }
+  })
+  return {
+    key: 'hang table',
+    title: 'Hangs',
+    under: 'middle of each from the centre line, the setting line and the floor',
+    isLandscape: true,
+    blocks: [{ kind: 'table', columns: HANG_COLUMNS, rows }],
+  }
+}
