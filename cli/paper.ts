@@ -8,9 +8,10 @@ import { parseArgs } from 'node:util'
 import pdfmake from 'pdfmake'
 import { z } from 'zod'
 import { readShowDocument } from '#core/exchange/showFile'
-import { FIRST_CHOICE, firstWish, paperChoice, PAPERS } from '#core/paper/choice'
+import { FIRST_CHOICE, firstWish, paperChoice } from '#core/paper/choice'
 import { compose } from '#core/paper/compose'
 import { FONT, pdfDefinition } from '#core/paper/pdfDefinition'
+import { PAPERS } from '#core/show/entities'
 import { showId } from '#core/show/ids'
 import { parsedJson, refuse, unpacked } from './input'
 
@@ -43,7 +44,7 @@ while (step.done !== true) step = composing.next()
 const definition = pdfDefinition(read.show, {
   size: choice.data.size,
   papers: step.value,
-  before: new Map(),
+  before: read.show.all.print,
   when: day(Date.now()),
   day,
 })

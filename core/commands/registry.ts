@@ -116,6 +116,7 @@ import { setPaletteRole } from './palettes/setPaletteRole'
 import { setShelfMask } from './palettes/setShelfMask'
 import { setTake } from './hand/setTake'
 import { changeShow } from './show/changeShow'
+import { notePrint } from './show/notePrint'
 import { acceptSweeps } from './cues/acceptSweeps'
 import { insertDarkCue } from './cues/insertDarkCue'
 import { insertDarkMoment } from './cues/insertDarkMoment'
@@ -307,6 +308,7 @@ const CHANGES = {
   setShelfMask,
   setTake,
   changeShow,
+  notePrint,
   acceptSweeps,
   judgeSweepsAgain,
   setDarkMoves,

@@ -1,17 +1,6 @@
 /** What changed since a paper was printed last: lines are known by what they tell of, and by what they said. */
-import type { Paper } from './compose'
+import type { Print } from '../show/entities'
 import type { Leaf, PaperCell } from './leaf'
-
-/** What every line of a paper said when it was printed, by what it told of: both as digests. */
-export type Digests = Readonly<Record<string, string>>
-
-/** A print of a paper. */
-export interface Printed {
-  readonly version: number
-  /** Milliseconds since 1970. */
-  readonly at: number
-  readonly rows: Digests
-}
 
 export type Mark = 'new' | 'changed'
 
@@ -19,6 +8,8 @@ export type Mark = 'new' | 'changed'
 export interface LeafChanges {
   /** Of its lines, by key; what stayed as it was has none. */
   readonly marks: ReadonlyMap<string, Mark>
+  /** Whether its heading or a drawing is other than it was. */
+  readonly isHeadOther: boolean
   /** Lines that are no more. */
   readonly gone: number
 }
@@ -32,11 +23,14 @@ interface Line {
 const HALF = 6
 
 function linesOf({ key, title, under, blocks }: Leaf): Line[] {
-  const head = blocks.flatMap((block) => (block.kind === 'facts' ? block.facts : []))
+  const facts = blocks.flatMap((block) => (block.kind === 'facts' ? block.facts : []))
+  const drawn = blocks.flatMap((block) =>
+    block.kind === 'drawings' ? block.drawings.map(({ drawing }) => drawing.svg) : [],
+  )
   const rows = blocks.flatMap((block) => (block.kind === 'table' ? block.rows : []))
   const cards = blocks.flatMap((block) => (block.kind === 'cards' ? block.cards : []))
   return [
-    { key, said: JSON.stringify([title, under, head]) },
+    { key, said: JSON.stringify([title, under, facts, drawn]) },
     ...rows.map((row) => ({ key: row.key, said: row.cells.map(cellSaid).join('\u0000') })),
     ...cards.map((card) => ({ key: card.key, said: [card.title, card.words, card.colour].join('\u0000') })),
   ]
@@ -49,34 +43,44 @@ function cellSaid(cell: PaperCell): string {
 
 const idOf = (leaf: string, line: string) => digest(leaf).slice(0, HALF) + digest(line).slice(0, HALF)
 
-/** What all the lines of a paper say now. */
-export function digestsOf({ leaves }: Paper): Digests {
-  return Object.fromEntries(
-    leaves.flatMap((leaf) => linesOf(leaf).map(({ key, said }) => [idOf(leaf.key, key), digest(said)])),
+/** What every line said, by what it told of: both as digests. */
+type Digests = ReadonlyMap<string, string>
+
+/** A line in a print: which it is, and what it said. */
+const LINE = /(.{12})(.{8})/g
+
+function digestsOf(leaves: readonly Leaf[]): Map<string, string> {
+  return new Map(
+    leaves.flatMap((leaf) => linesOf(leaf).map(({ key, said }) => [idOf(leaf.key, key), digest(said)] as const)),
   )
 }
 
-/** What changed on a leaf since it was printed. */
-export function changesSince(leaf: Leaf, { rows }: Pick<Printed, 'rows'>): LeafChanges {
-  const marks = new Map<string, Mark>()
-  const here = new Set<string>()
-  for (const { key, said } of linesOf(leaf)) {
-    const id = idOf(leaf.key, key)
-    here.add(id)
-    const then = rows[id]
-    if (then === undefined) marks.set(key, 'new')
-    else if (then !== digest(said)) marks.set(key, 'changed')
-  }
-  const prefix = digest(leaf.key).slice(0, HALF)
-  const gone = Object.keys(rows).filter((id) => id.startsWith(prefix) && !here.has(id)).length
-  return { marks, gone }
+function digestsIn({ lines }: Pick<Print, 'lines'>): Digests {
+  return new Map([...lines.matchAll(LINE)].map(([, id = '', said = '']) => [id, said]))
 }
 
-/** What is known of a paper after it was printed again: lines of leaves that were not printed stay as they were. */
-export function digestsAfter(before: Digests, paper: Paper): Digests {
-  const printed = new Set(paper.leaves.map(({ key }) => digest(key).slice(0, HALF)))
-  const kept = Object.entries(before).filter(([id]) => !printed.has(id.slice(0, HALF)))
-  return { ...Object.fromEntries(kept), ...digestsOf(paper) }
+/** What changed on a leaf since its paper was printed. */
+export function changesSince(leaf: Leaf, before: Pick<Print, 'lines'>): LeafChanges {
+  const then = digestsIn(before)
+  const now = digestsOf([leaf])
+  const marks = new Map<string, Mark>()
+  const head = idOf(leaf.key, leaf.key)
+  for (const { key } of linesOf(leaf)) {
+    const id = idOf(leaf.key, key)
+    if (id === head && then.has(id)) continue
+    if (!then.has(id)) marks.set(key, 'new')
+    else if (then.get(id) !== now.get(id)) marks.set(key, 'changed')
+  }
+  const ofLeaf = digest(leaf.key).slice(0, HALF)
+  const gone = [...then.keys()].filter((id) => id.startsWith(ofLeaf) && !now.has(id)).length
+  return { marks, isHeadOther: then.has(head) && then.get(head) !== now.get(head), gone }
+}
+
+/** The lines of a print as they are kept; those of leaves that were not printed this time stay as they were. */
+export function linesAfter(before: Pick<Print, 'lines'> | null, leaves: readonly Leaf[]): string {
+  const printed = new Set(leaves.map(({ key }) => digest(key).slice(0, HALF)))
+  const kept = before ? [...digestsIn(before)].filter(([id]) => !printed.has(id.slice(0, HALF))) : []
+  return [...kept, ...digestsOf(leaves)].map(([id, said]) => id + said).join('')
 }
 
 /** FNV-1a with 32 bits, as eight hexadecimal digits (Fowler, Noll and Vo). */

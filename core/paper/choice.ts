@@ -1,15 +1,12 @@
 /** Which papers are to be printed, in which order, on what. */
 import { z } from 'zod'
 import { FAMILIES } from '../attributes/families'
+import { PAPERS } from '../show/entities'
 import * as ids from '../show/ids'
 import { SCALES } from './drawing/pen'
 import { numbersWanted } from './numbersWanted'
 import { PAGE_SIZES } from './pageSizes'
 
-export const PAPERS = [
-  ...(['palette charts', 'fixture charts', 'hang plot', 'patch', 'hook-up', 'cue list'] as const),
-  ...(['carry sheet', 'magic sheet', 'differences', 'work list', 'travel'] as const),
-] as const
 export type PaperName = (typeof PAPERS)[number]
 
 const numbers = z

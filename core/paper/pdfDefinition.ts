@@ -2,7 +2,8 @@
 import type { Content, ContentSection, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { counted } from '../show/counted'
 import { entity, showRecordOf, type Show } from '../show/show'
-import { changesSince, type LeafChanges, type Printed } from './changes'
+import { changesSince, type LeafChanges } from './changes'
+import type { Print } from '../show/entities'
 import type { PaperName } from './choice'
 import type { Paper } from './compose'
 import { inPoints, INKS } from './drawing/pen'
@@ -27,18 +28,18 @@ export const PAPER_TITLES: Readonly<Record<PaperName, string>> = {
   travel: 'Travel troubles',
 }
 
-/** A print that is being made. */
-export interface Print {
+/** What is being printed. */
+export interface Printing {
   readonly size: PageSize
   readonly papers: readonly Paper[]
   /** How each paper was printed before; those that never were have no marks. */
-  readonly before: ReadonlyMap<PaperName, Printed>
+  readonly before: ReadonlyMap<string, Print>
   /** When it is printed, and days, as people read them. */
   readonly when: string
   readonly day: (at: number) => string
 }
 
-export function pdfDefinition(show: Show, print: Print): TDocumentDefinitions {
+export function pdfDefinition(show: Show, print: Printing): TDocumentDefinitions {
   const { name, venue } = showRecordOf(show)
   const house = entity(show, 'venue', venue).name
   return {
@@ -52,7 +53,7 @@ export function pdfDefinition(show: Show, print: Print): TDocumentDefinitions {
 }
 
 /** Each leaf on pages of its own; the first of a paper is its bookmark, with the leaves below it. */
-function sectionsOf(paper: Paper, print: Print): ContentSection[] {
+function sectionsOf(paper: Paper, print: Printing): ContentSection[] {
   const before = print.before.get(paper.name) ?? null
   const version = before ? before.version + 1 : 1
   return paper.leaves.map((leaf, i) => {
@@ -112,7 +113,7 @@ function title({ title: words, under }: Leaf, paper: PaperName): Content {
 }
 
 /** "2 lines are other than in version 3 of 4 May". */
-function changesLine({ marks, gone }: LeafChanges, { version, at }: Printed, { day }: Print): Content {
+function changesLine({ marks, isHeadOther, gone }: LeafChanges, { version, at }: Print, { day }: Printing): Content {
   const since = `version ${version} of ${day(at)}`
   const told = [...marks.values()]
   const [fresh, changed] = [told.filter((mark) => mark === 'new').length, told.length]
@@ -120,6 +121,7 @@ function changesLine({ marks, gone }: LeafChanges, { version, at }: Printed, { d
     changed - fresh > 0 ? `${counted(changed - fresh, 'line')} other` : '',
     fresh > 0 ? `${fresh} new` : '',
     gone > 0 ? `${gone} gone` : '',
+    isHeadOther ? 'heading or drawing other' : '',
   ].filter(Boolean)
   const words = parts.length === 0 ? `Nothing has changed since ${since}` : `Since ${since}: ${parts.join(', ')}`
   return { text: words, color: parts.length === 0 ? INKS.middle : INKS.mark, fontSize: SIZE.head, margin: [0, 0, 0, 3] }

@@ -11,6 +11,7 @@ export * from './entities/outside'
 export * from './entities/palettes'
 export * from './entities/passes'
 export * from './entities/people'
+export * from './entities/prints'
 export * from './entities/rig'
 export * from './entities/stage'
 export * from './entities/survey'
@@ -37,6 +38,7 @@ export type FixtureCorrection = EntityOf['fixtureCorrection']
 export type Pass = EntityOf['pass']
 export type PassStep = EntityOf['passStep']
 export type PassCheck = EntityOf['passCheck']
+export type Print = EntityOf['print']
 export type Cue = EntityOf['cue']
 export type CueList = EntityOf['cueList']
 export type CueTime = EntityOf['cueTime']

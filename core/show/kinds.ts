@@ -24,6 +24,7 @@ import * as outside from './entities/outside'
 import * as palettes from './entities/palettes'
 import * as passes from './entities/passes'
 import * as people from './entities/people'
+import * as prints from './entities/prints'
 import * as rig from './entities/rig'
 import * as stage from './entities/stage'
 import * as survey from './entities/survey'
@@ -312,6 +313,12 @@ const DECLARED = {
     references: { palette: goesWith('palette'), group: goesWith('group'), target: goesWith('target') },
     id: ({ palette }) => palette,
     partOf: 'palette',
+  }),
+  print: kind(prints.print, {
+    words: ['print', 'prints'],
+    table: 'print',
+    register: 'whole',
+    references: {},
   }),
   shelfMask: kind(palettes.shelfMask, {
     words: ['mask of a shelf', 'masks of shelves'],

@@ -37,6 +37,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
   passCheck: { at: whole('at') },
   cueNote: { at: whole('at') },
   tracking: { origin: point('origin') },
+  print: { at: whole('at') },
   sighting: { place: point('place'), at: whole('at') },
   cueList: { number: decimal('number'), pausedAt: whole('paused_at') },
   cue: { number: decimal('number') },

@@ -10,7 +10,7 @@ import { z } from 'zod'
 import { COMMANDS, type CommandName } from '#core/commands/registry'
 import { plainCollections } from '#core/history/collections'
 import { duplicatePalettes } from '#core/palettes/duplicates'
-import type { CueValue, FixtureType } from '#core/show/entities'
+import { print, type CueValue, type FixtureType } from '#core/show/entities'
 import type { Kind } from '#core/show/kinds'
 import { modesOf } from '#core/show/modes'
 import { partsOf } from '#core/show/colours'
@@ -260,6 +260,7 @@ export class RandomArguments {
   /** What some schemas of the show's own take; undefined for others. */
   #named(schema: unknown, field: string): unknown {
     if (schema === ids.fixtureId) return this.#id(field)
+    if (schema === print.shape.lines) return this.pick(['', '0123456789ab01234567'])
     if (schema === channelRole) return this.pick(LISTED_ROLES)
     if (schema === colourPartId) return this.pick(this.#parts())
     // Where every type was deleted, none is in use.

@@ -29,6 +29,7 @@ export function richDesk(): Desk {
   beginPass(desk)
   addOutputs(desk)
   addSurvey(desk)
+  addPrints(desk)
   addOutside(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
@@ -137,6 +138,18 @@ function addOutputs(desk: Desk): void {
   desk.do('addOutput', { ...plain, name: 'Truss', protocol: 'Art-Net', sentAs: 0, addresses: ['10.0.0.7'], sync: 1 })
   const [house] = [...desk.show.all.output.keys()].map(asOutputId)
   desk.do('changeOutput', { output: house ?? raise(), isOn: true, level: 0.5 })
+}
+
+/** Two papers were printed, one of them twice. */
+function addPrints(desk: Desk): void {
+  const lines = '0123456789ab01234567'
+  desk.do('notePrint', { papers: [{ paper: 'patch', lines }] })
+  desk.do('notePrint', {
+    papers: [
+      { paper: 'patch', lines: lines + lines.replace('0', '1') },
+      { paper: 'travel', lines: '' },
+    ],
+  })
 }
 
 /** The mark was measured at home and lights were seen on it; at the Quarry the bar is lower and one head wrong. */

@@ -26,6 +26,7 @@ import * as passes from './023_passes'
 import * as outputs from './024_outputs'
 import * as survey from './025_survey'
 import * as outside from './026_outside'
+import * as prints from './027_prints'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -54,6 +55,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '024_outputs': outputs,
   '025_survey': survey,
   '026_outside': outside,
+  '027_prints': prints,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
