@@ -1,6 +1,6 @@
 /**
  * `npm run -s paper`: reads a back-up of a show on standard input, writes its focus charts as PDF on standard
- * output. Words after `--` say what else: `--size A3 --papers "palette charts,hang plot"`.
+ * output. Words after `--` say what else: `--size A3 --papers palette-charts,hang-plot`.
  */
 import { buffer } from 'node:stream/consumers'
 import { fileURLToPath } from 'node:url'

@@ -47,6 +47,7 @@ export const ACTIONS = [
   { id: 'room cues', name: 'To the Cues room', section: 'Everywhere', key: 'Alt Shift Q' },
   { id: 'room refocus', name: 'To the Refocus room', section: 'Everywhere', key: 'Alt Shift U' },
   { id: 'room output', name: 'To the Output room', section: 'Everywhere', key: 'Alt Shift G' },
+  { id: 'room paper', name: 'To the Paper room', section: 'Everywhere', key: 'Alt Shift P' },
   { id: 'undo', name: 'Undo', section: 'Everywhere', key: 'Ctrl Z' },
   { id: 'redo', name: 'Redo', section: 'Everywhere', key: 'Ctrl Shift Z' },
   { id: 'keyboard map', name: 'Keyboard map', section: 'Everywhere', key: '?' },

@@ -5,6 +5,7 @@ export const ROOMS = [
   { path: 'cues', name: 'Cues' },
   { path: 'refocus', name: 'Refocus' },
   { path: 'output', name: 'Output' },
+  { path: 'paper', name: 'Paper' },
 ] as const
 
 export const RIG_PARTS = [

@@ -3,11 +3,10 @@ import { z } from 'zod'
 import { FAMILIES } from '../attributes/families'
 import { PAPERS } from '../show/entities'
 import * as ids from '../show/ids'
+import type { PaperName } from '../show/papers'
 import { SCALES } from './drawing/pen'
 import { numbersWanted } from './numbersWanted'
 import { PAGE_SIZES } from './pageSizes'
-
-export type PaperName = (typeof PAPERS)[number]
 
 const numbers = z
   .string()
@@ -17,18 +16,18 @@ const numbers = z
 
 /** One paper with what can be chosen of it. `numbers` are of palettes, fixtures or cues; nothing is all. */
 export const paperWish = z.discriminatedUnion('paper', [
-  z.strictObject({ paper: z.literal('palette charts'), numbers }),
-  z.strictObject({ paper: z.literal('fixture charts'), numbers }),
+  z.strictObject({ paper: z.literal('palette-charts'), numbers }),
+  z.strictObject({ paper: z.literal('fixture-charts'), numbers }),
   /** Null for as large as goes on one sheet. */
-  z.strictObject({ paper: z.literal('hang plot'), scale: z.literal(SCALES).nullable().default(null) }),
+  z.strictObject({ paper: z.literal('hang-plot'), scale: z.literal(SCALES).nullable().default(null) }),
   z.strictObject({ paper: z.literal('patch') }),
   z.strictObject({ paper: z.literal('hook-up') }),
-  z.strictObject({ paper: z.literal('cue list'), numbers }),
-  z.strictObject({ paper: z.literal('carry sheet'), numbers, family: z.enum(FAMILIES).default('position') }),
-  z.strictObject({ paper: z.literal('magic sheet') }),
+  z.strictObject({ paper: z.literal('cue-lists'), numbers }),
+  z.strictObject({ paper: z.literal('carry-sheet'), numbers, family: z.enum(FAMILIES).default('position') }),
+  z.strictObject({ paper: z.literal('magic-sheet') }),
   /** Null for the first other venue. */
   z.strictObject({ paper: z.literal('differences'), there: ids.venueId.nullable().default(null) }),
-  z.strictObject({ paper: z.literal('work list') }),
+  z.strictObject({ paper: z.literal('work-list') }),
   z.strictObject({ paper: z.literal('travel') }),
 ])
 export type PaperWish = z.infer<typeof paperWish>
@@ -48,4 +47,4 @@ export function firstWish(paper: PaperName): PaperWish {
 }
 
 /** What is printed until somebody chooses: the charts one focuses by. */
-export const FIRST_CHOICE: PaperChoice = { size: 'A4', papers: [firstWish('palette charts')] }
+export const FIRST_CHOICE: PaperChoice = { size: 'A4', papers: [firstWish('palette-charts')] }

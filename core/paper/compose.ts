@@ -2,7 +2,8 @@
 import { showRecordOf, type Show } from '../show/show'
 import { asVenueId } from '../show/ids'
 import { carryPages } from './carryPages'
-import type { PaperChoice, PaperName, PaperWish } from './choice'
+import type { PaperName } from '../show/papers'
+import type { PaperChoice, PaperWish } from './choice'
 import { cueLists } from './cueLists'
 import { differencePages } from './differencePages'
 import { fixtureCharts } from './fixtureCharts'
@@ -39,27 +40,27 @@ export function* compose(show: Show, { size, papers }: PaperChoice): Generator<n
 /** Null where nothing is ready yet. */
 function leavesOf(show: Show, size: PageSize, wish: PaperWish): Iterable<Leaf | null> {
   switch (wish.paper) {
-    case 'palette charts':
+    case 'palette-charts':
       return paletteCharts(show, size, wanted(wish.numbers))
-    case 'fixture charts':
+    case 'fixture-charts':
       return fixtureCharts(show, size, wanted(wish.numbers))
-    case 'hang plot':
+    case 'hang-plot':
       return hangPlot(show, size, wish.scale)
     case 'patch':
       return patchSheets(show)
     case 'hook-up':
       return hookUpSheets(show)
-    case 'cue list':
+    case 'cue-lists':
       return cueLists(show, wanted(wish.numbers))
-    case 'carry sheet':
+    case 'carry-sheet':
       return carryPages(show, size, wanted(wish.numbers), wish.family)
-    case 'magic sheet':
+    case 'magic-sheet':
       return magicSheet(show)
     case 'differences': {
       const there = wish.there ?? otherVenue(show)
       return there === null ? [] : differencePages(show, there)
     }
-    case 'work list':
+    case 'work-list':
       return workList(show)
     case 'travel':
       return travelTroubles(show)

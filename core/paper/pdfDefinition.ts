@@ -4,7 +4,7 @@ import { counted } from '../show/counted'
 import { entity, showRecordOf, type Show } from '../show/show'
 import { changesSince, type LeafChanges } from './changes'
 import type { Print } from '../show/entities'
-import type { PaperName } from './choice'
+import { PAPER_TITLES, type PaperName } from '../show/papers'
 import type { Paper } from './compose'
 import { inPoints, INKS } from './drawing/pen'
 import type { Leaf } from './leaf'
@@ -13,20 +13,6 @@ import { blockLaidOut, SIZE } from './pdfBlocks'
 
 /** The family our letters are known by. */
 export const FONT = 'Hyperlegible'
-
-export const PAPER_TITLES: Readonly<Record<PaperName, string>> = {
-  'palette charts': 'Focus charts by palette',
-  'fixture charts': 'Focus charts by fixture',
-  'hang plot': 'Hang plot',
-  patch: 'Patch',
-  'hook-up': 'Hook-up',
-  'cue list': 'Cue lists',
-  'carry sheet': 'Carry sheet',
-  'magic sheet': 'Magic sheet',
-  differences: 'Difference of two venues',
-  'work list': 'Refocus work list',
-  travel: 'Travel troubles',
-}
 
 /** What is being printed. */
 export interface Printing {

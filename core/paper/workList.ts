@@ -51,7 +51,7 @@ export function* workList(show: Show): Generator<Leaf> {
       },
     )
   yield {
-    key: 'work list',
+    key: 'work-list',
     title: `Refocus at ${venue.name}`,
     under: pass
       ? `the pass, ${counted(rows.length, 'palette')}`

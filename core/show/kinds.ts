@@ -319,6 +319,7 @@ const DECLARED = {
     table: 'print',
     register: 'whole',
     references: {},
+    id: ({ paper }) => paper,
   }),
   shelfMask: kind(palettes.shelfMask, {
     words: ['mask of a shelf', 'masks of shelves'],

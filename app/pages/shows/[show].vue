@@ -68,6 +68,7 @@ useActions({
   'room cues': () => toRoom('cues'),
   'room refocus': () => toRoom('refocus'),
   'room output': () => toRoom('output'),
+  'room paper': () => toRoom('paper'),
 })
 </script>
 

@@ -4,6 +4,7 @@ import { counted } from '../../show/counted'
 import { Draft } from '../../show/draft'
 import { PAPERS, print } from '../../show/entities'
 import { listInWords } from '../../show/listInWords'
+import { PAPER_TITLES } from '../../show/papers'
 import { command, done } from '../command'
 
 /** Papers named in a label; of more their number is said. */
@@ -18,9 +19,9 @@ export const notePrint = command({
     const draft = new Draft(show)
     for (const { paper, lines } of papers) {
       const version = (show.all.print.get(paper)?.version ?? 0) + 1
-      draft.put('print', paper, { version, at: now, lines })
+      draft.put('print', paper, { paper, version, at: now, lines })
     }
-    const names = papers.map(({ paper }) => `the ${paper}`)
+    const names = papers.map(({ paper }) => PAPER_TITLES[paper])
     return done(draft, `print ${names.length > FEW ? counted(names.length, 'paper') : listInWords(names)}`)
   },
 })

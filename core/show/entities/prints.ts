@@ -3,8 +3,8 @@ import { z } from 'zod'
 
 /** The papers there are. */
 export const PAPERS = [
-  ...(['palette charts', 'fixture charts', 'hang plot', 'patch', 'hook-up', 'cue list'] as const),
-  ...(['carry sheet', 'magic sheet', 'differences', 'work list', 'travel'] as const),
+  ...(['palette-charts', 'fixture-charts', 'hang-plot', 'patch', 'hook-up', 'cue-lists'] as const),
+  ...(['carry-sheet', 'magic-sheet', 'differences', 'work-list', 'travel'] as const),
 ] as const
 
 /**
@@ -13,6 +13,7 @@ export const PAPERS = [
  * which line it is, eight of its words.
  */
 export const print = z.strictObject({
+  paper: z.enum(PAPERS),
   version: z.number().int().min(1).max(1_000_000),
   at: z.number().int().min(0).max(8.64e15),
   lines: z
