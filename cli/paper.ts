@@ -3,17 +3,14 @@
  * output. Words after `--` say what else: `--size A3 --papers palette-charts,hang-plot`.
  */
 import { buffer } from 'node:stream/consumers'
-import { fileURLToPath } from 'node:url'
 import { parseArgs } from 'node:util'
-import pdfmake from 'pdfmake'
 import { z } from 'zod'
 import { readShowDocument } from '#core/exchange/showFile'
 import { FIRST_CHOICE, firstWish, paperChoice } from '#core/paper/choice'
-import { compose } from '#core/paper/compose'
-import { FONT, pdfDefinition } from '#core/paper/pdfDefinition'
 import { PAPERS } from '#core/show/entities'
 import { showId } from '#core/show/ids'
 import { parsedJson, refuse, unpacked } from './input'
+import { printPdf } from './printPdf'
 
 const { values } = parseArgs({
   args: process.argv.slice(3),
@@ -29,23 +26,6 @@ if (!choice.success) refuse(`--size: there are A4, A3 and Letter`)
 const read = readShowDocument(parsedJson(unpacked(await buffer(process.stdin))), showId.parse('printed'))
 if (!read.ok) refuse(`document: ${read.message}`)
 
-const letters = (name: string) =>
-  fileURLToPath(
-    import.meta.resolve(`@expo-google-fonts/atkinson-hyperlegible-next/${name}/AtkinsonHyperlegibleNext_${name}.ttf`),
-  )
-pdfmake.setFonts({ [FONT]: { normal: letters('400Regular'), bold: letters('700Bold') } })
-pdfmake.setUrlAccessPolicy(() => false)
-pdfmake.setLocalAccessPolicy(() => true)
-
-const day = (at: number) => new Date(at).toISOString().slice(0, 10)
-const composing = compose(read.show, choice.data)
-let step = composing.next()
-while (step.done !== true) step = composing.next()
-const definition = pdfDefinition(read.show, {
-  size: choice.data.size,
-  papers: step.value,
-  before: read.show.all.print,
-  when: day(Date.now()),
-  day,
-})
-process.stdout.write(await pdfmake.createPdf(definition).getBuffer())
+const pdf = await printPdf(read.show, choice.data, Date.now())
+if (pdf === null) refuse('document: nothing of what was asked for is in this show')
+process.stdout.write(pdf)

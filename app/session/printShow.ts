@@ -5,7 +5,7 @@ import pdfmake from 'pdfmake/build/pdfmake'
 import { linesAfter } from '#core/paper/changes'
 import type { PaperChoice } from '#core/paper/choice'
 import type { PaperName } from '#core/show/papers'
-import { compose, type Paper } from '#core/paper/compose'
+import { composeAll, type Paper } from '#core/paper/compose'
 import { FONT, pdfDefinition } from '#core/paper/pdfDefinition'
 import type { Show } from '#core/show/show'
 
@@ -33,7 +33,7 @@ export async function printShow(
   { choice, when, language }: PrintJob,
   tell: (progress: PrintProgress) => void,
 ): Promise<PrintedPapers | null> {
-  const papers = composed(show, choice, (leaves) => tell({ leaves }))
+  const papers = composeAll(show, choice, (leaves) => leaves % TOLD_EVERY === 0 && tell({ leaves }))
   if (papers.length === 0) return null
   tell({ written: 0 })
   await takeLetters()
@@ -48,15 +48,6 @@ export async function printShow(
   })
   const file = await pdfmake.createPdf(definition).getBuffer()
   return { pdf: new Uint8Array(file), papers: papers.map((paper) => noted(show, paper)) }
-}
-
-function composed(show: Show, choice: PaperChoice, tell: (leaves: number) => void): Paper[] {
-  const composing = compose(show, choice)
-  for (;;) {
-    const step = composing.next()
-    if (step.done === true) return step.value
-    if (step.value % TOLD_EVERY === 0) tell(step.value)
-  }
 }
 
 function noted(show: Show, { name, leaves }: Paper) {

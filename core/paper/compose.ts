@@ -23,7 +23,7 @@ export interface Paper {
 }
 
 /** The papers of a choice, in its order; yields how many leaves there are so far. Those without a leaf are left out. */
-export function* compose(show: Show, { size, papers }: PaperChoice): Generator<number, Paper[]> {
+function* compose(show: Show, { size, papers }: PaperChoice): Generator<number, Paper[]> {
   const composed: Paper[] = []
   let count = 0
   for (const wish of papers) {
@@ -35,6 +35,16 @@ export function* compose(show: Show, { size, papers }: PaperChoice): Generator<n
     if (leaves.length > 0) composed.push({ name: wish.paper, leaves })
   }
   return composed
+}
+
+/** The papers of a choice, all at once; `tell` hears how many leaves there are so far. */
+export function composeAll(show: Show, choice: PaperChoice, tell: (leaves: number) => void = () => undefined): Paper[] {
+  const composing = compose(show, choice)
+  for (;;) {
+    const step = composing.next()
+    if (step.done === true) return step.value
+    tell(step.value)
+  }
 }
 
 /** Null where nothing is ready yet. */

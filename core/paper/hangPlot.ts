@@ -14,14 +14,13 @@ import { drawRuler } from './drawing/ruler'
 import { drawSetInPlan, nameSet } from './drawing/set'
 import { number, strong, words } from './cell'
 import type { Column, Leaf, Row } from './leaf'
-import { printedArea, type PageSize } from './pageSizes'
+import { printedArea, type PageSize, type PrintedArea } from './pageSizes'
+import { besideSheet, nameOfSheet, OVERLAP_MM, plotSheets, type PlotSheet } from './plotSheets'
 
 /** Under the drawing of a sheet: its title block. Millimetres. */
 const BLOCK_MM = 16
 /** Above it, for title and facts. */
 const ABOVE_MM = 8
-/** Sheets show so much of their neighbours, millimetres: there they are laid over each other. */
-const OVERLAP_MM = 10
 /** Kept round what is drawn, metres. */
 const SPARE = 1
 
@@ -36,37 +35,30 @@ const HANG_COLUMNS: readonly Column[] = [
   { title: 'fixtures: where along it, m', width: 'rest' },
 ]
 
-/** A part of the plot: which column and row, from the upper left, and what it shows, metres. */
-interface Tile {
-  readonly column: number
-  readonly row: number
-  readonly left: number
-  readonly bottom: number
-}
-
 /** `wanted` is so many metres of the stage to one on paper; null for as large as goes on one sheet. */
 export function* hangPlot(show: Show, size: PageSize, wanted: number | null): Generator<Leaf> {
   const area = printedArea(size, true)
   const paper = { widthMm: area.widthMm, heightMm: area.heightMm - BLOCK_MM - ABOVE_MM }
   const corners = plotCorners(show)
   const scale = wanted ?? viewAround(corners, PLAN, paper, SPARE).scale
-  const { tiles, columns, rows } = tilesOf(corners, paper, scale)
-  for (const tile of tiles) {
-    const name = nameOfTile(tile)
-    const joined = neighboursInWords(tile, columns, rows)
+  const plot = plotSheets(corners, paper, scale, SPARE)
+  const isJoined = plot.sheets.length > 1
+  for (const sheet of plot.sheets) {
+    const name = nameOfSheet(sheet)
+    const joined = isJoined ? `; joins ${besideSheet(sheet, plot).join(', ')}, ${OVERLAP_MM} mm over each other` : ''
     yield {
       key: `plot ${scale} ${name}`,
-      title: tiles.length > 1 ? `Hang plot, sheet ${name}` : 'Hang plot',
+      title: isJoined ? `Hang plot, sheet ${name}` : 'Hang plot',
       under: `scale 1:${scale} on ${size}${joined}`,
       isLandscape: true,
       blocks: [
-        { kind: 'drawings', drawings: [{ title: '', drawing: tileDrawing(show, tile, paper, scale) }] },
+        { kind: 'drawings', drawings: [{ title: '', drawing: sheetDrawing(show, sheet, paper, scale) }] },
         {
           kind: 'drawings',
           drawings: [
             {
               title: '',
-              drawing: titleBlock(show, paper.widthMm, `1:${scale}`, tiles.length > 1 ? `sheet ${name}` : ''),
+              drawing: titleBlock(show, paper.widthMm, `1:${scale}`, isJoined ? `sheet ${name}` : ''),
             },
           ],
         },
@@ -85,51 +77,7 @@ function plotCorners(show: Show): StagePoint[] {
   ]
 }
 
-function tilesOf(points: readonly StagePoint[], paper: { widthMm: number; heightMm: number }, scale: number) {
-  const metres = (mm: number) => (mm * scale) / 1000
-  const [xs, ys] = [points.map(({ x }) => x), points.map(({ y }) => y)]
-  const [left, right] = [Math.min(...xs) - SPARE, Math.max(...xs) + SPARE]
-  const [bottom, top] = [Math.min(...ys) - SPARE, Math.max(...ys) + SPARE]
-  const [width, height] = [metres(paper.widthMm), metres(paper.heightMm)]
-  const lap = metres(OVERLAP_MM)
-  const count = (whole: number, one: number) => Math.max(1, Math.ceil((whole - lap) / (one - lap)))
-  const [columns, rows] = [count(right - left, width), count(top - bottom, height)]
-  const wholeWidth = columns * (width - lap) + lap
-  const wholeHeight = rows * (height - lap) + lap
-  const from = { x: (left + right - wholeWidth) / 2, y: (bottom + top + wholeHeight) / 2 }
-  const tiles: Tile[] = []
-  for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++)
-      tiles.push({
-        column,
-        row,
-        left: from.x + column * (width - lap),
-        bottom: from.y - height - row * (height - lap),
-      })
-  return { tiles, columns, rows }
-}
-
-/** "B2": the second from the left, in the second row from above. */
-function nameOfTile({ column, row }: Pick<Tile, 'column' | 'row'>): string {
-  return `${String.fromCharCode(65 + (column % 26))}${row + 1}`
-}
-
-function neighboursInWords({ column, row }: Tile, columns: number, rows: number): string {
-  const beside = [
-    column > 0 ? `${nameOfTile({ column: column - 1, row })} to the left` : '',
-    column < columns - 1 ? `${nameOfTile({ column: column + 1, row })} to the right` : '',
-    row > 0 ? `${nameOfTile({ column, row: row - 1 })} above` : '',
-    row < rows - 1 ? `${nameOfTile({ column, row: row + 1 })} below` : '',
-  ].filter(Boolean)
-  return beside.length > 0 ? `; joins ${beside.join(', ')}, ${OVERLAP_MM} mm over each other` : ''
-}
-
-function tileDrawing(
-  show: Show,
-  { left, bottom }: Tile,
-  paper: { widthMm: number; heightMm: number },
-  scale: number,
-): Drawing {
+function sheetDrawing(show: Show, { left, bottom }: PlotSheet, paper: PrintedArea, scale: number): Drawing {
   const pen = new Pen({ projection: PLAN, left, bottom, scale, ...paper })
   const venue = entity(show, 'venue', showRecordOf(show).venue)
   const hangs = drawnHangs(show)

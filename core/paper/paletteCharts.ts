@@ -33,6 +33,8 @@ const GAP_MM = 4
 const DRAWN_PART = 0.36
 /** Palettes with as many places as this are drawn without their names. */
 const MOST_NAMES = 12
+/** Of more places than this only their number is said. */
+const MOST_PLACES = 4
 const WRITING_LINES = 3
 
 /** One leaf after the other, so that whoever waits sees how far it is. */
@@ -111,6 +113,7 @@ function placesInWords(show: Show, light: readonly StageFixture[]): string {
   const byPlace = group(light, ({ rigged, positionValue }) =>
     positionValue ? valueInWords(show, positionValue, LEADING.place, rigged.type) : '',
   )
+  if (byPlace.size > MOST_PLACES) return `${byPlace.size} places`
   const many = byPlace.size > 1
   return [...byPlace]
     .map(([place, fixtures]) => {

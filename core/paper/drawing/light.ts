@@ -8,6 +8,8 @@ import { INKS, type Pen } from './pen'
 const NOWHERE = 6
 const RIM = 40
 const DASH = [1.2, 0.9]
+/** Of more pools only the rims are drawn: nobody could tell them apart. */
+const MANY = 16
 
 /** The rims of a light's pools on the level of its place; of a pool that never closes as far as it is drawn. */
 function rimsOf(fixture: StageFixture): readonly (readonly Vec3[])[] {
@@ -27,9 +29,9 @@ function endOf({ position, beam }: StageFixture): Vec3 {
 
 /** Pools seen from above. */
 export function drawPools(pen: Pen, light: readonly StageFixture[]): void {
-  const opacity = Math.max(0.08, 0.5 / Math.max(1, light.length))
+  const filled = light.length > MANY ? {} : { fill: INKS.lit, opacity: 0.5 / Math.max(1, light.length) }
   for (const fixture of light)
-    for (const rim of rimsOf(fixture)) pen.ring(rim, { fill: INKS.lit, opacity, stroke: INKS.light, width: 0.18 })
+    for (const rim of rimsOf(fixture)) pen.ring(rim, { ...filled, stroke: INKS.light, width: 0.18 })
 }
 
 /** Pools seen edge on: lines between their ends. */

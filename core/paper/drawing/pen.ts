@@ -2,6 +2,7 @@
 import type { DrawingPoint } from '../../drawing/drawingPoint'
 import { NamePlaces } from '../../drawing/namePlaces'
 import type { Projection, StagePoint } from '../../drawing/projections'
+import type { PrintedArea } from '../pageSizes'
 
 /** One unit of a drawing on paper, millimetres: names of eleven units are two millimetres high. */
 export const UNIT_MM = 0.2
@@ -64,6 +65,9 @@ export class Pen {
   /** Places taken by what is drawn so far, so that names run into nothing. */
   readonly names = new NamePlaces()
   readonly #parts: string[] = []
+  /** The path being drawn, and how it looks. */
+  #drawn: string[] = []
+  #look = ''
 
   constructor(view: View) {
     this.view = view
@@ -101,13 +105,23 @@ export class Pen {
     return `M${placed.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`
   }
 
-  /** A path in units of the drawing. */
+  /** A path in units of the drawing. Paths that look alike and follow each other are drawn as one, but what is seen through. */
   path(d: string, { fill = 'none', stroke = 'none', width = 0.18, dash, opacity }: Stroke): void {
     const dashes = dash ? ` stroke-dasharray="${dash.map((length) => length / UNIT_MM).join(' ')}"` : ''
     const shown = opacity === undefined ? '' : ` fill-opacity="${opacity}"`
-    this.#parts.push(
-      `<path d="${d}" fill="${fill}"${shown} stroke="${stroke}" stroke-width="${width / UNIT_MM}" stroke-linejoin="round"${dashes}/>`,
-    )
+    const look = `fill="${fill}"${shown} stroke="${stroke}" stroke-width="${width / UNIT_MM}" stroke-linejoin="round"${dashes}`
+    if (look === this.#look && opacity === undefined) this.#drawn.push(d)
+    else {
+      this.#finishPath()
+      this.#look = look
+      this.#drawn = [d]
+    }
+  }
+
+  #finishPath(): void {
+    if (this.#drawn.length > 0) this.#parts.push(`<path d="${this.#drawn.join('')}" ${this.#look}/>`)
+    this.#drawn = []
+    this.#look = ''
   }
 
   /** Words that begin, or have their anchor, outside the drawing are left out. */
@@ -117,6 +131,7 @@ export class Pen {
     { colour = INKS.line, anchor = 'start', size = NAME_SIZE, isBold = false }: Lettering = {},
   ): void {
     if (x < 0 || x > this.width || y < 0 || y > this.height) return
+    this.#finishPath()
     this.#parts.push(
       `<text x="${x.toFixed(1)}" y="${y.toFixed(1)}" font-size="${size}" fill="${colour}" text-anchor="${anchor}"${isBold ? ' font-weight="bold"' : ''}>${escaped(words)}</text>`,
     )
@@ -124,6 +139,7 @@ export class Pen {
 
   /** All that was drawn, cut off at the edges of the view, in a frame. */
   finished(): Drawing {
+    this.#finishPath()
     const { widthMm, heightMm } = this.view
     const [width, height] = [this.width, this.height]
     const edge = `<rect x="0" y="0" width="${width}" height="${height}"`
@@ -154,7 +170,7 @@ export const SCALES = [10, 20, 25, 50, 75, 100, 125, 150, 200, 250, 300, 400, 50
 export function viewAround(
   points: readonly StagePoint[],
   projection: Projection,
-  paper: { readonly widthMm: number; readonly heightMm: number },
+  paper: PrintedArea,
   spareMetres = 0.6,
 ): View {
   const placed = points.map(projection.project)

@@ -8,6 +8,7 @@ import { ORIGIN, vec3, type Vec3 } from '../../geometry/vector'
 import type { FixtureId } from '../../show/ids'
 import { setPiecesOf } from '../../show/setPieces'
 import { entity, showRecordOf, type Show } from '../../show/show'
+import type { PrintedArea } from '../pageSizes'
 import { drawFloor, drawSideOfHouse } from './ground'
 import { drawHangs, nameHangs } from './hangs'
 import { drawBeams, drawPools, drawPoolsEdgeOn } from './light'
@@ -27,11 +28,6 @@ export interface Shown {
   readonly places: readonly NamedPlace[]
 }
 
-export interface PaperSize {
-  readonly widthMm: number
-  readonly heightMm: number
-}
-
 const venueOf = (show: Show) => entity(show, 'venue', showRecordOf(show).venue)
 
 /** Opposite corners of what is seen through the opening. */
@@ -44,7 +40,7 @@ function stageCorners(show: Show): [Vec3, Vec3] {
 const BEYOND = 3
 
 /** Around the heads of some light and its places, with the middle of the setting line; around the stage without any. */
-function viewOf(show: Show, { light, places }: Shown, projection: View['projection'], paper: PaperSize): View {
+function viewOf(show: Show, { light, places }: Shown, projection: View['projection'], paper: PrintedArea): View {
   const [low, high] = stageCorners(show)
   const held = ({ x, y, z }: Vec3) =>
     vec3(between(x, low.x, high.x), between(y, low.y, high.y), between(z, low.z, high.z))
@@ -56,7 +52,7 @@ function viewOf(show: Show, { light, places }: Shown, projection: View['projecti
 const between = (value: number, low: number, high: number) => Math.min(high + BEYOND, Math.max(low - BEYOND, value))
 
 /** Some light on the whole stage in plan, small: without names and numbers. */
-export function glanceDrawing(show: Show, light: readonly StageFixture[], paper: PaperSize): Drawing {
+export function glanceDrawing(show: Show, light: readonly StageFixture[], paper: PrintedArea): Drawing {
   const pen = new Pen(viewAround(stageCorners(show), PLAN, paper))
   const spots = drawnSpots(show)
   drawFloor(pen, venueOf(show))
@@ -67,7 +63,7 @@ export function glanceDrawing(show: Show, light: readonly StageFixture[], paper:
 }
 
 /** In plan, upstage up. */
-export function planDrawing(show: Show, shown: Shown, paper: PaperSize): Drawing {
+export function planDrawing(show: Show, shown: Shown, paper: PrintedArea): Drawing {
   const pen = new Pen(viewOf(show, shown, PLAN, paper))
   const spots = drawnSpots(show)
   drawFloor(pen, venueOf(show))
@@ -84,7 +80,7 @@ export function planDrawing(show: Show, shown: Shown, paper: PaperSize): Drawing
 }
 
 /** From stage left: the house to the left, upstage to the right. */
-export function sideDrawing(show: Show, shown: Shown, paper: PaperSize): Drawing {
+export function sideDrawing(show: Show, shown: Shown, paper: PrintedArea): Drawing {
   const pen = new Pen(viewOf(show, shown, SIDE, paper))
   drawSideOfHouse(pen, venueOf(show))
   drawSetFromSide(pen, setPiecesOf(show))
