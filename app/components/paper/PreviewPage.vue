@@ -16,6 +16,8 @@ const words = ref('')
 const viewport = computed(() => props.page.getViewport({ scale: 1 }))
 const ratio = computed(() => viewport.value.width / viewport.value.height)
 let drawing: RenderTask | null = null
+/** The page whose words they are. */
+let wordsFrom: PDFPageProxy | null = null
 
 async function draw() {
   const target = canvas.value
@@ -28,7 +30,9 @@ async function draw() {
     // Another size was asked for meanwhile.
     if (drawing === task) throw error
   })
-  if (words.value === '') words.value = await wordsOf(props.page)
+  if (wordsFrom === props.page) return
+  wordsFrom = props.page
+  words.value = await wordsOf(props.page)
 }
 
 function sized(target: HTMLCanvasElement, scale: number) {
