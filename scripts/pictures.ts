@@ -114,16 +114,6 @@ const PICTURES: readonly Picture[] = [
     },
   },
   {
-    name: 'dark',
-    room: 'cues',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: /cues lit on the way$/ }).click()
-      await page.getByRole('button', { name: 'Show the plan' }).click()
-      await page.getByText(/^It would be/).waitFor()
-      await page.getByRole('gridcell', { name: 'Lantern lit' }).click()
-    },
-  },
-  {
     name: 'venues',
     room: 'refocus',
     prepare: async (page) => {
@@ -241,6 +231,17 @@ const PICTURES: readonly Picture[] = [
       await page.getByText(/^\d+ of \d+ lights on$/).waitFor()
       await page.getByText('turning').first().waitFor({ state: 'hidden' })
       await page.locator('canvas[data-frames]').waitFor()
+    },
+  },
+  {
+    name: 'paper',
+    room: 'paper',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Hang plot' }).click()
+      await page.getByRole('button', { name: 'Carry sheet' }).click()
+      await page.getByRole('button', { name: /^3 Lantern gallery/ }).click()
+      await page.getByRole('img', { name: 'Page 3', exact: true }).getByText('Lantern gallery').first().waitFor()
+      await page.getByRole('button', { name: /^Carry sheet/ }).waitFor()
     },
   },
   // From here on the show plays at its tour stop.

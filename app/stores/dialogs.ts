@@ -8,6 +8,7 @@ export const DIALOG_NAMES = {
   'new show': 'New show',
   import: 'Import a rig',
   'rig file': 'Open a rig file',
+  'cue text': 'Open cue text',
   history: 'History',
   people: 'People and links',
   restore: 'Open a back-up',

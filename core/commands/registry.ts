@@ -133,6 +133,7 @@ import { storeInPalette } from './palettes/storeInPalette'
 import { stripTimes } from './cues/stripTimes'
 import { switchVenue } from './venue/switchVenue'
 import { takeFromCue } from './hand/takeFromCue'
+import { takeCues } from './cues/takeCues'
 import { takeReceived } from './hand/takeReceived'
 import { takeFromStage } from './hand/takeFromStage'
 import { turnHeads } from './hand/turnHeads'
@@ -329,6 +330,7 @@ const CHANGES = {
   takeRig,
   takeFromCue,
   takeFromStage,
+  takeCues,
   takeReceived,
   takeOffPalette,
   takeOutOfCues,

@@ -145,3 +145,23 @@ export function mutatedXml(xml: string, random: Random): string {
   }
   return random() < 0.05 ? text.slice(0, Math.floor(random() * text.length)) : text
 }
+
+const ODD_WORDS = [
+  ...['', 'Cue', 'Chan', '@', '<', '@@', 'HFF', 'HGG', '1:99', 'Up', 'Patch', '!', '-1', '1e9', '999999999', 'EndData'],
+  ...['\0', '\ud800', '\r', '$', 'x'.repeat(4000), '1@2@3', '0'],
+]
+
+/** A copy of plain text with words of it changed or lines of it taken out, doubled or cut short. */
+export function mutatedText(text: string, random: Random): string {
+  const lines = text.split('\n')
+  for (let i = 1 + Math.floor(random() * 8); i > 0; i--) {
+    const at = Math.floor(random() * lines.length)
+    const words = (lines[at] ?? '').split(' ')
+    const how = random()
+    if (how < 0.6) words[Math.floor(random() * (words.length + 1))] = pick(ODD_WORDS, random) ?? ''
+    if (how < 0.8) lines[at] = words.join(' ')
+    else if (how < 0.9) lines.splice(at, 1)
+    else lines.splice(at, 0, pick(lines, random) ?? '')
+  }
+  return random() < 0.1 ? lines.join('\n').slice(0, Math.floor(random() * text.length)) : lines.join('\n')
+}

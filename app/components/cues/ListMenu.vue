@@ -1,7 +1,9 @@
 <script setup lang="ts">
 /** A cue list's settings: its name, its rule for intensity, its priority, and what it takes. */
-import { computed, ref } from 'vue'
+import { computed, onUnmounted, ref } from 'vue'
 import type { ListInOrder } from '#core/cues/tracking'
+import { cuesAsText, LOST_IN_TEXT } from '#core/exchange/cueText/cuesAsText'
+import { writeCueText, type TextCue } from '#core/exchange/cueText/cueText'
 import { INTENSITY_RULES } from '#core/show/entities'
 import { maskInWords, type Mask } from '#core/show/masks'
 import { showRecordOf } from '#core/show/show'
@@ -10,6 +12,8 @@ import { travelInWords } from '#core/cues/travel'
 import { TRAVEL_OPTIONS } from '../../composables/cues/travelWords'
 import { useShow } from '../../stores/show'
 import { useProposal } from '../../stores/proposal'
+import { saveFile } from '../../composables/table/saveFile'
+import { inSlices } from '../../session/inSlices'
 import TakeMask from '../fields/TakeMask.vue'
 import { counted } from '#core/show/counted'
 
@@ -36,6 +40,26 @@ const id = computed(() => props.list.id)
 const record = computed(() => props.list.list)
 const setMask = ({ take, heldBack }: Mask) =>
   void offer('changeCueList', { list: id.value, take: [...take], heldBack: [...heldBack] })
+
+/** How many cues are written, while they are. */
+const written = ref<number | null>(null)
+let stop: AbortController | null = null
+onUnmounted(() => stop?.abort())
+
+/** Every cue as it stands alone, in levels; a long list takes a while. */
+async function write() {
+  const show = store.view
+  if (!show) return
+  stop = new AbortController()
+  const cues: TextCue[] = []
+  written.value = 0
+  const step = (cue: TextCue) => (written.value = cues.push(cue))
+  await inSlices(cuesAsText(show, id.value), step, stop.signal)
+  written.value = null
+  if (stop.signal.aborted) return
+  const text = writeCueText(cues, showRecordOf(show).name, LOST_IN_TEXT)
+  saveFile(`${record.value.name}.asc`, new Blob([text], { type: 'text/plain' }))
+}
 
 function remove() {
   void proposal.offerOrSay('deleteCueList', { list: id.value })
@@ -83,6 +107,14 @@ function remove() {
       </button>
     </p>
     <TakeMask v-if="isTaking" :mask="record" @set="setMask" />
+    <div class="border-t border-rule pt-2">
+      <button v-if="written === null" type="button" class="chip" @click="write">Write as cue text (USITT ASCII)</button>
+      <p v-else class="text-sm text-mist" role="status">
+        Writing, {{ written }} of {{ list.cues.length }} cues
+        <button type="button" class="chip ml-2 px-2 py-0.5" @click="stop?.abort()">Stop</button>
+      </p>
+      <p class="mt-1 text-xs text-haze">Lost in it: {{ LOST_IN_TEXT.join('; ') }}.</p>
+    </div>
     <div class="flex justify-between gap-2 border-t border-rule pt-2">
       <button type="button" class="chip" @click="emit('close')">Close</button>
       <button v-if="!isRemoving" type="button" class="chip text-coral" @click="isRemoving = true">

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** Opens a rig file or a fixture type: looked at first, then taken as one change. */
-import { Upload } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { counted } from '#core/show/counted'
 import { AXES } from '#core/exchange/gdtf/readType'
@@ -8,6 +7,7 @@ import { showRecordOf, type Show } from '#core/show/show'
 import { useRigFile } from '../../composables/exchange/useRigFile'
 import { useCommit } from '../../composables/forms/useCommit'
 import PlainDialog from '../shell/PlainDialog.vue'
+import FileDrop from './FileDrop.vue'
 import RigFileItems from './RigFileItems.vue'
 import RigFilePlacing from './RigFilePlacing.vue'
 import RigFilePlan from './RigFilePlan.vue'
@@ -17,7 +17,6 @@ const emit = defineEmits<{ close: [] }>()
 const { offer } = useCommit()
 const rig = useRigFile(() => props.show)
 const { name, reading, trouble, isReading, leftHanded, placement, points, placed, plan, items, taken, filePoints } = rig
-const isOver = ref(false)
 const isTaking = ref(false)
 const refused = ref<string | null>(null)
 /** What right-handed means of a head that hangs. */
@@ -37,17 +36,6 @@ const summary = computed(() => {
   return `${parts.join('; ')}.`
 })
 
-async function chosen(event: Event) {
-  const input = event.target
-  const file = input instanceof HTMLInputElement ? input.files?.[0] : undefined
-  if (file) await rig.open(file)
-  if (input instanceof HTMLInputElement) input.value = ''
-}
-async function dropped(event: DragEvent) {
-  isOver.value = false
-  const file = event.dataTransfer?.files[0]
-  if (file) await rig.open(file)
-}
 async function take() {
   const input = rig.input.value
   if (!input) return
@@ -69,27 +57,16 @@ function close() {
     wide
     @close="close"
   >
-    <div
+    <FileDrop
       v-if="!reading"
-      class="m-5 grid min-h-48 place-items-center gap-2 rounded-lg border border-dashed p-5 text-center"
-      :class="isOver ? 'border-coral bg-plank-2' : 'border-rule-2'"
-      @dragover.prevent="isOver = true"
-      @dragleave="isOver = false"
-      @drop.prevent="dropped"
+      accept=".mvr,.gdtf"
+      :is-reading="isReading"
+      :trouble="trouble"
+      @open="(file) => rig.open(file)"
+      @stop="rig.cancel()"
     >
-      <Upload :size="20" class="text-mist" aria-hidden="true" />
-      <p class="max-w-md text-mist">
-        Drop a rig file (MVR) or a fixture type (GDTF) here. You see what is in it before anything comes into the show.
-      </p>
-      <p v-if="isReading" role="status">
-        Reading … <button type="button" class="chip ml-2 px-2 py-0.5" @click="rig.cancel()">Stop</button>
-      </p>
-      <label v-else class="quiet-button cursor-pointer py-1.5">
-        Choose the file
-        <input type="file" class="sr-only" accept=".mvr,.gdtf" @change="chosen" />
-      </label>
-      <p v-if="trouble" class="text-coral" role="alert">{{ trouble }}</p>
-    </div>
+      Drop a rig file (MVR) or a fixture type (GDTF) here. You see what is in it before anything comes into the show.
+    </FileDrop>
     <div v-else class="grid min-h-0 flex-1" :class="hasPlaces ? 'grid-cols-[minmax(0,5fr)_minmax(0,7fr)]' : ''">
       <div v-if="hasPlaces && placed" class="flex min-h-0 flex-col border-r border-rule">
         <RigFilePlan

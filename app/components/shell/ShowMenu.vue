@@ -123,6 +123,11 @@ const item = (active: boolean) => [
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'cue text'">
+          {{ DIALOG_NAMES['cue text'] }}
+        </button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><a :href="`/api/shows/${show.id}/rig`" download :class="item(active)"
           >Write the rig to a file (MVR)</a
         ></MenuItem
@@ -167,6 +172,7 @@ const item = (active: boolean) => [
   </Menu>
   <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
   <LazyRigFileDialog v-if="dialogs.open === 'rig file'" open :show="show" @close="dialogs.close()" />
+  <LazyCueTextDialog v-if="dialogs.open === 'cue text'" open :show="show" @close="dialogs.close()" />
   <LazyGuideDialog v-if="dialogs.open === 'guide'" open @close="dialogs.close()" />
   <HistoryDialog :open="dialogs.open === 'history'" :show="show" @close="dialogs.close()" />
   <PeopleDialog :open="dialogs.open === 'people'" :show="show" @close="dialogs.close()" />

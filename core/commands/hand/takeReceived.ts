@@ -5,16 +5,12 @@
 import { z } from 'zod'
 import { attributeId } from '../../attributes/attribute'
 import { LEADING } from '../../attributes/catalogue'
-import { paletteGiving } from '../../refocus/matching'
-import { NEARBY } from '../../refocus/rawAngles'
-import { tieOf } from '../../refocus/tie'
+import { linkedOrTied } from '../../refocus/fromLevels'
 import { counted } from '../../show/counted'
 import { Draft } from '../../show/draft'
-import type { FixtureValue } from '../../show/fixtureValue'
 import { fixtureId } from '../../show/ids'
 import { listInWords } from '../../show/listInWords'
 import { rigOf } from '../../show/rig'
-import type { Show } from '../../show/show'
 import { anglesValue, fitsAttribute, numberValue, partsValue, spinValue } from '../../show/values'
 import { command, done, refuse } from '../command'
 import { chosenValues, putIntoHand, takeChoice } from '../shared/takeValues'
@@ -25,7 +21,6 @@ const receivedValue = z.strictObject({
   attribute: attributeId,
   value: z.discriminatedUnion('kind', [anglesValue, numberValue, spinValue, partsValue]),
 })
-type Received = z.infer<typeof receivedValue>
 
 export const takeReceived = command({
   input: z.strictObject({ ...takeChoice, received: z.array(receivedValue).max(100_000) }),
@@ -37,7 +32,10 @@ export const takeReceived = command({
       const isOwn = one.attribute !== LEADING.place || rigged?.bar === null
       return isOwn && rigged?.type.has.includes(one.attribute) && fitsAttribute(one)
     })
-    const values = choice.as === 'link' ? able.map((one) => linkedOrTied(show, one)) : able
+    const values =
+      choice.as === 'link'
+        ? able.map((one) => ({ ...one, value: linkedOrTied(show, one.fixture, one.attribute, one.value) }))
+        : able
     const draft = new Draft(show)
     const fixtures = putIntoHand(show, draft, person, values, { ...choice, as: 'link' })
     if (fixtures.length === 0) return refuse('nothing received', { families: choice.families }, 'families')
@@ -47,12 +45,3 @@ export const takeReceived = command({
     return done(draft, `take ${what} as received${linked}`)
   },
 })
-
-/** A link to the palette that gives the same, or an aim where the light lands; as it came where it is neither. */
-function linkedOrTied(show: Show, { fixture, attribute, value }: Received): FixtureValue {
-  const rigged = rigOf(show).get(fixture)
-  const palette = rigged ? paletteGiving(show, rigged, attribute, value) : null
-  if (palette) return { fixture, attribute, value: { kind: 'link', palette } }
-  const tie = value.kind === 'angles' ? tieOf(show, fixture, value, NEARBY) : null
-  return { fixture, attribute, value: tie && typeof tie !== 'string' ? tie.aim : value }
-}
