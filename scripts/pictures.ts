@@ -239,9 +239,14 @@ const PICTURES: readonly Picture[] = [
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Hang plot' }).click()
       await page.getByRole('button', { name: 'Carry sheet' }).click()
-      await page.getByRole('button', { name: /^3 Lantern gallery/ }).click()
-      await page.getByRole('img', { name: 'Page 3', exact: true }).getByText('Lantern gallery').first().waitFor()
-      await page.getByRole('button', { name: /^Carry sheet/ }).waitFor()
+      const marks = page.getByRole('navigation', { name: 'Bookmarks' })
+      await marks.getByRole('button', { name: /^Carry sheet/ }).waitFor()
+      await marks.getByRole('button', { name: /^3 Lantern gallery/ }).click()
+      await page
+        .getByRole('img', { name: 'Page 3', exact: true })
+        .getByText('Lantern gallery')
+        .first()
+        .waitFor({ state: 'attached' })
     },
   },
   // From here on the show plays at its tour stop.

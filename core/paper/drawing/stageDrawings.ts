@@ -1,7 +1,7 @@
 /** The stage of the venue in play on paper: in plan and from stage left, with some light in it. */
 import type { StageFixture } from '../../cues/onStage'
 import { drawnHangs, drawnSpots } from '../../drawing/drawnHangs'
-import { besideMark } from '../../drawing/namePlaces'
+import { besideMark, widthOf } from '../../drawing/namePlaces'
 import { PLAN, SIDE } from '../../drawing/projections'
 import { SECTION_HANGS } from '../../drawing/sectionHangs'
 import { ORIGIN, vec3, type Vec3 } from '../../geometry/vector'
@@ -107,6 +107,9 @@ function hangsWith<H extends { readonly hang: { readonly fixtures: readonly { re
   return hangs.filter(({ hang }) => hang.fixtures.some(({ id }) => lit(id)))
 }
 
+/** Behind a name that lies over light. */
+const VEIL = { fill: INKS.paper, opacity: 0.7 }
+
 /** Crosses where lights are aimed, with their names. */
 function drawPlaces(pen: Pen, places: readonly NamedPlace[]): void {
   for (const { name, at } of places) {
@@ -114,6 +117,7 @@ function drawPlaces(pen: Pen, places: readonly NamedPlace[]): void {
     pen.path(`M${x - 5} ${y}H${x + 5}M${x} ${y - 5}V${y + 5}`, { stroke: INKS.mark, width: 0.3 })
     pen.names.mark({ left: x - 5, right: x + 5, top: y - 5, bottom: y + 5 })
     const place = pen.names.place(name, besideMark({ x, y }, name))
+    pen.path(`M${place.at.x - 2} ${place.at.y - 10}h${widthOf(name) + 6}v13h${-widthOf(name) - 6}Z`, VEIL)
     pen.text(place.at, name, { colour: INKS.mark, isBold: true })
   }
 }
