@@ -2,7 +2,11 @@ import { spawnSync } from 'node:child_process'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { aimsOfPalettes } from '#core/exchange/aimsTable'
 import { palettesInOrder } from '#core/palettes/resolve'
+import { firstWish } from '#core/paper/choice'
+import { PAPERS } from '#core/show/entities'
+import { ShowBuilder } from '#demo/builder'
 import { buildSaltLantern } from '#demo/saltLantern'
+import { harbourHall } from '#demo/stage'
 import { ensurePoppler, fontsOf, greysOfPage, toldOf, wordsOfPage } from '../tests/support/poppler'
 import { documentInColumns } from '../tests/support/showDocument'
 import { printPdf } from './printPdf'
@@ -61,6 +65,16 @@ describe('a print', () => {
     const pixels = longestLine(greysOfPage(pdf, 1))
     expect(pixels / 10).toBeCloseTo((metres * 1000) / scale, 0)
     expect(Math.abs(pixels / 10 - (metres * 1000) / scale)).toBeLessThan(0.4)
+  })
+
+  it('of a show that was just begun says what there is, and names of any letters do no harm', async () => {
+    const builder = new ShowBuilder('empty', 'anna')
+    builder.run('beginShow', { name: '<b>&"\u{1f600} Ж\u0001</b>', venue: harbourHall, types: [] })
+    const papers = PAPERS.map(firstWish)
+    const pdf = await printPdf(builder.show, { size: 'A4', papers }, AT)
+    if (!pdf) throw new Error('not even the hang plot is there')
+    expect(wordsOfPage(pdf, 1)).toContain('Hang plot')
+    expect(Number(toldOf(pdf).get('Pages'))).toBeGreaterThan(2)
   })
 
   it('of nothing that the show has is none', async () => {

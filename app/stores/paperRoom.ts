@@ -5,6 +5,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { firstWish, FIRST_CHOICE, paperChoice, type PaperChoice, type PaperWish } from '#core/paper/choice'
 import type { PaperName } from '#core/show/papers'
 import type { PageSize } from '#core/paper/pageSizes'
+import { isPrintedAlike } from '#core/paper/printedAlike'
 import { PAPERS } from '#core/show/entities'
 import { showRecordOf, type Show } from '#core/show/show'
 import { mayRun } from '#core/access/roles'
@@ -45,7 +46,7 @@ export const usePaperRoom = defineStore('paperRoom', () => {
   let printing: Printing | null = null
 
   /** Whether something of the show is another than in the print. */
-  const isOld = computed(() => made.value !== null && made.value.of !== store.view)
+  const isOld = computed(() => made.value !== null && store.view !== null && !isPrintedAlike(made.value.of, store.view))
   const others = computed(() => PAPERS.filter((paper) => !choice.value.papers.some((one) => one.paper === paper)))
 
   function stop() {
@@ -59,6 +60,7 @@ export const usePaperRoom = defineStore('paperRoom', () => {
     const show = store.view
     if (!show) return
     trouble.value = null
+    if (made.value?.of.id !== show.id) made.value = null
     progress.value = { leaves: 0 }
     const language = navigator.language
     const when = new Intl.DateTimeFormat(language, { dateStyle: 'medium', timeStyle: 'short' }).format(Date.now())

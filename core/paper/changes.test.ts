@@ -6,6 +6,7 @@ import { richDesk } from '../../tests/support/richShow'
 import { changesSince, linesAfter } from './changes'
 import { composeAll } from './compose'
 import type { Leaf } from './leaf'
+import { isPrintedAlike } from './printedAlike'
 
 const charts = (show: Show): readonly Leaf[] =>
   composeAll(show, { size: 'A4', papers: [{ paper: 'palette-charts', numbers: '' }] }).flatMap(({ leaves }) => leaves)
@@ -50,6 +51,16 @@ test('fixtures that came or went are told; what was not printed this time is kno
   expect(changesSince(leafNamed(desk.show, 'Mark'), second).marks.size).toBe(0)
   const fresh = changesSince(leafNamed(desk.show, 'Mark'), { lines: linesAfter(null, [leafNamed(desk.show, 'Bow')]) })
   expect([...fresh.marks.values()]).toEqual(['new', 'new'])
+})
+
+test('what is in hand or goes on stage makes no print old; what is printed does', () => {
+  const desk = printedDesk()
+  const before = desk.show
+  desk.aim('14', 'Bow')
+  desk.do('notePrint', { papers: [{ paper: 'patch', lines: '' }] })
+  expect(isPrintedAlike(before, desk.show)).toBe(true)
+  desk.do('moveSetPiece', { setPiece: desk.choose.setPiece('Dory'), position: vec3(-2.5, 3, 0), yaw: 90 })
+  expect(isPrintedAlike(before, desk.show)).toBe(false)
 })
 
 test('noting a print counts its version up; lines that are none are refused', () => {

@@ -67,7 +67,7 @@ function leavesOf(show: Show, size: PageSize, wish: PaperWish): Iterable<Leaf | 
     case 'magic-sheet':
       return magicSheet(show)
     case 'differences': {
-      const there = wish.there ?? otherVenue(show)
+      const there = wish.there !== null && show.all.venue.has(wish.there) ? wish.there : otherVenue(show)
       return there === null ? [] : differencePages(show, there)
     }
     case 'work-list':

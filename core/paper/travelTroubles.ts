@@ -30,14 +30,30 @@ type Fast = TravelFindings['tooFast'][number]
 
 function troubleRows({ tooFast, sweeps, wrongPlaces, noTime }: TravelFindings): Row[] {
   return [
-    ...tooFast.map((one) => rowOf(one, `${one.axis} too fast: ${fastInWords(one)}`)),
-    ...sweeps.map((one) => rowOf(one, `its beam goes through ${one.zone} ${one.fromSeconds.toFixed(1)} s in`)),
-    ...wrongPlaces.map((one) => rowOf(one, `comes into ${one.family} while it is seen: ${one.why}`)),
+    ...tooFast.map((one) => rowOf(one, `fast ${one.axis} ${one.what}`, `${one.axis} too fast: ${fastInWords(one)}`)),
+    ...sweeps.map((one, i) =>
+      rowOf(
+        one,
+        `sweep ${one.zone} ${sweeps.slice(0, i).filter((other) => isSameSweep(one, other)).length}`,
+        `its beam goes through ${one.zone} ${one.fromSeconds.toFixed(1)} s in`,
+      ),
+    ),
+    ...wrongPlaces.map((one) =>
+      rowOf(one, `place ${one.family}`, `comes into ${one.family} while it is seen: ${one.why}`),
+    ),
     ...noTime.map((one) =>
-      rowOf(one, `${one.family} has no time in the dark, ${one.shortSeconds.toFixed(1)} s too short`),
+      rowOf(
+        one,
+        `time ${one.family}`,
+        `${one.family} has no time in the dark, ${one.shortSeconds.toFixed(1)} s too short`,
+      ),
     ),
   ]
 }
+
+type Swept = TravelFindings['sweeps'][number]
+const isSameSweep = (a: Swept, b: Swept) =>
+  a.list === b.list && a.cue === b.cue && a.fixture === b.fixture && a.zone === b.zone
 
 /** More than any motor does is not told in numbers. */
 const BEYOND = 99_999
@@ -51,9 +67,9 @@ function fastInWords({ what, needed, possible, shortestSeconds, lagMetres }: Fas
   return parts.join('; ')
 }
 
-function rowOf({ list, cue, fixture }: Where, trouble: string): Row {
+function rowOf({ list, cue, fixture }: Where, what: string, trouble: string): Row {
   return {
-    key: `travel ${list} ${cue} ${fixture} ${trouble.split(' ').slice(0, 3).join(' ')}`,
+    key: `travel ${list} ${cue} ${fixture} ${what}`,
     cells: [TICK, words(list), strong(String(cue)), words(fixture), words(trouble), ROOM],
   }
 }

@@ -4,6 +4,13 @@ import { expect, expectAccessible, test } from './app'
 
 test('writes a list as cue text, looks into it and takes it back linked and tied', async ({ showPage }) => {
   await showPage.getByRole('link', { name: 'Cues', exact: true }).click()
+  const table = showPage.waitForEvent('download')
+  await showPage.getByRole('button', { name: 'Take out main, position' }).click()
+  await showPage.getByRole('menuitem', { name: 'As a table (CSV)' }).click()
+  const sheet = (await readFile(await (await table).path(), 'utf8')).replace(/^\uFEFF/, '').split('\r\n')
+  expect(sheet[0]).toMatch(/^cue,name,rise,fall,\d+,/)
+  expect(sheet.find((line) => line.startsWith('11,Lantern lit,0.8,0.8,'))).toContain('Lantern gallery')
+
   await showPage.getByRole('button', { name: 'Settings of this list' }).click()
   const download = showPage.waitForEvent('download')
   await showPage.getByRole('button', { name: 'Write as cue text (USITT ASCII)' }).click()

@@ -8,14 +8,15 @@
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import type { CueInOrder } from '#core/cues/tracking'
+import { sheetTable, sheetWords } from '#core/exchange/sheetWords'
 import type { CueId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useSheetChoice, type SheetSpot } from '../../composables/sheet/useSheetChoice'
 import { useSheetColumns } from '../../composables/sheet/useSheetColumns'
-import { sheetWords } from '../../composables/sheet/useSheetWords'
 import { useCuesRoom } from '../../stores/cuesRoom'
 import { useTravelCheck } from '../../stores/travelCheck'
 import { useWorkingSet } from '../../stores/workingSet'
+import TableOut from '../grid/TableOut.vue'
 import CueRow from './CueRow.vue'
 import SheetCanvas from './SheetCanvas.vue'
 import SheetHeadings from './SheetHeadings.vue'
@@ -121,6 +122,11 @@ const cursorWords = computed(() => {
   const what = point ? `${point.at === cue.at ? 'set' : 'carried'}, ${sheetWords(props.show, point)}` : 'nothing yet'
   return `Cue ${cue.cue.number}, fixture ${column.number}: ${what}`
 })
+/** The sheet as it is filtered: its cues and its fixtures. */
+function asTable(): string[][] {
+  const fixtures = laid.value.columns.map(({ id }) => id)
+  return room.sheet ? sheetTable(props.show, room.sheet, rows.value, fixtures) : []
+}
 const isShutOut = computed(
   () => laid.value.columns.length > 0 && laid.value.columns.every(({ id }) => !workingSet.isIn(id)),
 )
@@ -186,6 +192,13 @@ defineExpose({ trouble })
     >
       <span class="w-11">cue</span><span class="flex-1">name</span><span class="pr-4">time</span>
     </div>
+    <TableOut
+      v-if="room.list && rows.length"
+      class="absolute! top-1"
+      :style="{ left: `${LEFT - 84}px` }"
+      :name="`${room.list.list.name}, ${room.family}`"
+      :cells="asTable"
+    />
     <!-- Over the cells and empty: it has the scroll bars, and takes the pointer beside the names. -->
     <div
       ref="scroller"
