@@ -54,12 +54,12 @@ const run = (name: string, input: unknown, show = live) =>
     seenRevision: show.revision,
   })
 
-/** Ends every connection to the database but one’s own, as a restart of it does. */
+/** Ends every connection of ours to the database but this one, as a restart of it does; what tidies it up meanwhile is nobody's. */
 async function endConnections(): Promise<void> {
   const client = new pg.Client({ connectionString: database.address })
   await client.connect()
   await client.query(
-    'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and pid <> pg_backend_pid()',
+    'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database() and usename = current_user and pid <> pg_backend_pid()',
   )
   await client.end()
 }
