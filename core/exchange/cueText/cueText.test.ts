@@ -79,7 +79,7 @@ describe('cue text', () => {
 })
 
 describe('the cues of a show', () => {
-  it('go out and come back, in another list, with the very levels they had', () => {
+  it('go out and come back, in another list, with the levels they had to one step', () => {
     const show = buildSaltLantern('demo')
     const [main] = listsInOrder(show)
     if (!main) throw new Error('there is no list')
