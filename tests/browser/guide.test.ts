@@ -1,5 +1,5 @@
 /** The second chapter of the guide, done as it says, from an empty show to a place that follows a set piece. */
-import { drag, expect, expectAccessible, middle, test } from './app'
+import { drag, expect, expectAccessible, expectSelected, middle, select, test } from './app'
 
 test('is read beside the show, and its second chapter leads from nothing to a place that follows', async ({
   showPage,
@@ -65,13 +65,14 @@ test('is read beside the show, and its second chapter leads from nothing to a pl
   await expect(panel.getByRole('heading', { name: 'Bow' })).toBeVisible()
   // 6
   await showPage.getByRole('link', { name: 'Focus', exact: true }).click()
-  await showPage.keyboard.type('1-4')
-  await showPage.keyboard.press('Enter')
+  const hand = showPage.getByRole('complementary', { name: 'In hand' })
+  await expect(hand).toBeVisible()
+  await select(showPage, '1-4')
+  await expectSelected(showPage, [1, 2, 3, 4])
   await showPage.getByRole('combobox', { name: 'Aim at a target' }).fill('Bow')
   await showPage.getByRole('option', { name: 'Bow' }).click()
   await expect(showPage.getByText('4 solved, all reach').first()).toBeVisible()
   // 7 and 8
-  const hand = showPage.getByRole('complementary', { name: 'In hand' })
   for (const [open, what, called] of [
     [/^Record/, 'palette', 'Bow'],
     [/^Cue$/, 'cue', 'At the bow'],
