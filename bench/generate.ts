@@ -27,7 +27,7 @@ export function generateShow(fixtures: number, palettes: number, types = HEADS):
   const builder = new ShowBuilder('bench', PERSON)
   builder.run('beginShow', { name: 'Bench', venue: harbourHall, types: [...OSTREL_TYPES] })
   const bars = Math.ceil(fixtures / ON_A_BAR)
-  builder.run('importRig', {
+  builder.run('importTables', {
     hangs: Array.from({ length: bars }, (_, i) => ({
       name: `Bar ${i + 1}`,
       form: 'bar' as const,

@@ -3,7 +3,7 @@ import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
 import { footprint } from '#core/patch/span'
 import * as types from './types'
 import type { FixtureRow } from '#core/commands/shared/fixtureRows'
-import type { HangRow } from '#core/commands/rig/importRig'
+import type { HangRow } from '#core/commands/shared/tableRows'
 import { vec3 } from '#core/geometry/vector'
 
 export const HANGS: readonly HangRow[] = [

@@ -28,7 +28,7 @@ export function buildSaltLantern(id: string, at = HALF_AN_HOUR): Show {
   builder.now = Math.round(at - HALF_AN_HOUR)
   builder.run('beginShow', { name: 'The Salt Lantern', venue: harbourHall, types: [...types.OSTREL_TYPES] })
   builder.run('joinShow', { name: 'Demo' })
-  builder.run('importRig', { hangs: [...HANGS], fixtures: [...FIXTURES], targets: [] })
+  builder.run('importTables', { hangs: [...HANGS], fixtures: [...FIXTURES], targets: [] })
   for (const piece of SET_PIECES) builder.run('addSetPiece', piece)
   for (const { name, form, on, position } of TARGETS) {
     const setPiece = on === null ? null : choose(builder.show).setPiece(on)

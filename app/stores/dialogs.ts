@@ -6,7 +6,7 @@ import type { GroupId } from '#core/show/ids'
 /** Dialogs that are opened by name. */
 export const DIALOG_NAMES = {
   'new show': 'New show',
-  import: 'Import a rig',
+  tables: 'Open tables',
   'rig file': 'Open a rig file',
   'cue text': 'Open cue text',
   history: 'History',

@@ -99,6 +99,9 @@ const WORDS = {
     `Fixture ${fixture}: there is no ${oneOf(kind)} called ${name}.`,
   'unknown mode in a row': ({ fixture, type, name }: Named & { readonly fixture: number; readonly type: string }) =>
     `Fixture ${fixture}: ${type} has no mode called ${name}.`,
+  'unknown in a line': ({ line, kind, name }: Named & { readonly line: string; readonly kind: Kind }) =>
+    `${line}: there is no ${oneOf(kind)} called ${name}.`,
+  'fixtures of a line': ({ line, why }: { readonly line: string; readonly why: string }) => `${line}: ${why}`,
   'same fixture': always('Choose two different fixtures.'),
   'hang absent': ({ name }: Named) => `${name} is not in that venue. Give it a place there first.`,
   'unknown hang': ({ name }: Named) => `There is no hang called ${name}.`,

@@ -84,7 +84,7 @@ import { goNeutral } from './hand/goNeutral'
 import { goToCue } from './cues/goToCue'
 import { insertCue } from './cues/insertCue'
 import { importPalettes } from './palettes/importPalettes'
-import { importRig } from './rig/importRig'
+import { importTables } from './show/importTables'
 import { takeRig } from './rig/takeRig'
 import { joinShow } from './show/joinShow'
 import { makePalettesFromTargets } from './palettes/makePalettesFromTargets'
@@ -258,7 +258,7 @@ const CHANGES = {
   goOn,
   goToCue,
   importPalettes,
-  importRig,
+  importTables,
   insertCue,
   joinShow,
   keepPalette,

@@ -5,12 +5,14 @@
 import { placeId } from '../show/compositeIds'
 import type { FixtureChange } from '../commands/rig/changeFixtures'
 import { fixtureRow, type FixtureRow } from '../commands/shared/fixtureRows'
-import { footprint } from '../patch/span'
 import { asFixtureTypeId, asHangId, type FixtureId } from '../show/ids'
 import { modesOf } from '../show/modes'
 import { normalisedName } from '../show/names'
 import { showRecordOf, type Show } from '../show/show'
-import { headerName, numberIn, readRigTable, type KnownNames } from './rigTable'
+import { knownNames } from './knownNames'
+import { readFixtures } from './rigTable'
+import { headerName, numberIn } from './rowReader'
+import { headed } from './tableKind'
 import { issueInWords } from '../show/faults'
 
 /** The columns in order, and how each is headed. */
@@ -133,26 +135,14 @@ export function readFixturePaste(show: Show, block: FixtureBlock): PasteReading 
 }
 
 function readRows(show: Show, cells: FixtureBlock['cells']): PasteReading {
-  const reading = readRigTable(cells, { ...knownNames(show), numbers: new Set() })
-  if (reading.kind === 'unknown') return { kind: 'faults', faults: [reading.message] }
-  const refused = reading.problems.filter(({ severity }) => severity === 'refused')
-  if (reading.kind !== 'fixtures') return { kind: 'faults', faults: ['This is not a table of fixtures.'] }
-  if (refused.length === 0) return { kind: 'rows', rows: reading.rows }
+  const table = headed(cells)
+  if (table.kind === 'unknown') return { kind: 'faults', faults: [table.message] }
+  if (table.kind !== 'fixtures') return { kind: 'faults', faults: ['This is not a table of fixtures.'] }
+  const { rows, problems } = readFixtures(table.reader, { ...knownNames(show), numbers: new Set() })
+  const refused = problems.filter(({ severity }) => severity === 'refused')
+  if (refused.length === 0) return { kind: 'rows', rows }
   return {
     kind: 'faults',
     faults: refused.map(({ line, column, message }) => `Line ${line}${column ? `, ${column}` : ''}: ${message}.`),
-  }
-}
-
-/** The names of a show that a table may speak of. */
-export function knownNames(show: Show): KnownNames {
-  return {
-    hangs: [...show.all.hang.values()].map((hang) => hang.name),
-    types: [...show.all.fixtureType].map(([id, { name }]) => ({
-      name,
-      modes: modesOf(show, id).map(({ mode }) => ({ name: mode.name, channels: footprint(mode) })),
-    })),
-    numbers: new Set([...show.all.fixture.values()].map((fixture) => fixture.number)),
-    targets: [...show.all.target.values()].map((target) => target.name),
   }
 }

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { headerName, readRigTable, type KnownNames } from './rigTable'
+import { readFixtures, readHangs, readTargets, type KnownNames } from './rigTable'
+import { headerName } from './rowReader'
+import { headed } from './tableKind'
 
 const known: KnownNames = {
   hangs: ['Bar A', 'Bar B'],
@@ -9,6 +11,15 @@ const known: KnownNames = {
   ],
   numbers: new Set([7]),
   targets: [],
+  setPieces: [],
+}
+function readRigTable(cells: readonly (readonly string[])[], names: KnownNames) {
+  const table = headed(cells)
+  if (table.kind === 'fixtures') return { kind: table.kind, ...readFixtures(table.reader, names) }
+  if (table.kind === 'hangs') return { kind: table.kind, ...readHangs(table.reader, names) }
+  if (table.kind === 'targets') return { kind: table.kind, ...readTargets(table.reader, names) }
+  if (table.kind === 'unknown') return table
+  throw new Error(`${table.kind} were not meant`)
 }
 const table = (text: string) => text.split('\n').map((line) => line.split(';'))
 const header = 'Number;name;TYPE;hang;Along (m);out;yaw [°];universe;address'

@@ -5,10 +5,9 @@ import { randomFrom } from '../../tests/support/randomCommands'
 import { richDesk } from '../../tests/support/richShow'
 import { seeds, Tally } from '../../tests/support/rounds'
 import { faultsIn } from '../show/soundness'
-import { knownNames } from './fixtureCells'
 import { PALETTE_COLUMNS, paletteRows, readPaletteCells } from './paletteCells'
 import { knownPalettes, portablePalettes } from './paletteSheet'
-import { readRigTable } from './rigTable'
+import { readTable, rowsTogether } from './tables'
 
 const tally = new Tally('Sheets with odd cells')
 const { show } = richDesk()
@@ -21,13 +20,26 @@ const TARGETS = [
   ['target', 'x', 'y', 'z'],
   ...Array.from({ length: 5 }, (_, i) => [`Post ${i}`, String(i), '2', '0.5']),
 ]
+const GROUPS = [
+  ['group', 'number', 'fixtures'],
+  ...Array.from({ length: 5 }, (_, i) => [`Team ${i}`, String(700 + i), `${11 + i}, 41`]),
+]
+const PLACES = [
+  ['palette', 'number', 'shelf', 'target', 'level', 'zoom', 'fixtures'],
+  ...Array.from({ length: 5 }, (_, i) => [`Spot ${i}`, String(800 + i), 'combined', 'Mark', '50', '20', '11-14']),
+]
+const CUES = [
+  ['cue', 'name', 'time', 'fixtures', 'palettes', 'level'],
+  ...Array.from({ length: 5 }, (_, i) => [String(900 + i), `Cue ${i}`, '2', '11-14', '1', '80']),
+]
+const TABLES = [RIG, RIG, TARGETS, GROUPS, PLACES, CUES]
 const PALETTES = [[...PALETTE_COLUMNS], ...paletteRows(portablePalettes(show)).map((row) => row.map(String))]
 
-it('a rig or targets from them are taken as read, or refused by line', () => {
+it('what a show is made of, from them are taken as read, or refused by line', () => {
   for (const seed of seeds(60)) {
     const random = randomFrom(seed)
-    const cells = mutatedCells(random() < 0.6 ? RIG : TARGETS, random)
-    const reading = readRigTable(cells, knownNames(show))
+    const cells = mutatedCells(TABLES[Math.floor(random() * TABLES.length)] ?? RIG, random)
+    const reading = readTable(cells, show)
     if (reading.kind === 'unknown') {
       expect(reading.message).toMatch(/\.$/)
       tally.count('tables refused')
@@ -35,9 +47,8 @@ it('a rig or targets from them are taken as read, or refused by line', () => {
     }
     for (const { line, message } of reading.problems)
       expect([seed, line >= 1, message !== '']).toEqual([seed, true, true])
-    const empty = { hangs: [], fixtures: [], targets: [] }
     const desk = richDesk()
-    const isDone = desk.ask('importRig', { ...empty, [reading.kind]: reading.rows })
+    const isDone = desk.ask('importTables', rowsTogether([reading]))
     expect([seed, faultsIn(desk.show)]).toEqual([seed, []])
     tally.count(isDone ? 'tables taken' : 'tables with nothing to take')
     tally.count('lines told of', reading.problems.length)

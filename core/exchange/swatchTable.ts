@@ -3,7 +3,7 @@
  * of white light they let through, 0 to 1 or in per cent. Rows that cannot be used are told.
  */
 import { colourOfLight } from '../colour/colour'
-import { headerName } from './rigTable'
+import { headerName } from './rowReader'
 
 export interface SwatchRow {
   readonly name: string

@@ -9,7 +9,7 @@ import type { Show } from '../show/show'
 import type { VenueCell } from '../commands/shared/venueCell'
 import { venueSheet, venuesInOrder, type VenueRow, type VenueValue } from '../refocus/venueSheet'
 import { withoutFormula } from './aimsTable'
-import { headerName, numberIn, type Problem } from './rigTable'
+import { headerName, numberIn, type Problem } from './rowReader'
 
 /** What is written where there is nothing in a venue: of a thing, and of a touch-up. */
 const ABSENT = 'absent'

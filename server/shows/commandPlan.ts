@@ -80,7 +80,7 @@ const BIG: ReadonlySet<string> = new Set<CommandName>([
   'deletePalettes',
   'deleteType',
   'importPalettes',
-  'importRig',
+  'importTables',
   'replaceFixture',
   'replacePaletteInCues',
   'restoreShow',

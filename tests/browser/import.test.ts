@@ -13,19 +13,19 @@ test('builds a show from tables made elsewhere, and one trim carries through its
   await expect(showPage.getByText('Hangs and their fixtures belong here.')).toBeVisible()
   await expectAccessible(showPage)
 
-  const importRig = async () => {
+  const openTables = async () => {
     await showPage.getByRole('button', { name: /show menu/ }).click()
-    await showPage.getByRole('menuitem', { name: 'Import a rig' }).click()
+    await showPage.getByRole('menuitem', { name: 'Open tables' }).click()
   }
   const dialog = showPage.getByRole('dialog')
   // The empty state itself offers the first step.
-  await showPage.getByRole('button', { name: 'Import a rig' }).click()
+  await showPage.getByRole('button', { name: 'Open tables' }).click()
   await dialog.getByLabel('Choose files').setInputFiles([rig('rig'), rig('hangs'), rig('targets')])
   await expect(dialog.getByRole('status')).toHaveText('7 hangs, 27 fixtures, 10 targets will come in.')
   await dialog.getByRole('button', { name: 'Import', exact: true }).click()
   await expect(dialog).toBeHidden()
 
-  await importRig()
+  await openTables()
   await dialog.getByLabel(/paste a table/).fill(readFileSync(rig('rig-with-mistakes'), 'utf8'))
   await dialog.getByRole('button', { name: 'Read it' }).click()
   const report = dialog.getByRole('table', { name: /Rows to look at/ })
@@ -42,6 +42,27 @@ test('builds a show from tables made elsewhere, and one trim carries through its
   await expect(dialog.getByRole('region', { name: 'Pasted table' })).toContainText('already in the show')
   await expectAccessible(showPage)
   await dialog.getByRole('button', { name: 'Cancel' }).click()
+
+  // What speaks of what came before: in one go, and taken back in one.
+  await openTables()
+  for (const table of [
+    'cue\tname\tfixtures\tpalettes\tlevel\n80\tLast look\tFront\tAt the door\t60 %\n81\tGone\tBack\t\t0',
+    'palette\tnumber\ttarget\tfixtures\nAt the door\t80\tClock face\tFront',
+    'group\tfixtures\nFront\t101-116',
+  ]) {
+    await dialog.getByLabel(/paste a table/).fill(table)
+    await dialog.getByRole('button', { name: 'Read it' }).click()
+  }
+  await expect(dialog.getByRole('status')).toHaveText(/^1 group, 1 palette, 1 cue will come in\. Cues go into/)
+  await expect(dialog.getByRole('row', { name: /^3 fixtures .*Back/ })).toBeVisible()
+  await expectAccessible(showPage)
+  await dialog.getByRole('button', { name: 'Import', exact: true }).click()
+  await expect(dialog).toBeHidden()
+  const undo = showPage.getByRole('button', { name: /^Undo/ })
+  await expect(undo).toContainText('import 1 group, 1 palette, 1 cue')
+  await expect(showPage.getByRole('button', { name: /^Palette 80 At the door/ })).toBeVisible()
+  await undo.click()
+  await expect(showPage.getByRole('button', { name: /^Palette 80 At the door/ })).toBeHidden()
 
   for (const [i, target] of ['Cello', 'Crate', 'Clock face'].entries()) {
     await select(showPage, '101-116')

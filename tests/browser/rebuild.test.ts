@@ -4,7 +4,7 @@ import { harbourHall, SET_PIECES, TARGETS, type SetPieceAt, type TargetAt } from
 import { buildSaltLantern } from '#demo/saltLantern'
 import { add, type Vec3 } from '#core/geometry/vector'
 import { solveAim } from '#core/kinematics/inverse'
-import type { HangRow } from '#core/commands/rig/importRig'
+import type { HangRow } from '#core/commands/shared/tableRows'
 import type { Solid } from '#core/show/entities'
 import { rigOf } from '#core/show/rig'
 import { entity, showRecordOf, type Show } from '#core/show/show'

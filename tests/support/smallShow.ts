@@ -34,7 +34,7 @@ function buildSmallShow(): Show {
   const builder = new ShowBuilder('small', 'anna')
   builder.run('beginShow', { name: 'Small', venue: harbourHall, types: [...OSTREL_TYPES] })
   builder.run('joinShow', { name: 'Anna' })
-  builder.run('importRig', {
+  builder.run('importTables', {
     hangs: [
       { name: 'Bar', form: 'bar', origin: vec3(0, 0, 7), yaw: 0, rise: 0, length: 8 },
       { name: 'Boom', form: 'boom', origin: vec3(6, 2, 2), yaw: 90, rise: 90, length: 3 },

@@ -53,6 +53,7 @@ async function take() {
   >
     <FileDrop
       v-if="!text"
+      class="m-5 min-h-48"
       accept=".asc,.txt"
       :is-reading="false"
       :trouble="trouble"

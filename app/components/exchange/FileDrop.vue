@@ -6,6 +6,8 @@ import { ref } from 'vue'
 defineProps<{
   /** Endings that are meant, with commas between. */
   accept: string
+  /** Whether several may be chosen at once; they are opened one after the other. */
+  multiple?: boolean
   isReading: boolean
   trouble: string | null
 }>()
@@ -14,20 +16,18 @@ const isOver = ref(false)
 
 function chosen({ target }: Event) {
   if (!(target instanceof HTMLInputElement)) return
-  const file = target.files?.[0]
-  if (file) emit('open', file)
+  for (const file of target.files ?? []) emit('open', file)
   target.value = ''
 }
 function dropped(event: DragEvent) {
   isOver.value = false
-  const file = event.dataTransfer?.files[0]
-  if (file) emit('open', file)
+  for (const file of event.dataTransfer?.files ?? []) emit('open', file)
 }
 </script>
 
 <template>
   <div
-    class="m-5 grid min-h-48 place-items-center gap-2 rounded-lg border border-dashed p-5 text-center"
+    class="grid place-items-center gap-2 rounded-lg border border-dashed p-5 text-center"
     :class="isOver ? 'border-coral bg-plank-2' : 'border-rule-2'"
     @dragover.prevent="isOver = true"
     @dragleave="isOver = false"
@@ -39,8 +39,8 @@ function dropped(event: DragEvent) {
       Reading … <button type="button" class="chip ml-2 px-2 py-0.5" @click="emit('stop')">Stop</button>
     </p>
     <label v-else class="quiet-button cursor-pointer py-1.5">
-      Choose the file
-      <input type="file" class="sr-only" :accept="accept" @change="chosen" />
+      {{ multiple ? 'Choose files' : 'Choose the file' }}
+      <input type="file" class="sr-only" :accept="accept" :multiple="multiple" @change="chosen" />
     </label>
     <p v-if="trouble" class="text-coral" role="alert">{{ trouble }}</p>
   </div>

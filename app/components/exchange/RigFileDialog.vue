@@ -59,6 +59,7 @@ function close() {
   >
     <FileDrop
       v-if="!reading"
+      class="m-5 min-h-48"
       accept=".mvr,.gdtf"
       :is-reading="isReading"
       :trouble="trouble"

@@ -35,7 +35,7 @@ defineExpose({ startWith: (key: string) => entry.value?.startWith(key) })
     <div class="flex min-h-0 flex-1 flex-col gap-2 isolate overflow-y-auto px-3 pb-2">
       <div v-if="hangs.length === 0" class="rounded-md border border-dashed border-rule-2 p-3 text-mist">
         <p>Hangs and their fixtures belong here. Bring them in from a table.</p>
-        <button type="button" class="chip mt-2" @click="dialogs.open = 'import'">Import a rig</button>
+        <button type="button" class="chip mt-2" @click="dialogs.open = 'tables'">Open tables</button>
       </div>
       <HangStrip v-for="hang in hangs" :key="hang.id" :show="show" :hang="hang" @retrim="retrim(hang, $event)" />
     </div>

@@ -12,7 +12,7 @@ import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { framePainted } from '../../session/afterNextFrame'
 import { useShow } from '../../stores/show'
-import ImportDialog from '../exchange/ImportDialog.vue'
+import TablesDialog from '../exchange/TablesDialog.vue'
 import HistoryDialog from './HistoryDialog.vue'
 import PeopleDialog from './PeopleDialog.vue'
 import RestoreDialog from './RestoreDialog.vue'
@@ -113,8 +113,8 @@ const item = (active: boolean) => [
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
-        ><button type="button" :class="item(active)" @click="dialogs.open = 'import'">
-          {{ DIALOG_NAMES.import }}
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'tables'">
+          {{ DIALOG_NAMES.tables }}
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
@@ -170,7 +170,7 @@ const item = (active: boolean) => [
       </MenuItem>
     </MenuItems>
   </Menu>
-  <ImportDialog :open="dialogs.open === 'import'" :show="show" @close="dialogs.close()" />
+  <TablesDialog :open="dialogs.open === 'tables'" :show="show" @close="dialogs.close()" />
   <LazyRigFileDialog v-if="dialogs.open === 'rig file'" open :show="show" @close="dialogs.close()" />
   <LazyCueTextDialog v-if="dialogs.open === 'cue text'" open :show="show" @close="dialogs.close()" />
   <LazyGuideDialog v-if="dialogs.open === 'guide'" open @close="dialogs.close()" />

@@ -151,4 +151,12 @@ export function useFindings(show: () => Show, text: () => string) {
 }
 
 /** The keyboard map is an action already. */
-const dialogNames = ['new show', 'import', 'history', 'restore'] as const satisfies readonly DialogId[]
+const dialogNames = [
+  'new show',
+  'tables',
+  'rig file',
+  'cue text',
+  'history',
+  'restore',
+  'guide',
+] as const satisfies readonly DialogId[]

@@ -27,7 +27,7 @@ import { idsByName } from '../shared/fixtureRows'
 import { hangFixture } from '../shared/hangFixture'
 import { gone, lockedLayer } from '../shared/refusals'
 import { typeWithModes } from '../shared/typeWithModes'
-import { hangRow, targetRow } from './importRig'
+import { hangRow, targetRow } from '../shared/tableRows'
 
 const takenType = typeWithModes.extend({ type: fixtureTypeId })
 const takenHang = hangRow.extend({ hang: hangId })

@@ -13,7 +13,7 @@ import {
   type Vec3,
 } from '../../geometry/vector'
 import type { FixturePlace } from '../../geometry/frame'
-import type { HangRow } from '../../commands/rig/importRig'
+import type { HangRow } from '../../commands/shared/tableRows'
 
 export type HangLine = Pick<HangRow, 'origin' | 'yaw' | 'rise' | 'length' | 'form'>
 

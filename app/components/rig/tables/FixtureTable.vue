@@ -135,7 +135,7 @@ function select(ids: readonly string[]) {
   >
     <template #bar><slot /></template>
     <template #begin>
-      <button type="button" class="quiet-button py-1.5" @click="dialogs.open = 'import'">Import a rig</button>
+      <button type="button" class="quiet-button py-1.5" @click="dialogs.open = 'tables'">Open tables</button>
     </template>
   </GridTable>
 </template>

@@ -2,7 +2,10 @@
 /** One table as it was read: what is good, and each fault by line, column and reason. */
 import { X } from '@lucide/vue'
 import { computed } from 'vue'
-import type { ReadTable } from '../../composables/rig/useRigImport'
+import { TABLE_WORDS } from '#core/exchange/tableKind'
+import { counted } from '#core/show/counted'
+import { previewedRows } from '../../composables/exchange/previewedRows'
+import type { ReadTable } from '../../composables/exchange/useTableImport'
 
 const props = defineProps<{ table: ReadTable }>()
 const emit = defineEmits<{ drop: [] }>()
@@ -13,36 +16,14 @@ const summary = computed(() => {
   const { reading } = props.table
   if (reading.kind === 'unknown') return reading.message
   const refused = new Set(reading.problems.filter((p) => p.severity === 'refused').map((p) => p.line)).size
-  const parts = [`${reading.rows.length} of ${reading.total} ${reading.kind} can come in`]
+  const parts = [`${reading.rows.length} of ${counted(reading.total, TABLE_WORDS[reading.kind])} can come in`]
   if (reading.alreadyThere > 0) parts.push(`${reading.alreadyThere} already in the show, left as they are`)
   if (refused > 0) parts.push(`${refused} left out`)
   return `${parts.join('; ')}.`
 })
 
-/** The first rows as they were understood. */
-const preview = computed(() => {
-  const { reading } = props.table
-  if (reading.kind === 'hangs')
-    return reading.rows.map((r) => [
-      r.name,
-      r.form,
-      `${r.origin.x}, ${r.origin.y}, ${r.origin.z} m`,
-      `yaw ${r.yaw}°`,
-      `${r.length} m long`,
-    ])
-  if (reading.kind === 'fixtures')
-    return reading.rows.map((r) => [
-      String(r.number),
-      r.type,
-      r.hang,
-      `${r.along} m along`,
-      `yaw ${r.yaw}°, roll ${r.roll}°`,
-      r.universe === null ? 'no address' : `${r.universe}.${r.address ?? '?'}`,
-    ])
-  if (reading.kind === 'targets')
-    return reading.rows.map((r) => [r.name, `${r.position.x}, ${r.position.y}, ${r.position.z} m`])
-  return []
-})
+/** The rows as they were understood. */
+const preview = computed(() => previewedRows(props.table.reading))
 const problems = computed(() => (props.table.reading.kind === 'unknown' ? [] : props.table.reading.problems))
 </script>
 

@@ -27,10 +27,10 @@ const rows = (fixtures: FixtureRow[]) => ({
   targets: [{ name: 'Door', position: vec3(1, 1, 1) }],
 })
 
-describe('importRig', () => {
+describe('importTables', () => {
   it('hangs fixtures on what comes with them, whatever the case of names', () => {
     const desk = new Desk()
-    expect(desk.do('importRig', rows([row]))).toBe('import 1 hangs, 1 fixtures, 1 targets')
+    expect(desk.do('importTables', rows([row]))).toBe('import 1 hang, 1 fixture, 1 target')
     const [id] = desk.fixtures('1')
     const rigged = id && rigOf(desk.show).get(id)
     expect(rigged?.mount.pivot).toEqual(vec3(2, -2.9, 7 - 0.2 - 0.29))
@@ -44,17 +44,17 @@ describe('importRig', () => {
     [{ type: 'Gull' }, 'Fixture 1: there is no fixture type called Gull.'],
   ])('refuses %o and brings nothing of the rest', (wrong, message) => {
     const desk = new Desk()
-    expect(desk.refused('importRig', rows([{ ...row, ...wrong }]))).toBe(message)
+    expect(desk.refused('importTables', rows([{ ...row, ...wrong }]))).toBe(message)
     expect([...desk.show.all.hang.values()].map((h) => h.name)).not.toContain('Bridge')
   })
 
   it('refuses hangs and targets that are there already', () => {
     const desk = new Desk()
-    expect(desk.refused('importRig', { hangs: [{ ...hang, name: 'bar' }], fixtures: [], targets: [] })).toContain(
+    expect(desk.refused('importTables', { hangs: [{ ...hang, name: 'bar' }], fixtures: [], targets: [] })).toContain(
       'two hangs called bar',
     )
     expect(
-      desk.refused('importRig', { hangs: [], fixtures: [], targets: [{ name: 'Mark', position: vec3(0, 0, 0) }] }),
+      desk.refused('importTables', { hangs: [], fixtures: [], targets: [{ name: 'Mark', position: vec3(0, 0, 0) }] }),
     ).toContain('two targets')
   })
 })
