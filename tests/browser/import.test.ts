@@ -60,6 +60,7 @@ test('builds a show from tables made elsewhere, and one trim carries through its
   await expect(dialog).toBeHidden()
   const undo = showPage.getByRole('button', { name: /^Undo/ })
   await expect(undo).toContainText('import 1 group, 1 palette, 1 cue')
+  await showPage.getByRole('tab', { name: 'Position' }).click()
   await expect(showPage.getByRole('button', { name: /^Palette 80 At the door/ })).toBeVisible()
   await undo.click()
   await expect(showPage.getByRole('button', { name: /^Palette 80 At the door/ })).toBeHidden()
