@@ -3,9 +3,18 @@ import type { StageFixture } from '#core/cues/onStage'
 import { shownColour } from '#core/cues/shownColour'
 import { gateAxes, type Beam, type GateAxes } from '#core/kinematics/forward'
 import type { LightShape } from '#core/light/gate'
-import { fallOffPower, fieldAngle, peakCandela } from '#core/light/optics'
+import { fallOffPower, fieldAngle, isMeasured, peakCandela } from '#core/light/optics'
+import type { Optics } from '#core/show/entities'
 import type { FixtureId } from '#core/show/ids'
 import { lightShape } from '#core/show/lightShape'
+
+/** Light that was measured: `spread` is where it ends, in half beam angles; lights of one key look alike. */
+export interface MeasuredLight {
+  readonly key: string
+  readonly optics: Optics
+  readonly beamAngle: number
+  readonly spread: number
+}
 
 export interface SpaceLight {
   readonly id: FixtureId
@@ -14,6 +23,8 @@ export interface SpaceLight {
   readonly beamAngle: number
   readonly field: number
   readonly power: number
+  /** Null where it falls off by its power. */
+  readonly measured: MeasuredLight | null
   /** Candela in the middle, with its intensity. */
   readonly candela: number
   /** 0 to 1 each. */
@@ -46,6 +57,7 @@ export function spaceLights(fixtures: readonly StageFixture[], chosen: ReadonlyS
         beamAngle: zoom.angle,
         field: fieldAngle(optics, zoom.angle),
         power: fallOffPower(optics, zoom.angle),
+        measured: measuredLight(optics, zoom.angle),
         candela: peakCandela(optics, zoom.angle) * strength,
         colour: isTrial ? BRASS : ([colour.red, colour.green, colour.blue] as const),
         strength,
@@ -54,4 +66,24 @@ export function spaceLights(fixtures: readonly StageFixture[], chosen: ReadonlyS
       },
     ]
   })
+}
+
+/** Degrees of zoom by which lights are told apart. */
+const ZOOM_STEP = 0.25
+
+/** Tables that were seen, by number: a table that is changed is another. */
+const numbers = new WeakMap<Optics, number>()
+let seen = 0
+function tableNumber(optics: Optics): number {
+  const known = numbers.get(optics) ?? (seen += 1)
+  numbers.set(optics, known)
+  return known
+}
+
+function measuredLight(optics: Optics, angle: number): MeasuredLight | null {
+  const beamAngle = Math.max(ZOOM_STEP, Math.round(angle / ZOOM_STEP) * ZOOM_STEP)
+  if (!isMeasured(optics, beamAngle)) return null
+  const ends = optics.map(({ measured, beam }) => (measured ? (2 * (measured.off.at(-1) ?? 0)) / beam : 0))
+  const key = `${tableNumber(optics)} ${beamAngle}`
+  return { key, optics, beamAngle, spread: Math.max(2.5, ...ends) }
 }

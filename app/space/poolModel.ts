@@ -10,6 +10,7 @@ import { LAYERS } from './exposure'
 import { GATE_ATTRIBUTES, GATE_PASSED_ON, GATE_SHADER, GATE_SIZES, gateNumbers } from './gateShader'
 import { goboSheet } from './goboSheet'
 import type { SpaceLight } from './lights'
+import { PROFILE_SHADER, profilePlace, profileSheet } from './profileSheet'
 import { triangles } from './stageModel'
 
 const VERTEX = /* glsl */ `
@@ -18,6 +19,8 @@ const VERTEX = /* glsl */ `
   attribute vec3 tint;
   attribute vec3 shape;
   attribute vec3 right;
+  attribute vec2 profile;
+  varying vec2 vProfile;
   ${GATE_ATTRIBUTES}
   varying vec3 vRight;
   varying vec3 vAt;
@@ -34,6 +37,7 @@ const VERTEX = /* glsl */ `
     vTint = tint;
     vShape = shape;
     vRight = right;
+    vProfile = profile;
     ${GATE_PASSED_ON}
     gl_Position = projectionMatrix * modelViewMatrix * vec4(position + normal * 0.006, 1.0);
   }
@@ -48,8 +52,11 @@ const FRAGMENT = /* glsl */ `
   varying vec3 vShape;
   varying vec3 vRight;
   ${GATE_SHADER}
+  ${PROFILE_SHADER}
   float shone(vec2 at, float slope) {
-    return exp2(-pow(atan(length(at) * slope) / vShape.x, vShape.y)) * gatePass(at);
+    float off = atan(length(at) * slope) / vShape.x;
+    float beside = vProfile.x < -0.5 ? exp2(-pow(off, vShape.y)) : measuredBeside(off, atan(at.y, at.x));
+    return beside * gatePass(at);
   }
   void main() {
     vec3 ray = vAt - vLens;
@@ -75,7 +82,17 @@ export interface Lit {
   readonly faces: readonly LitFace[]
 }
 
-const SIZES = { position: 3, normal: 3, lens: 3, axis: 3, tint: 3, shape: 3, right: 3, ...GATE_SIZES } as const
+const SIZES = {
+  position: 3,
+  normal: 3,
+  lens: 3,
+  axis: 3,
+  tint: 3,
+  shape: 3,
+  right: 3,
+  profile: 2,
+  ...GATE_SIZES,
+} as const
 type Name = keyof typeof SIZES
 const NAMES = Object.keys(SIZES).filter((name): name is Name => name in SIZES)
 
@@ -88,6 +105,9 @@ export function poolModel(lit: readonly Lit[], seconds: { value: number }): Mesh
     const { right } = light.axes
     const half = (light.beamAngle * Math.PI) / 360
     const gate = gateNumbers(light.shape)
+    const { measured } = light
+    // No place on the sheet: it falls off by its power.
+    const profile = measured ? [profilePlace(measured), measured.spread] : [-1, 1]
     for (const { rim, normal } of faces)
       for (const { x, y, z } of triangles(rim, normal)) {
         put('position', [x, y, z])
@@ -97,6 +117,7 @@ export function poolModel(lit: readonly Lit[], seconds: { value: number }): Mesh
         put('tint', light.colour)
         put('shape', [half, light.power, light.candela])
         put('right', [right.x, right.y, right.z])
+        put('profile', profile)
         for (const [name, numbers] of gate) put(name, numbers)
       }
   }
@@ -107,7 +128,7 @@ export function poolModel(lit: readonly Lit[], seconds: { value: number }): Mesh
     new ShaderMaterial({
       vertexShader: VERTEX,
       fragmentShader: FRAGMENT,
-      uniforms: { goboSheet: { value: goboSheet() }, seconds },
+      uniforms: { goboSheet: { value: goboSheet() }, profileSheet: { value: profileSheet() }, seconds },
       blending: AdditiveBlending,
       transparent: true,
       depthWrite: false,

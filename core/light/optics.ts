@@ -6,11 +6,14 @@
  * both are full angles in degrees.
  */
 import { DEGREE } from '../geometry/rotation'
+import { lumenOf, partToward, type Distribution } from './distribution'
 
+/** `measured` is what its light was measured to be; without it, it falls off as beam and field angle say. */
 export interface OpticsRow {
   readonly beam: number
   readonly field: number
   readonly candela: number
+  readonly measured?: Distribution | undefined
 }
 type Table = readonly OpticsRow[]
 
@@ -51,9 +54,30 @@ export function fallOffPower(table: Table, beam: number): number {
   return Math.log(Math.log2(10)) / Math.log(fieldAngle(table, beam) / beam)
 }
 
-/** Candela `off` degrees beside the axis. */
-export function candelaOffAxis(table: Table, beam: number, off: number): number {
-  return peakCandela(table, beam) * 2 ** -((Math.abs(off) / (beam / 2)) ** fallOffPower(table, beam))
+/**
+ * The light of a zoom beside its axis, as a part of its peak: `off` in half beam angles, `round` in
+ * degrees about the axis. Rows that were measured give what was measured, scaled to the beam angle.
+ */
+export function partBeside(table: Table, beam: number): (off: number, round: number) => number {
+  const { low, high, part } = around(table, beam)
+  const power = fallOffPower(table, beam)
+  const ofRow = ({ measured, beam: full }: OpticsRow, off: number, round: number) =>
+    measured ? partToward(measured, (off * full) / 2, round) : 2 ** -(off ** power)
+  return (off, round) => {
+    const narrow = ofRow(low, off, round)
+    return low === high ? narrow : narrow + (ofRow(high, off, round) - narrow) * part
+  }
+}
+
+/** Whether what a zoom gives at a beam angle was measured, at least on one side of it. */
+export function isMeasured(table: Table, beam: number): boolean {
+  const { low, high } = around(table, beam)
+  return low.measured !== undefined || high.measured !== undefined
+}
+
+/** Candela `off` degrees beside the axis, `round` degrees about it from the lens's right. */
+export function candelaOffAxis(table: Table, beam: number, off: number, round = 0): number {
+  return peakCandela(table, beam) * partBeside(table, beam)(Math.abs(off) / (beam / 2), off < 0 ? round + 180 : round)
 }
 
 /** Lux on a surface: `E = I · cos(incidence) / L²`; candela, degrees off its normal, metres. */
@@ -73,4 +97,9 @@ export function lumenPerCandela(beam: number, field: number): number {
   let sum = light(0) + light(steps * step)
   for (let i = 1; i < steps; i++) sum += light(i * step) * (i % 2 === 1 ? 4 : 2)
   return 2 * Math.PI * ((sum * step) / 3) * DEGREE
+}
+
+/** The light of a row of the table, lumen for each candela of its peak. */
+export function lumenOfRow({ beam, field, measured }: OpticsRow): number {
+  return measured ? lumenOf(measured) : lumenPerCandela(beam, field)
 }

@@ -1,7 +1,7 @@
 /** What light makes of a place: its pool there, how bright it is, and what stands in the way. */
 import type { Vec3 } from '../geometry/vector'
 import { vec3 } from '../geometry/vector'
-import { illuminance, peakCandela } from '../light/optics'
+import { candelaOffAxis, illuminance } from '../light/optics'
 import { poolOnPlane, type Plane } from '../light/pool'
 import type { Optics } from '../show/entities'
 import type { SetPieceId } from '../show/ids'
@@ -48,7 +48,7 @@ export function lightAlong(show: SurfaceShow, light: LightToPlace): LightAlong {
   return {
     pool: size?.axes ?? null,
     incidence,
-    lux: illuminance(peakCandela(optics, beam), incidence, throwMetres),
+    lux: illuminance(candelaOffAxis(optics, beam, 0), incidence, throwMetres),
     blockedBy: hit?.prism.piece ?? null,
     surface: name,
   }

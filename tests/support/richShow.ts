@@ -3,7 +3,15 @@
  * reaches, links, a spread, groups, two lists with blocked, held and loose values, and hands.
  */
 import type { Show } from '#core/show/show'
-import { asOutputId, asSightingId, asVenueId, type VenueId } from '#core/show/ids'
+import {
+  asFixtureTypeId,
+  asOutputId,
+  asSightingId,
+  asVenueId,
+  type FixtureTypeId,
+  type VenueId,
+} from '#core/show/ids'
+import { modesOf } from '#core/show/modes'
 import { FAMILIES } from '#core/attributes/families'
 import { vec3, type Vec3 } from '#core/geometry/vector'
 import { harbourHall } from '#demo/stage'
@@ -43,6 +51,21 @@ function addStrand(desk: Desk): void {
   const hung = { hang: desk.choose.hang('Boom'), count: 1, gap: null, middle: -1, numberFrom: 71, ...STRAIGHT }
   desk.ask('placeFixtures', { ...hung, type, mode: null })
   desk.do('patchFixtures', { fixtures: desk.fixtures('71'), universe: 2, address: 1, gap: 0, apart: 'never' })
+  measureLight(desk, asFixtureTypeId(type ?? ''))
+}
+
+/** What a type gives was measured: lopsided, and not brightest on its axis. */
+function measureLight(desk: Desk, type: FixtureTypeId): void {
+  const stored = desk.show.all.fixtureType.get(type)
+  if (!stored) throw new Error('the small show is not what it was')
+  const parts = [0.9, 1, 0.5, 0]
+  const measured = { planes: [0, 90, 180], off: [0, 10, 20, 40], parts: [parts, parts.map((part) => part / 2), parts] }
+  desk.do('changeType', {
+    type,
+    ...stored,
+    optics: stored.optics.map((row, i) => (i === 0 ? { ...row, measured } : row)),
+    modes: modesOf(desk.show, type).map(({ id, mode: { name, channels } }) => ({ id, name, channels: [...channels] })),
+  })
 }
 
 /** A second venue, where 61 hangs besides, which is at home in none. */

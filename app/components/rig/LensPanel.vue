@@ -9,6 +9,7 @@ import type { Show } from '#core/show/show'
 import { pointOn, targetsOf } from '#core/show/targets'
 import { shortNumber } from '#core/show/shortNumber'
 import { numberTyped } from '#core/show/numberTyped'
+import PhotometryOut from '../types/PhotometryOut.vue'
 import { useStage } from '../../stores/stage'
 import { useSelection } from '../../stores/selection'
 import { useShow } from '../../stores/show'
@@ -95,6 +96,7 @@ async function choose({ rigged, beam }: Candidate) {
           <th class="font-normal">pool m</th>
           <th class="font-normal">lux</th>
           <th class="font-normal" title="Angle between the light and the surface’s upright">from</th>
+          <th><span class="sr-only">Its light as a file</span></th>
         </tr>
       </thead>
       <tbody>
@@ -105,9 +107,17 @@ async function choose({ rigged, beam }: Candidate) {
             <td>{{ pool(light) }}</td>
             <td>{{ lux(light.lux) }}</td>
             <td>{{ light.incidence.toFixed(0) }}°</td>
+            <td class="w-8">
+              <PhotometryOut
+                :maker="light.rigged.type.maker"
+                :name="light.rigged.type.name"
+                :optics="light.rigged.type.optics"
+                :beam="light.beam"
+              />
+            </td>
           </tr>
           <tr v-if="light.blockedBy || light.reach !== 'reached'">
-            <td colspan="5" class="pb-1 text-left font-sans text-xs text-coral">
+            <td colspan="6" class="pb-1 text-left font-sans text-xs text-coral">
               {{ light.reach === 'reached' ? `blocked by ${pieceName(light)}` : 'cannot reach it' }}
             </td>
           </tr>

@@ -140,7 +140,12 @@ function removeMode() {
         </section>
         <section aria-labelledby="type-zoom">
           <h3 id="type-zoom" class="mb-1 text-sm font-semibold">Zoom</h3>
-          <OpticsTable :optics="draft.optics" :keep="(optics, row) => set({ optics }, `optics.${row}`)" />
+          <OpticsTable
+            :maker="draft.maker"
+            :name="draft.name"
+            :optics="draft.optics"
+            :keep="(optics, row) => set({ optics }, `optics.${row}`)"
+          />
         </section>
         <TypeAttributes :type="draft" :keep="set" />
         <TypeCells :type="draft" :keep="set" />

@@ -4,7 +4,7 @@ import { colourPart, isColourPart } from '../../attributes/colourPart'
 import { LEADING } from '../../attributes/catalogue'
 import type { Family } from '../../attributes/families'
 import type { TypeWithModes } from '../../commands/shared/typeWithModes'
-import { lumenPerCandela } from '../../light/optics'
+import { lumenOfRow } from '../../light/optics'
 import type { Channel, FixtureType } from '../../show/entities'
 import { appended, numberText, parseXml, xmlText, type Element } from '../xml/xml'
 import { colourText, colourTextOfHex } from './colourText'
@@ -158,7 +158,7 @@ function lightOf({ optics, form, mixing }: FixtureType): Readonly<Record<string,
   return {
     BeamAngle: widest.beam,
     FieldAngle: widest.field,
-    LuminousFlux: Math.round(widest.candela * lumenPerCandela(widest.beam, widest.field) * 1000) / 1000,
+    LuminousFlux: Math.round(widest.candela * lumenOfRow(widest) * 1000) / 1000,
     BeamRadius: 0.05,
     BeamType: form === 'wash' ? 'Wash' : 'Spot',
     ColorTemperature: mixing?.kind === 'emitters' ? 6500 : 6000,

@@ -19,6 +19,19 @@ const axis = z
     reversed: z.boolean(),
   })
   .refine((a) => a.min < a.max, 'the lower stop must lie below the upper one')
+const rising = (values: readonly number[]) => values.every((value, i) => value > (values[i - 1] ?? -1))
+/** Light by direction as it was measured: see `core/light/distribution`. */
+const measured = z
+  .strictObject({
+    planes: z.array(z.number().min(0).lt(360)).min(1).max(16).refine(rising, 'planes must rise'),
+    off: z.array(z.number().min(0).max(180)).min(2).max(64).refine(rising, 'angles must rise'),
+    parts: z.array(z.array(z.number().min(0).max(1))),
+  })
+  .refine(({ off }) => off[0] === 0, 'the first angle is on the axis, 0')
+  .refine(
+    ({ planes, off, parts }) => parts.length === planes.length && parts.every((row) => row.length === off.length),
+    'every plane needs a part at every angle',
+  )
 /**
  * What a zoom does, from narrow to wide: full beam angle (half of the peak) and field angle (a
  * tenth) in degrees, and the peak in candela. One row is a fixed lens.
@@ -30,6 +43,7 @@ export const optics = z
         beam: z.number().positive().max(160),
         field: z.number().positive().max(170),
         candela: z.number().positive().max(1e9),
+        measured: measured.optional(),
       })
       .refine((row) => row.field > row.beam, 'the field angle must be wider than the beam angle'),
   )

@@ -27,6 +27,7 @@ import * as outputs from './024_outputs'
 import * as survey from './025_survey'
 import * as outside from './026_outside'
 import * as prints from './027_prints'
+import * as measuredLight from './028_measured_light'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -56,6 +57,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '025_survey': survey,
   '026_outside': outside,
   '027_prints': prints,
+  '028_measured_light': measuredLight,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

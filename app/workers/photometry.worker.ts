@@ -1,0 +1,5 @@
+/** Reads a photometric file without keeping the page waiting. */
+import { expose } from 'comlink'
+import { readPhotometryFile } from '../session/readPhotometryFile'
+
+expose({ readPhotometryFile })
