@@ -3,14 +3,7 @@
  * reaches, links, a spread, groups, two lists with blocked, held and loose values, and hands.
  */
 import type { Show } from '#core/show/show'
-import {
-  asFixtureTypeId,
-  asOutputId,
-  asSightingId,
-  asVenueId,
-  type FixtureTypeId,
-  type VenueId,
-} from '#core/show/ids'
+import { asFixtureTypeId, asOutputId, asSightingId, asVenueId, type FixtureTypeId, type VenueId } from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { FAMILIES } from '#core/attributes/families'
 import { vec3, type Vec3 } from '#core/geometry/vector'

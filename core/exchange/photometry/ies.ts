@@ -40,9 +40,15 @@ export function readIes(text: string): TextReading {
   return { ok: true, text: { ...keywords, grid: measured } }
 }
 
+/** What counts of the thirteen numbers; what stands in the file times `factor` is candela. */
+function inHead(head: readonly number[]) {
+  const [, , multiplier = 1, vertical = 0, horizontal = 0, kind = 1, , , , , ballast = 1, ballastLamp = 1] = head
+  return { vertical, horizontal, kind, factor: multiplier * ballast * (ballastLamp || 1) }
+}
+
 /** Angles and candela after the thirteen numbers of the head; a sentence where they make no light. */
 function readMeasured(numbers: Numbers, head: readonly number[]): CandelaGrid | string {
-  const [, , multiplier = 1, vertical = 0, horizontal = 0, kind = 1, , , , , ballast = 1, ballastLamp = 1] = head
+  const { vertical, horizontal, kind, factor } = inHead(head)
   const bad = badCount(vertical, 'vertical') ?? badCount(horizontal, 'horizontal')
   if (bad) return bad
   if (vertical * horizontal > MOST_VALUES) return 'It has more angles than a lamp needs.'
@@ -53,7 +59,6 @@ function readMeasured(numbers: Numbers, head: readonly number[]): CandelaGrid | 
   if (!isRising(down) || !isRising(round)) return 'Its angles do not rise from one to the next.'
   if ([...down, ...round].some((angle) => Math.abs(angle) > 360) || (down.at(-1) ?? 0) > 180)
     return 'It has angles beyond a full round.'
-  const factor = multiplier * ballast * (ballastLamp || 1)
   const planes: { at: number; values: number[] }[] = []
   for (const at of round) {
     const values = numbers.take(vertical)
