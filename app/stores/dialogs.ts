@@ -7,7 +7,7 @@ import type { GroupId } from '#core/show/ids'
 export const DIALOG_NAMES = {
   'new show': 'New show',
   tables: 'Open tables',
-  'rig file': 'Open a rig file',
+  'rig file': 'Open a rig file or a drawing',
   'cue text': 'Open cue text',
   history: 'History',
   people: 'People and links',

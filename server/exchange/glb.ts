@@ -17,20 +17,49 @@ export async function partsOfGlb(bytes: Uint8Array): Promise<(readonly Vec3[])[]
     .filter((corners) => corners.length > 0)
 }
 
-function cornersOf(node: Node): Vec3[] {
+/** A corner of a node's own, as it stands in the model: y up there, z up here. */
+function standing(node: Node): (corner: GlbVector) => Vec3 {
   const m = node.getWorldMatrix()
+  return ([x, y, z]) => {
+    const along = (row: 0 | 1 | 2) => m[row] * x + (m[row + 4] ?? 0) * y + (m[row + 8] ?? 0) * z + (m[row + 12] ?? 0)
+    return fromYUp(along(0), along(1), along(2))
+  }
+}
+
+/** A place of a model that has y upwards. */
+export const fromYUp = (x: number, y: number, z: number): Vec3 => vec3(x, -z, y)
+
+function cornersOf(node: Node): Vec3[] {
+  const place = standing(node)
   const corners: Vec3[] = []
   const at: GlbVector = [0, 0, 0]
   for (const primitive of node.getMesh()?.listPrimitives() ?? []) {
     const positions = primitive.getAttribute('POSITION')
     for (let i = 0; i < (positions?.getCount() ?? 0); i++) {
       positions?.getElement(i, at)
-      const [x, y, z] = at
-      const along = (row: 0 | 1 | 2) => m[row] * x + (m[row + 4] ?? 0) * y + (m[row + 8] ?? 0) * z + (m[row + 12] ?? 0)
-      corners.push(vec3(along(0), -along(2), along(1)))
+      corners.push(place(at))
     }
   }
   return corners.filter((corner) => Number.isFinite(corner.x + corner.y + corner.z))
+}
+
+/** The triangles of a node's mesh, without more than `most`; null where there are more. */
+export function facesOfNode(node: Node, most: number): Vec3[][] | null {
+  const place = standing(node)
+  const faces: Vec3[][] = []
+  const at: GlbVector = [0, 0, 0]
+  for (const primitive of node.getMesh()?.listPrimitives() ?? []) {
+    const positions = primitive.getAttribute('POSITION')
+    const indices = primitive.getIndices()
+    const corner = (i: number) => {
+      positions?.getElement(indices ? indices.getScalar(i) : i, at)
+      return place(at)
+    }
+    const count = (indices ?? positions)?.getCount() ?? 0
+    if (faces.length + count / 3 > most) return null
+    for (let i = 0; i + 2 < count; i += 3) faces.push([corner(i), corner(i + 1), corner(i + 2)])
+  }
+  return faces
 }
 
 function thinned(corners: readonly Vec3[]): readonly Vec3[] {

@@ -1,4 +1,5 @@
 /** A look into a rig file before anything of it is taken. */
+import type { Up } from '#core/exchange/drawing/units'
 import type { TypeOptions } from '#core/exchange/gdtf/readType'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
 import { inThread, NoRoom, TooLong } from './inThread'
@@ -12,7 +13,7 @@ const LONGEST = 60_000
 /** What is in a file, or why it cannot be read; `module` is the thread's script. Whoever no longer waits stops it. */
 export async function lookAtRig(
   module: URL,
-  work: { file: Uint8Array; name: string } & TypeOptions,
+  work: { file: Uint8Array; name: string; up: Up } & TypeOptions,
   stopped: AbortSignal,
 ): Promise<LookedAt> {
   try {

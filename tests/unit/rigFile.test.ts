@@ -175,8 +175,8 @@ describe('where the origin of a rig file lies', () => {
         fc.boolean(),
         (a, b, to, turn, mirrored) => {
           fc.pre(distance({ ...a, z: 0 }, { ...b, z: 0 }) > 0.1)
-          const truth = { mirrored, turn, shift: to }
-          const found = placementBy({ file: [a, b], stage: [onStage(truth, a), onStage(truth, b)] }, mirrored)
+          const truth = { scale: 1, mirrored, turn, shift: to }
+          const found = placementBy({ file: [a, b], stage: [onStage(truth, a), onStage(truth, b)] }, truth)
           expect(found && distance(onStage(found, a), onStage(truth, a))).toBeLessThan(1e-6)
           expect(found && distance(onStage(found, b), onStage(truth, b))).toBeLessThan(1e-6)
         },
@@ -186,7 +186,7 @@ describe('where the origin of a rig file lies', () => {
 
   it('turns and mirrors what hangs with it: light still falls on what it fell on', async () => {
     const reading = await readRigFile(await writeRigFile(demo), 'demo.mvr')
-    const placement = { mirrored: true, turn: 37, shift: vec3(3, -2, 0.5) }
+    const placement = { scale: 1, mirrored: true, turn: 37, shift: vec3(3, -2, 0.5) }
     const placed = placedRig(reading, placement)
     const desk = emptyDesk()
     desk.run('takeRig', all(rigPlan(desk.show, placed)))

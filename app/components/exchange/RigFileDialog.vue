@@ -2,6 +2,7 @@
 /** Opens a rig file or a fixture type: looked at first, then taken as one change. */
 import { computed, ref } from 'vue'
 import { counted } from '#core/show/counted'
+import { UPS } from '#core/exchange/drawing/units'
 import { AXES } from '#core/exchange/gdtf/readType'
 import { showRecordOf, type Show } from '#core/show/show'
 import { useRigFile } from '../../composables/exchange/useRigFile'
@@ -17,6 +18,7 @@ const emit = defineEmits<{ close: [] }>()
 const { offer } = useCommit()
 const rig = useRigFile(() => props.show)
 const { name, reading, trouble, isReading, leftHanded, placement, points, placed, plan, items, taken, filePoints } = rig
+const { up, isSizedByPoints, placedPoints } = rig
 const isTaking = ref(false)
 const refused = ref<string | null>(null)
 /** What right-handed means of a head that hangs. */
@@ -53,20 +55,21 @@ function close() {
 <template>
   <PlainDialog
     :open="open"
-    :title="reading ? `${name} into ${showRecordOf(show).name}` : 'Open a rig file or a fixture type'"
+    :title="reading ? `${name} into ${showRecordOf(show).name}` : 'Open a rig file, a fixture type or a drawing'"
     wide
     @close="close"
   >
     <FileDrop
       v-if="!reading"
       class="m-5 min-h-48"
-      accept=".mvr,.gdtf"
+      accept=".mvr,.gdtf,.dxf,.obj,.glb"
       :is-reading="isReading"
       :trouble="trouble"
       @open="(file) => rig.open(file)"
       @stop="rig.cancel()"
     >
-      Drop a rig file (MVR) or a fixture type (GDTF) here. You see what is in it before anything comes into the show.
+      Drop a rig file (MVR), a fixture type (GDTF) or a drawing of the set (DXF, OBJ, GLB) here. You see what is in it
+      before anything comes into the show.
     </FileDrop>
     <div v-else class="grid min-h-0 flex-1" :class="hasPlaces ? 'grid-cols-[minmax(0,5fr)_minmax(0,7fr)]' : ''">
       <div v-if="hasPlaces && placed" class="flex min-h-0 flex-col border-r border-rule">
@@ -74,6 +77,7 @@ function close() {
           class="min-h-64 flex-1"
           :show="show"
           :rig="placed"
+          :points="placedPoints"
           :pressed="points.map(({ key }) => key)"
           @press="rig.press"
         />
@@ -82,6 +86,10 @@ function close() {
           :placement="placement"
           :file-points="filePoints"
           :points="points"
+          :drawing="reading.drawing"
+          :is-sized-by-points="isSizedByPoints"
+          @unit="rig.setUnit"
+          @sized="(isSized) => (isSizedByPoints = isSized)"
           @place="rig.setPlacement"
           @press="rig.press"
           @point="rig.setPoint"
@@ -104,6 +112,21 @@ function close() {
             @click="rig.turnAxis(axis)"
           >
             {{ axis }} {{ leftHanded.includes(axis) ? 'left-handed' : 'right-handed' }}
+          </button>
+        </div>
+        <div v-if="/\.obj$/i.test(name)" class="flex items-center gap-2 border-b border-rule px-3 py-2 text-sm">
+          <span class="text-mist">Which way is up in it:</span>
+          <button
+            v-for="way in UPS"
+            :key="way"
+            type="button"
+            class="chip px-2 py-0.5"
+            :class="up === way ? 'chip-on' : ''"
+            :aria-pressed="up === way"
+            :disabled="isReading"
+            @click="rig.turnUp(way)"
+          >
+            {{ way }}
           </button>
         </div>
         <RigFileItems

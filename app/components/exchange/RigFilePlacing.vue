@@ -1,6 +1,8 @@
 <script setup lang="ts">
 /** Where a rig file's origin lies on the stage: by numbers, or by two places whose place is known. */
 import { computed } from 'vue'
+import { UNIT_NAMES, UNITS, type DrawingUnit } from '#core/exchange/drawing/units'
+import type { RigReading } from '#core/exchange/mvr/rigReading'
 import type { Placement } from '#core/exchange/mvr/placement'
 import type { FilePoint, PressedPoint } from '../../composables/exchange/useRigFile'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -9,11 +11,16 @@ const props = defineProps<{
   placement: Placement
   filePoints: readonly FilePoint[]
   points: readonly PressedPoint[]
+  /** What is told of a drawing; null for a rig file. */
+  drawing: RigReading['drawing']
+  isSizedByPoints: boolean
 }>()
 const emit = defineEmits<{
   place: [change: Partial<Placement>]
   press: [key: string]
   point: [index: number, change: Partial<PressedPoint>]
+  unit: [unit: DrawingUnit]
+  sized: [isSized: boolean]
 }>()
 const AXES = ['x', 'y', 'z'] as const
 const choices = computed(() => props.filePoints.map(({ key, name }) => ({ key, name })))
@@ -30,6 +37,11 @@ async function shift(axis: (typeof AXES)[number], metres: number) {
 }
 async function turn(degrees: number) {
   emit('place', { turn: degrees })
+  return null
+}
+async function resize(scale: number) {
+  if (!(scale > 0)) return 'A drawing has a size.'
+  emit('place', { scale })
   return null
 }
 async function movePoint(index: number, axis: (typeof AXES)[number], metres: number) {
@@ -60,6 +72,33 @@ async function movePoint(index: number, axis: (typeof AXES)[number], metres: num
         @click="emit('place', { mirrored: !placement.mirrored })"
       >
         Mirrored
+      </button>
+    </div>
+    <div v-if="drawing" class="flex flex-wrap items-end gap-1.5">
+      <NumberField class="w-28" label="Scale" unit="times" :digits="5" :value="placement.scale" :keep="resize" />
+      <p v-if="drawing.unit" class="pb-1 text-sm text-mist">It says it is drawn in {{ drawing.unit }}.</p>
+      <template v-else>
+        <p class="pb-1 text-sm text-mist">It does not say its unit:</p>
+        <button
+          v-for="unit in UNIT_NAMES"
+          :key="unit"
+          type="button"
+          class="chip px-2 py-0.5"
+          :class="placement.scale === UNITS[unit] ? 'chip-on' : ''"
+          :aria-pressed="placement.scale === UNITS[unit]"
+          @click="emit('unit', unit)"
+        >
+          {{ unit }}
+        </button>
+      </template>
+      <button
+        type="button"
+        class="chip ml-auto px-2 py-0.5"
+        :class="isSizedByPoints ? 'chip-on' : ''"
+        :aria-pressed="isSizedByPoints"
+        @click="emit('sized', !isSizedByPoints)"
+      >
+        two places tell its scale
       </button>
     </div>
     <p class="text-xs text-haze">

@@ -7,10 +7,13 @@ import { mountingPoint } from '#core/geometry/frame'
 import { turnLevel } from '#core/geometry/rotation'
 import { add, vec3, type Vec3 } from '#core/geometry/vector'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
+import type { FilePoint } from '../../composables/exchange/useRigFile'
 
 const props = defineProps<{
   show: Show
   rig: RigReading
+  /** What can be pressed, as it is placed. */
+  points: readonly FilePoint[]
   /** Keys of the places that are pressed. */
   pressed: readonly string[]
 }>()
@@ -41,11 +44,7 @@ const at = ({ x, y }: Vec3) => `${x.toFixed(3)},${(-y).toFixed(3)}`
 
 /** Everything in view, with a little around it; metres, upstage upwards. */
 const box = computed(() => {
-  const points = [
-    ...outline.value,
-    ...[...props.rig.fixtures, ...props.rig.targets].map(({ position }) => [position.x, -position.y] as const),
-    ...hangs.value.flatMap(({ from, to }) => [[from.x, -from.y] as const, [to.x, -to.y] as const]),
-  ]
+  const points = [...outline.value, ...props.points.map((point) => [point.at.x, -point.at.y] as const)]
   const xs = points.map(([x]) => x)
   const ys = points.map(([, y]) => y)
   const [left, right, top, bottom] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)]
@@ -55,6 +54,14 @@ const box = computed(() => {
 /** A pixel of a plan some 400 wide, metres. */
 const dot = computed(() => Math.max(box.value.width, box.value.height * 1.3) / 400)
 const isPressed = (key: string) => props.pressed.includes(key)
+const marks = computed(() =>
+  props.pressed.flatMap((key, i) => {
+    const point = props.points.find((one) => one.key === key)
+    return point ? [{ nth: i + 1, ...point }] : []
+  }),
+)
+/** Corners of a drawing are seen where they can be pressed. */
+const corners = computed(() => (props.rig.drawing ? props.points : []))
 </script>
 
 <template>
@@ -110,26 +117,31 @@ const isPressed = (key: string) => props.pressed.includes(key)
       :class="isPressed(fixture.id) ? 'fill-coral' : 'fill-sail'"
     />
     <circle
-      v-for="one in [...rig.fixtures, ...rig.targets]"
-      :key="`press ${one.id}`"
-      :cx="one.position.x"
-      :cy="-one.position.y"
-      :r="8 * dot"
-      class="cursor-pointer fill-transparent"
-      @click="emit('press', one.id)"
+      v-for="{ key, at: corner } in corners"
+      :key="`corner ${key}`"
+      :cx="corner.x"
+      :cy="-corner.y"
+      :r="(isPressed(key) ? 3 : 1.4) * dot"
+      :class="isPressed(key) ? 'fill-coral' : 'fill-brass'"
     />
-    <g v-for="(key, i) in pressed" :key="`mark ${key}`">
-      <template v-for="one in [...rig.fixtures, ...rig.targets]" :key="one.id">
-        <text
-          v-if="one.id === key"
-          :x="one.position.x + 6 * dot"
-          :y="-one.position.y - 6 * dot"
-          class="fill-coral font-semibold"
-          :font-size="13 * dot"
-        >
-          {{ i + 1 }}
-        </text>
-      </template>
-    </g>
+    <circle
+      v-for="{ key, at: place } in points"
+      :key="`press ${key}`"
+      :cx="place.x"
+      :cy="-place.y"
+      :r="(rig.drawing ? 5 : 8) * dot"
+      class="cursor-pointer fill-transparent"
+      @click="emit('press', key)"
+    />
+    <text
+      v-for="mark in marks"
+      :key="`mark ${mark.key}`"
+      :x="mark.at.x + 6 * dot"
+      :y="-mark.at.y - 6 * dot"
+      class="fill-coral font-semibold"
+      :font-size="13 * dot"
+    >
+      {{ mark.nth }}
+    </text>
   </svg>
 </template>

@@ -1,8 +1,10 @@
 /** A rig file being looked at: what is in it, where its origin lies, and what of it is taken. */
 import { computed, ref, shallowRef } from 'vue'
 import type { TakenRig } from '#core/commands/rig/takeRig'
-import { vec3, type Vec3 } from '#core/geometry/vector'
-import { AS_IT_IS, onStage, placedRig, placementBy, type Placement } from '#core/exchange/mvr/placement'
+import { turnLevel } from '#core/geometry/rotation'
+import { add, vec3, type Vec3 } from '#core/geometry/vector'
+import { UNITS, type DrawingUnit, type Up } from '#core/exchange/drawing/units'
+import { AS_IT_IS, onStage, placedRig, placementBy, scaleBy, type Placement } from '#core/exchange/mvr/placement'
 import type { RigItem } from '#core/exchange/mvr/rigItem'
 import type { AXES } from '#core/exchange/gdtf/readType'
 import { rigPlan } from '#core/exchange/mvr/rigPlan'
@@ -35,17 +37,21 @@ export function useRigFile(show: () => Show) {
   const said = shallowRef<ReadonlyMap<string, boolean>>(new Map())
   /** The axes of its types that count left-handed, which the standard leaves open. */
   const leftHanded = ref<readonly Axis[]>([])
+  /** Which way is up in a drawing that does not say. */
+  const up = ref<Up>('y')
+  /** Whether two places tell how large a drawing is, beside where it lies. */
+  const isSizedByPoints = ref(true)
   const file = shallowRef<File | null>(null)
   let stop: AbortController | null = null
 
   /** Reads a file; false where it cannot be read, or is given up. */
-  async function read(from: File, axes: readonly Axis[]): Promise<boolean> {
+  async function read(from: File, axes: readonly Axis[], upwards: Up = 'y'): Promise<boolean> {
     stop?.abort()
     const own = new AbortController()
     stop = own
     isReading.value = true
     trouble.value = null
-    const path = `/api/shows/${show().id}/rig/look?name=${encodeURIComponent(from.name)}&leftHanded=${axes.join(',')}`
+    const path = `/api/shows/${show().id}/rig/look?name=${encodeURIComponent(from.name)}&leftHanded=${axes.join(',')}&up=${upwards}`
     const answered = await requestWithFile(path, rigReading, from, own.signal)
     if (own.signal.aborted) return false
     isReading.value = false
@@ -59,6 +65,7 @@ export function useRigFile(show: () => Show) {
     name.value = from.name
     file.value = from
     leftHanded.value = []
+    up.value = 'y'
     placement.value = AS_IT_IS
     points.value = []
     said.value = new Map()
@@ -70,6 +77,16 @@ export function useRigFile(show: () => Show) {
       ? leftHanded.value.filter((one) => one !== axis)
       : [...leftHanded.value, axis]
     if (file.value && (await read(file.value, axes))) leftHanded.value = axes
+  }
+
+  /** Reads a drawing again with another way up. */
+  async function turnUp(upwards: Up) {
+    if (file.value && (await read(file.value, [], upwards))) up.value = upwards
+  }
+
+  /** A drawing that says no unit was read as metres. */
+  function setUnit(unit: DrawingUnit) {
+    setPlacement({ scale: UNITS[unit] })
   }
 
   function cancel() {
@@ -93,10 +110,13 @@ export function useRigFile(show: () => Show) {
   })
 
   const filePoints = computed(() => (reading.value ? pointsOf(reading.value) : []))
+  /** The places of the file as they lie on the stage now. */
+  const placedPoints = computed(() =>
+    filePoints.value.map((point) => ({ ...point, at: onStage(placement.value, point.at) })),
+  )
   /** Where a place of the file lies on the stage as it is placed now. */
   const seenAt = (key: string): Vec3 | null => {
-    const point = filePoints.value.find((one) => one.key === key)
-    return point ? onStage(placement.value, point.at) : null
+    return placedPoints.value.find((one) => one.key === key)?.at ?? null
   }
 
   /** Presses a place: the first, then the second, then the nearer one anew. */
@@ -116,9 +136,10 @@ export function useRigFile(show: () => Show) {
     const [first, second] = points.value
     const [a, b] = [first, second].map((one) => filePoints.value.find(({ key }) => key === one?.key)?.at)
     if (!first || !a) return
-    const both =
-      second && b ? placementBy({ file: [a, b], stage: [first.stage, second.stage] }, placement.value.mirrored) : null
-    placement.value = both ?? shiftedTo(placement.value, a, first.stage)
+    const pair = second && b ? ({ file: [a, b], stage: [first.stage, second.stage] } as const) : null
+    const told = pair && reading.value?.drawing && isSizedByPoints.value ? scaleBy(pair) : null
+    const sized = { ...placement.value, scale: told ?? placement.value.scale }
+    placement.value = (pair && placementBy(pair, sized)) ?? shiftedTo(sized, a, first.stage)
   }
 
   function setPlacement(change: Partial<Placement>) {
@@ -141,6 +162,11 @@ export function useRigFile(show: () => Show) {
     filePoints,
     leftHanded,
     turnAxis,
+    up,
+    turnUp,
+    setUnit,
+    isSizedByPoints,
+    placedPoints,
     open,
     cancel,
     isTaken,
@@ -157,7 +183,29 @@ function shiftedTo(placement: Placement, at: Vec3, stage: Vec3): Placement {
   return { ...placement, shift: vec3(stage.x - now.x, stage.y - now.y, stage.z - now.z) }
 }
 
-function pointsOf({ fixtures, targets, hangs }: RigReading): FilePoint[] {
+/** So many corners of a drawing can be pressed. */
+const MOST_CORNERS = 1500
+
+/** The corners of set pieces at their feet; those of a rig file have better places. */
+function cornersOf({ pieces }: RigReading): FilePoint[] {
+  return pieces
+    .flatMap(({ id, name, position, yaw, prisms }) =>
+      prisms.flatMap(({ outline, bottom }, i) =>
+        outline.map(({ x, y }, j) => ({
+          key: `${id} ${i} ${j}`,
+          name: `${name}, corner ${i * 100 + j + 1}`,
+          at: add(position, turnLevel(vec3(x, y, bottom), yaw)),
+        })),
+      ),
+    )
+    .slice(0, MOST_CORNERS)
+}
+
+function pointsOf(reading: RigReading): FilePoint[] {
+  return reading.drawing ? cornersOf(reading) : placesOf(reading)
+}
+
+function placesOf({ fixtures, targets, hangs }: RigReading): FilePoint[] {
   return [
     ...fixtures.map(({ id, number, name, position }) => ({ key: id, name: `fixture ${number ?? name}`, at: position })),
     ...targets.map(({ id, name, position }) => ({ key: id, name, at: position })),

@@ -1,17 +1,18 @@
 /** Where a rig file's own origin lies on the stage: files choose it freely. */
 import { anglesOf, composed, rotation, turnLevel } from '../../geometry/rotation'
-import { add, distance, subtract, vec3, type Vec3 } from '../../geometry/vector'
+import { add, distance, scale, subtract, vec3, type Vec3 } from '../../geometry/vector'
 import { turned } from '../../rig/mirror'
 import type { ReadPrism, RigReading } from './rigReading'
 
-/** First mirrored across its own centre line where that is wanted, then turned about the vertical, then shifted. Degrees, metres. */
+/** First scaled, then mirrored across its own centre line where that is wanted, turned about the vertical, and shifted. Degrees, metres. */
 export interface Placement {
+  readonly scale: number
   readonly mirrored: boolean
   readonly turn: number
   readonly shift: Vec3
 }
 
-export const AS_IT_IS: Placement = { mirrored: false, turn: 0, shift: vec3(0, 0, 0) }
+export const AS_IT_IS: Placement = { scale: 1, mirrored: false, turn: 0, shift: vec3(0, 0, 0) }
 
 /** Two places of the file and where they are on the stage. */
 export interface TwoPoints {
@@ -20,20 +21,30 @@ export interface TwoPoints {
 }
 
 /** The placement that brings the first point where it is and the second on the line to where it is; null where either two fall together. */
-export function placementBy({ file, stage }: TwoPoints, mirrored: boolean): Placement | null {
-  const [a, b] = file.map((point) => (mirrored ? mirror(point) : point))
+export function placementBy(
+  { file, stage }: TwoPoints,
+  { mirrored, scale: size }: Pick<Placement, 'mirrored' | 'scale'>,
+): Placement | null {
+  const [a, b] = file.map((point) => scale(mirrored ? mirror(point) : point, size))
   const [to, towards] = stage
   if (!a || !b || distance({ ...a, z: 0 }, { ...b, z: 0 }) < 0.01) return null
   if (distance({ ...to, z: 0 }, { ...towards, z: 0 }) < 0.01) return null
   const bearing = (from: Vec3, at: Vec3) => (Math.atan2(at.y - from.y, at.x - from.x) * 180) / Math.PI
   const turn = turned(bearing(to, towards) - bearing(a, b))
-  return { mirrored, turn, shift: subtract(to, turnLevel(a, turn)) }
+  return { scale: size, mirrored, turn, shift: subtract(to, turnLevel(a, turn)) }
+}
+
+/** How much larger than in its file a drawing is, told by two points in plan; null where either two fall together. */
+export function scaleBy({ file: [a, b], stage: [to, towards] }: TwoPoints): number | null {
+  const [drawn, real] = [distance({ ...a, z: 0 }, { ...b, z: 0 }), distance({ ...to, z: 0 }, { ...towards, z: 0 })]
+  return drawn < 1e-6 || real < 0.01 ? null : real / drawn
 }
 
 const mirror = ({ x, y, z }: Vec3): Vec3 => vec3(-x, y, z)
 
-export function onStage({ mirrored, turn, shift }: Placement, point: Vec3): Vec3 {
-  return add(turnLevel(mirrored ? mirror(point) : point, turn), shift)
+export function onStage({ scale: size, mirrored, turn, shift }: Placement, point: Vec3): Vec3 {
+  const sized = scale(point, size)
+  return add(turnLevel(mirrored ? mirror(sized) : sized, turn), shift)
 }
 
 /** A rig as it stands on the stage. */
@@ -52,7 +63,9 @@ export function placedRig(reading: RigReading, placement: Placement): RigReading
       ...piece,
       position: at(piece.position),
       yaw: turned((placement.mirrored ? -piece.yaw : piece.yaw) + placement.turn),
-      prisms: placement.mirrored ? piece.prisms.map(mirroredPrism) : piece.prisms,
+      prisms: piece.prisms
+        .map((prism) => scaledPrism(prism, placement.scale))
+        .map((prism) => (placement.mirrored ? mirroredPrism(prism) : prism)),
     })),
   }
 }
@@ -61,6 +74,11 @@ export function placedRig(reading: RigReading, placement: Placement): RigReading
 function turnedBy({ mirrored, turn }: Placement, { yaw, pitch, roll }: { yaw: number; pitch: number; roll: number }) {
   const own = mirrored ? rotation(-yaw, pitch, -roll) : rotation(yaw, pitch, roll)
   return anglesOf(composed(rotation(turn, 0, 0), own))
+}
+
+function scaledPrism({ outline, bottom, top }: ReadPrism, size: number): ReadPrism {
+  if (size === 1) return { outline, bottom, top }
+  return { outline: outline.map(({ x, y }) => ({ x: x * size, y: y * size })), bottom: bottom * size, top: top * size }
 }
 
 function mirroredPrism({ outline, ...heights }: ReadPrism): ReadPrism {

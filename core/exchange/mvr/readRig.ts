@@ -29,7 +29,8 @@ export function readRig(xml: string, { types, models }: BesideScene): RigReading
   const reader = new SceneReader(scene, models)
   for (const layer of childrenOf(childOf(scene, 'Layers'), 'Layer'))
     reader.readList(layer, reader.frameIn(layer, UPRIGHT), attributeOf(layer, 'name'))
-  return { provider: attributeOf(root, 'provider').slice(0, 200), types: [...types], ...reader.all() }
+  const provider = attributeOf(root, 'provider').slice(0, 200)
+  return { provider, drawing: null, types: [...types], ...reader.all() }
 }
 
 /** As many solids as a set piece may have. */
@@ -58,7 +59,7 @@ class SceneReader {
     )
   }
 
-  all(): Omit<RigReading, 'provider' | 'types'> {
+  all(): Omit<RigReading, 'provider' | 'drawing' | 'types'> {
     return {
       hangs: [...this.#hangs.values()],
       fixtures: this.#fixtures,

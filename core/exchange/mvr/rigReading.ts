@@ -3,6 +3,7 @@
  * ids the file gives. What comes of it in a show is decided later, by whoever takes it.
  */
 import { z } from 'zod'
+import { UNIT_NAMES } from '../drawing/units'
 import { typeWithModes } from '../../commands/shared/typeWithModes'
 
 const id = z.string().min(1).max(200)
@@ -74,8 +75,13 @@ export const readTypeFile = z.object({
   notes: z.array(readNote),
 })
 
+/** A drawing of a set: the unit it says it is in; null where it says none. Taken as metres then. */
+export const readDrawing = z.object({ unit: z.enum(UNIT_NAMES).nullable() })
+
 export const rigReading = z.object({
   provider: text,
+  /** Null for a rig file. */
+  drawing: readDrawing.nullable(),
   hangs: z.array(readHang),
   fixtures: z.array(readFixture),
   targets: z.array(z.object({ id, name: text, position: place })),
