@@ -9,7 +9,7 @@ import { FORMS } from '../show/entities'
 import { entity, showRecordOf, type Show } from '../show/show'
 import { drawFloor } from './drawing/ground'
 import { drawHangs, nameHangs } from './drawing/hangs'
-import { INKS, NAME_SIZE, Pen, UNIT_MM, viewAround, type Drawing } from './drawing/pen'
+import { inPoints, INKS, NAME_SIZE, Pen, UNIT_MM, viewAround, type Drawing } from './drawing/pen'
 import { drawRuler } from './drawing/ruler'
 import { drawSetInPlan, nameSet } from './drawing/set'
 import { number, strong, words } from './cell'
@@ -79,16 +79,35 @@ function plotCorners(show: Show): StagePoint[] {
 
 function sheetDrawing(show: Show, { left, bottom }: PlotSheet, paper: PrintedArea, scale: number): Drawing {
   const pen = new Pen({ projection: PLAN, left, bottom, scale, ...paper })
-  const venue = entity(show, 'venue', showRecordOf(show).venue)
+  drawRig(pen, show)
+  drawJoins(pen)
+  drawRuler(pen)
+  return pen.finished()
+}
+
+function drawRig(pen: Pen, show: Show): void {
   const hangs = drawnHangs(show)
-  drawFloor(pen, venue)
+  drawFloor(pen, entity(show, 'venue', showRecordOf(show).venue))
   drawSetInPlan(pen, setPiecesOf(show))
   drawHangs(pen, hangs, () => true)
   nameHangs(pen, hangs)
   nameSet(pen, setPiecesOf(show))
-  drawJoins(pen)
+}
+
+/** The plot on one sheet as large as it needs, as a drawing (SVG) whose millimetres are true to the scale. */
+export function hangPlotSvg(show: Show, scale: number): string {
+  const corners = plotCorners(show)
+  const [xs, ys] = [corners.map(({ x }) => x), corners.map(({ y }) => y)]
+  const [left, bottom] = [Math.min(...xs) - SPARE, Math.min(...ys) - SPARE]
+  const mm = (metres: number) => (metres * 1000) / scale
+  const [widthMm, heightMm] = [mm(Math.max(...xs) + SPARE - left), mm(Math.max(...ys) + SPARE - bottom)]
+  const pen = new Pen({ projection: PLAN, left, bottom, scale, widthMm, heightMm })
+  drawRig(pen, show)
   drawRuler(pen)
-  return pen.finished()
+  const { svg } = pen.finished()
+  const [width, height] = [widthMm, heightMm].map((length) => length.toFixed(3))
+  const box = `0 0 ${inPoints(widthMm)} ${inPoints(heightMm)}`
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="${box}">${svg}</svg>\n`
 }
 
 /** Crosses in the corners where the neighbouring sheets have theirs. */

@@ -1,6 +1,7 @@
 /** Models in GLB (glTF 2.0): y up in metres there, z up here. */
 import { Document, WebIO, type Node, type vec3 as GlbVector } from '@gltf-transform/core'
 import { dot, vec3, type Vec3 } from '#core/geometry/vector'
+import type { ModelBody } from '#core/exchange/drawing/stageModel'
 import type { ModelPart } from '#core/exchange/mvr/writeRig'
 
 /** More corners than this are thinned out to those that lie outermost in many directions. */
@@ -85,16 +86,45 @@ function direction(i: number): Vec3 {
 /** A model of parts, each a mesh of its own. */
 export async function glbOf(parts: readonly ModelPart[]): Promise<Uint8Array> {
   const document = new Document()
-  const buffer = document.createBuffer()
+  document.createBuffer()
   const scene = document.createScene()
-  for (const { name, faces } of parts) {
-    const triangles = faces.flatMap(({ corners }) => fan(corners))
-    const positions = new Float32Array(triangles.flatMap(({ x, y, z }) => [x, z, -y]))
-    const accessor = document.createAccessor().setType('VEC3').setArray(positions).setBuffer(buffer)
-    const mesh = document.createMesh(name).addPrimitive(document.createPrimitive().setAttribute('POSITION', accessor))
-    scene.addChild(document.createNode(name).setMesh(mesh))
-  }
+  for (const { name, faces } of parts)
+    scene.addChild(
+      meshNode(
+        document,
+        name,
+        faces.map(({ corners }) => corners),
+      ),
+    )
   return new WebIO().writeBinary(document)
+}
+
+/** A model of bodies in a node for each layer. */
+export async function glbOfBodies(bodies: readonly ModelBody[]): Promise<Uint8Array> {
+  const document = new Document()
+  document.createBuffer()
+  const scene = document.createScene()
+  const layers = new Map<string, Node>()
+  for (const { name, layer, faces } of bodies) {
+    const node = layers.get(layer) ?? document.createNode(layer)
+    layers.set(layer, node)
+    node.addChild(meshNode(document, name, faces))
+  }
+  for (const node of layers.values()) scene.addChild(node)
+  return new WebIO().writeBinary(document)
+}
+
+/** A node with the triangles of some convex faces, z upwards here and y there. */
+function meshNode(document: Document, name: string, faces: readonly (readonly Vec3[])[]): Node {
+  const [buffer] = document.getRoot().listBuffers()
+  const positions = new Float32Array(faces.flatMap(fan).flatMap(({ x, y, z }) => [x, z, -y]))
+  const accessor = document
+    .createAccessor()
+    .setType('VEC3')
+    .setArray(positions)
+    .setBuffer(buffer ?? null)
+  const mesh = document.createMesh(name).addPrimitive(document.createPrimitive().setAttribute('POSITION', accessor))
+  return document.createNode(name).setMesh(mesh)
 }
 
 /** A convex face as triangles from its first corner. */

@@ -1,4 +1,5 @@
 /** A rig file made by hand comes into the demo, item by item; the demo's own goes out and finds itself again. */
+import { readFileSync } from 'node:fs'
 import { expect, expectAccessible, test } from './app'
 
 test('looks into a rig file, places it by two points, takes what is chosen, and finds its own again', async ({
@@ -31,7 +32,7 @@ test('looks into a rig file, places it by two points, takes what is chosen, and 
   await dialog.getByRole('button', { name: /^Take/ }).last().click()
   await expect(dialog).toBeHidden()
   const undo = showPage.getByRole('button', { name: /^Undo/ })
-  await expect(undo).toContainText('take 1 type, 1 hang, 2 fixtures, 1 target and 1 set piece from a rig file')
+  await expect(undo).toContainText('take 1 type, 1 hang, 2 fixtures, 1 target and 1 set piece from a file')
   await expect(showPage.getByRole('img', { name: /^Hang Mast/ })).toHaveCount(1)
 
   const download = showPage.waitForEvent('download')
@@ -45,4 +46,50 @@ test('looks into a rig file, places it by two points, takes what is chosen, and 
   await dialog.getByRole('button', { name: 'Cancel' }).click()
   await undo.click()
   await expect(showPage.getByRole('img', { name: /^Hang Mast/ })).toHaveCount(0)
+})
+
+test('a drawing of the set comes in by layers, as large as two places say; the stage goes out', async ({
+  showPage,
+}) => {
+  const dialog = showPage.getByRole('dialog')
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  await showPage.getByRole('menuitem', { name: 'Open a rig file or a drawing' }).click()
+  await dialog.getByLabel('Choose the file').setInputFiles('tests/files/wharf.obj')
+  const items = dialog.getByRole('region', { name: 'What comes in' })
+  await expect(items.getByText('2.00, 2.50, 0.00 m')).toBeVisible()
+  await dialog.getByRole('button', { name: 'ft', exact: true }).click()
+  await expect(items.getByText('0.61, 0.76, 0.00 m')).toBeVisible()
+  await expect(dialog.getByRole('textbox', { name: 'Scale' })).toHaveValue('0.3048')
+  for (const [i, [corner, x, y]] of [
+    ['Ramp, corner 1', '4', '5'],
+    ['Ramp, corner 2', '4', '6'],
+  ].entries()) {
+    await dialog.getByLabel(i === 0 ? 'First place' : 'Second place').selectOption({ label: corner ?? '' })
+    for (const [axis, metres] of [
+      ['x', x],
+      ['y', y],
+    ] as const) {
+      const field = dialog.getByRole('textbox', { name: `Stage ${axis}` }).nth(i)
+      await field.fill(metres ?? '')
+      await field.press('Enter')
+    }
+  }
+  await expect(dialog.getByRole('textbox', { name: 'Scale' })).toHaveValue('0.5')
+  await expectAccessible(showPage)
+  await items.getByRole('checkbox', { name: 'set piece Post: new' }).uncheck()
+  await dialog.getByRole('button', { name: 'Take 1' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(showPage.getByRole('button', { name: /^Undo/ })).toContainText('take 1 set piece from a file')
+
+  for (const [as, head] of [
+    ['DXF', /^0\r\nSECTION/],
+    ['GLB', /^glTF/],
+    ['SVG', /^<\?xml[\s\S]*Ramp/],
+  ] as const) {
+    const download = showPage.waitForEvent('download')
+    await showPage.getByRole('button', { name: /show menu/ }).click()
+    await showPage.getByRole('menuitem', { name: `Write the stage as ${as}` }).click()
+    expect(readFileSync(await (await download).path(), 'latin1')).toMatch(head)
+    await showPage.keyboard.press('Escape')
+  }
 })

@@ -33,7 +33,7 @@ const summary = computed(() => {
   if (!known) return 'Nothing read yet.'
   const parts = [`${counted(taken.value.length, 'thing')} of ${items.value.length} will come in`]
   if (known.same > 0) parts.push(`${counted(known.same, 'fixture')} just as in the show`)
-  if (known.missing.length > 0 && hasPlaces.value)
+  if (known.missing.length > 0 && hasPlaces.value && !reading.value?.drawing)
     parts.push(`${counted(known.missing.length, 'fixture')} of the show not in the file, which stay`)
   return `${parts.join('; ')}.`
 })

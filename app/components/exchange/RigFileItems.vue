@@ -20,7 +20,12 @@ const NAMES = {
   'set piece': 'Set pieces',
 } as const
 const KINDS = ['type', 'hang', 'fixture', 'target', 'set piece'] as const
-type Shown = (typeof KINDS)[number] | 'all' | 'notes'
+/** Layers are told apart where set pieces stand in several. */
+type Shown = (typeof KINDS)[number] | 'all' | 'notes' | `layer ${string}`
+const layers = computed(() => {
+  const known = new Set(props.items.flatMap(({ layer }) => layer ?? []))
+  return known.size > 1 ? [...known].sort() : []
+})
 const shown = ref<Shown>('all')
 const tabs = computed(() => [
   { key: 'all' as const, name: 'All', count: props.items.length },
@@ -29,9 +34,18 @@ const tabs = computed(() => [
     name: NAMES[key],
     count: props.items.filter(({ kind }) => kind === key).length,
   })).filter(({ count }) => count > 0),
+  ...layers.value.map((layer) => ({
+    key: `layer ${layer}` as const,
+    name: layer || 'in no layer',
+    count: props.items.filter((item) => item.layer === layer).length,
+  })),
   { key: 'notes' as const, name: 'Said of it', count: props.notes.length },
 ])
-const rows = computed(() => props.items.filter(({ kind }) => shown.value === 'all' || kind === shown.value))
+const rows = computed(() =>
+  props.items.filter(
+    ({ kind, layer }) => shown.value === 'all' || kind === shown.value || `layer ${layer ?? ''}` === shown.value,
+  ),
+)
 const WHAT = {
   new: 'new',
   place: 'elsewhere',

@@ -8,6 +8,7 @@ import { showRecordOf, type Show } from '#core/show/show'
 import { request } from '../../session/request'
 import { showList } from '../../session/responses'
 import { useTheme } from '../../composables/shell/useTheme'
+import { STAGE_FILES } from '#core/exchange/drawing/stageFiles'
 import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { framePainted } from '../../session/afterNextFrame'
@@ -132,6 +133,19 @@ const item = (active: boolean) => [
           >Write the rig to a file (MVR)</a
         ></MenuItem
       >
+      <div class="flex items-center">
+        <span class="flex-1 px-2 text-mist">Write the stage as</span>
+        <MenuItem v-for="as in STAGE_FILES" :key="as" v-slot="{ active }"
+          ><a
+            :href="`/api/shows/${show.id}/stage?as=${as}`"
+            download
+            :aria-label="`Write the stage as ${as.toUpperCase()}`"
+            class="rounded-md px-2 py-1"
+            :class="active ? 'bg-plank-2' : ''"
+            >{{ as.toUpperCase() }}</a
+          ></MenuItem
+        >
+      </div>
       <MenuItem v-slot="{ active }"
         ><button type="button" :class="item(active)" @click="dialogs.open = 'history'">
           {{ DIALOG_NAMES.history }}

@@ -69,7 +69,7 @@ export const takeRig = command({
       putTargets(show, draft, taken.targets) ??
       putPieces(show, draft, taken.pieces, newId) ??
       namedTwice(draft)
-    return refusal ?? done(draft, `take ${inWords(taken)} from a rig file`)
+    return refusal ?? done(draft, `take ${inWords(taken)} from a file`)
   },
 })
 

@@ -100,6 +100,7 @@ function piecePlanned(show: Show, { read, id, name, isKnown }: Named<ReadPiece>)
     kind: 'set piece',
     name,
     what,
+    layer: layer ?? '',
     before: from,
     after: metresText(position),
     suggested: true,

@@ -7,6 +7,8 @@ export interface RigItem {
   readonly kind: 'type' | 'hang' | 'fixture' | 'target' | 'set piece'
   readonly name: string
   readonly what: RigAspect
+  /** Of a set piece; empty for one in none. */
+  readonly layer?: string
   readonly before: string
   readonly after: string
   /** Whether it is taken unless a person says otherwise. */
