@@ -77,23 +77,25 @@ const all = computed(() => rows.value.length > 0 && rows.value.every(props.isTak
 
 <template>
   <div class="flex min-h-0 flex-col">
-    <div class="flex flex-wrap gap-1 border-b border-rule px-3 py-2" role="tablist" aria-label="Kinds of things">
-      <button
-        v-for="tab in tabs"
-        :key="tab.key"
-        type="button"
-        role="tab"
-        class="chip px-2 py-0.5"
-        :class="shown === tab.key ? 'border-kelp font-semibold text-sail' : 'text-mist'"
-        :aria-selected="shown === tab.key"
-        @click="shown = tab.key"
-      >
-        {{ tab.name }} <span class="text-haze">{{ tab.count }}</span>
-      </button>
+    <div class="flex items-start gap-1 border-b border-rule px-3 py-2">
+      <div class="flex flex-1 flex-wrap gap-1" role="tablist" aria-label="Kinds of things">
+        <button
+          v-for="tab in tabs"
+          :key="tab.key"
+          type="button"
+          role="tab"
+          class="chip px-2 py-0.5"
+          :class="shown === tab.key ? 'border-kelp font-semibold text-sail' : 'text-mist'"
+          :aria-selected="shown === tab.key"
+          @click="shown = tab.key"
+        >
+          {{ tab.name }} <span class="text-haze">{{ tab.count }}</span>
+        </button>
+      </div>
       <button
         v-if="shown !== 'notes' && rows.length"
         type="button"
-        class="chip ml-auto px-2 py-0.5"
+        class="chip px-2 py-0.5"
         @click="emit('take', rows, !all)"
       >
         {{ all ? 'Leave all these' : 'Take all these' }}
