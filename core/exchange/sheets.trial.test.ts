@@ -7,7 +7,7 @@ import { seeds, Tally } from '../../tests/support/rounds'
 import { faultsIn } from '../show/soundness'
 import { PALETTE_COLUMNS, paletteRows, readPaletteCells } from './paletteCells'
 import { knownPalettes, portablePalettes } from './paletteSheet'
-import { readTable, rowsTogether } from './tables'
+import { readTables, rowsTogether } from './tables'
 
 const tally = new Tally('Sheets with odd cells')
 const { show } = richDesk()
@@ -39,9 +39,9 @@ it('what a show is made of, from them are taken as read, or refused by line', ()
   for (const seed of seeds(60)) {
     const random = randomFrom(seed)
     const cells = mutatedCells(TABLES[Math.floor(random() * TABLES.length)] ?? RIG, random)
-    const reading = readTable(cells, show)
-    if (reading.kind === 'unknown') {
-      expect(reading.message).toMatch(/\.$/)
+    const [reading] = readTables(show, [cells])
+    if (reading === undefined || reading.kind === 'unknown') {
+      expect(reading?.message).toMatch(/\.$/)
       tally.count('tables refused')
       continue
     }

@@ -28,12 +28,6 @@ interface RowsOf extends Record<TableKind, unknown> {
 
 export type TableReading = UnknownTable | { [K in TableKind]: { readonly kind: K } & Read<RowsOf[K]> }[TableKind]
 
-/** Reads one table against a show. `list` is where cues would go; null for its first. */
-export function readTable(cells: Cells, show: Show, list: CueListId | null = null): TableReading {
-  const found = headed(cells)
-  return found.kind === 'unknown' ? found : readRows(found, show, list)
-}
-
 function readRows({ kind, reader }: Headed, show: Show, list: CueListId | null): TableReading {
   switch (kind) {
     case 'hangs':
@@ -87,7 +81,7 @@ export function rowsTogether(readings: readonly TableReading[]): TableRows {
   return together
 }
 
-/** Reads tables in whichever order they were given; the readings come in that order. */
+/** Reads tables in whichever order they were given; the readings come in that order. `list` is where cues would go; null for the first. */
 export function readTables(show: Show, tables: readonly Cells[], list: CueListId | null = null): TableReading[] {
   const readings = new Map<number, TableReading>()
   const found = tables.map(headed)

@@ -12,6 +12,10 @@ export interface Distribution {
   readonly parts: readonly (readonly number[])[]
 }
 
+/** Whether each is larger than the one before it. */
+export const isRising = (values: readonly number[]): boolean =>
+  values.every((value, i) => i === 0 || value > (values[i - 1] ?? 0))
+
 /** Where a value lies between rising ones: the index of the lower, and the part of the way to the next. */
 function between(rising: readonly number[], value: number): { readonly low: number; readonly part: number } {
   let [low, high] = [0, rising.length - 1]

@@ -37,7 +37,7 @@ const takenFixture = entities.fixturePlace.omit({ venue: true, fixture: true }).
   /** By name; null for a fixture without a type. */
   mode: z.string().max(120).nullable(),
 })
-const takenTarget = targetRow.extend({ target: targetId })
+const takenTarget = targetRow.omit({ on: true }).extend({ target: targetId })
 const takenPiece = entities.setPiece.omit({ layer: true }).extend({
   setPiece: setPieceId,
   /** By name; a new layer where there is none of it. */

@@ -2,6 +2,7 @@
  * EULUMDAT (1990): photometry as text, one value a line in a fixed order. Light is told in candela for
  * each 1000 lumen of the lamps; of planes that are as others only the first ones stand in it.
  */
+import { isRising } from '../../light/distribution'
 import type { TextReading } from './ies'
 import { mirrored, whole, type Planes } from './symmetry'
 
@@ -54,7 +55,6 @@ export function readEulumdat(text: string): TextReading {
 }
 
 const isCount = (value: number, most: number) => Number.isInteger(value) && value >= 1 && value <= most
-const isRising = (values: readonly number[]) => values.every((value, i) => i === 0 || value > (values[i - 1] ?? 0))
 
 /** Which planes stand in the file, by its symmetry. */
 function toldPlanes(symmetry: number, count: number): { readonly from: number; readonly many: number } {

@@ -5,6 +5,7 @@
  * angles, the horizontal ones, and candela by horizontal angle.
  */
 import { DEGREE } from '../../geometry/rotation'
+import { isRising } from '../../light/distribution'
 import type { CandelaGrid } from './grid'
 import { mirrored, whole, type Planes } from './symmetry'
 
@@ -73,8 +74,6 @@ function badCount(count: number, what: string): string | null {
   if (Number.isInteger(count) && count >= 1 && count <= MOST_ANGLES) return null
   return `It says it has ${count} ${what} angles; 1 to ${MOST_ANGLES} are read.`
 }
-
-const isRising = (values: readonly number[]) => values.every((value, i) => i === 0 || value > (values[i - 1] ?? 0))
 
 function keywordsIn(lines: readonly string[]) {
   const said = new Map<string, string>()

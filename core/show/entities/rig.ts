@@ -3,6 +3,7 @@ import { z } from 'zod'
 import { attributeId, kindOf, numberAttributeId, inCatalogueOrder } from '../../attributes/attribute'
 import { colourPart } from '../../attributes/colourPart'
 import { WHEEL_KINDS } from '../../attributes/catalogue'
+import { isRising } from '../../light/distribution'
 import { GOBO_PATTERNS } from '../../light/goboOpenings'
 import * as ids from '../ids'
 import { degrees, metres, point } from '../values'
@@ -19,12 +20,11 @@ const axis = z
     reversed: z.boolean(),
   })
   .refine((a) => a.min < a.max, 'the lower stop must lie below the upper one')
-const rising = (values: readonly number[]) => values.every((value, i) => value > (values[i - 1] ?? -1))
 /** Light by direction as it was measured: see `core/light/distribution`. */
 const measured = z
   .strictObject({
-    planes: z.array(z.number().min(0).lt(360)).min(1).max(16).refine(rising, 'planes must rise'),
-    off: z.array(z.number().min(0).max(180)).min(2).max(64).refine(rising, 'angles must rise'),
+    planes: z.array(z.number().min(0).lt(360)).min(1).max(16).refine(isRising, 'planes must rise'),
+    off: z.array(z.number().min(0).max(180)).min(2).max(64).refine(isRising, 'angles must rise'),
     parts: z.array(z.array(z.number().min(0).max(1))),
   })
   .refine(({ off }) => off[0] === 0, 'the first angle is on the axis, 0')
