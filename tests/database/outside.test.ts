@@ -145,10 +145,11 @@ it('controls go, recall, nudge and fade, are told what happens, and outlive a fl
   })
   await vi.waitFor(() => expect(told.map(([address]) => address)).toContain('/fixture/33/place'), PATIENCE)
   expect([...live.show.all.handValue.values()].filter(({ person }) => person === ANNA).length).toBeGreaterThan(3)
-  for (let level = 0; level <= 100; level += 1) await desk.send('/list/1/master', level / 100)
+  // It ends elsewhere than it stands: of what comes at once only the last is done and told.
+  for (let level = 0; level <= 80; level += 1) await desk.send('/list/1/master', level / 100)
   // Cues that come by themselves are told in between.
   const lastMaster = () => told.findLast(([address]) => address === '/list/1/master')?.[1]
-  await vi.waitFor(() => expect(lastMaster()).toBeCloseTo(1), PATIENCE)
+  await vi.waitFor(() => expect(lastMaster()).toBeCloseTo(0.8), PATIENCE)
 
   const controls = (await house.controls(id)) ?? expect.fail('the demo is there')
   const flood = createSocket('udp4')
