@@ -93,7 +93,7 @@ export function readTables(show: Show, tables: readonly Cells[], list: CueListId
       readings.set(i, reading)
       staged = withRows(staged, rowsOf(reading), list, i)
     }
-  return found.map((one, i) => readings.get(i) ?? (one.kind === 'unknown' ? one : { kind: 'unknown', message: '' }))
+  return found.flatMap((one, i) => (one.kind === 'unknown' ? one : (readings.get(i) ?? [])))
 }
 
 /** Whoever asks makes no difference to what tables bring. */

@@ -38,7 +38,7 @@ async function drawnIn(bytes: Uint8Array, name: string, up: Up, notes: Notes): P
 }
 
 function thingsOfDxf(text: string, notes: Notes): Drawn {
-  if (text.startsWith('AutoCAD Binary')) throw new NotReadable('it is a binary DXF file: write it as text')
+  if (text.includes('\0')) throw new NotReadable('it is a binary DXF file: write it as text')
   const broken = brokenDxf(text)
   if (broken) throw new NotReadable(broken)
   const document = dxfDocument.safeParse(parsed(() => new DxfParser().parseSync(text), 'DXF'))

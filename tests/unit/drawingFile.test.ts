@@ -90,7 +90,7 @@ describe('a drawing of a set', () => {
   it.each([
     ['x.dxf', 'hello', 'no whole DXF file'],
     ['x.dxf', '0\nSECTION\n2\nHEADER\n0\nENDSEC\n0\nEOF\n', 'no entities'],
-    ['x.dxf', 'AutoCAD Binary DXF', 'binary'],
+    ['x.dxf', 'Binary DXF\r\n\0', 'binary'],
     ['x.glb', 'glTF', 'no whole GLB'],
   ])('%s that cannot be used says why', async (name, text, why) => {
     await expect(readDrawingFile(new TextEncoder().encode(text), name, 'y')).rejects.toThrow(why)
