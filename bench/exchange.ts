@@ -1,7 +1,8 @@
 /** Files of other programs: read, compared with a show, and written. */
 import { writeType } from '#core/exchange/gdtf/writeType'
 import { rigPlan } from '#core/exchange/mvr/rigPlan'
-import { readRigFile, writeRigFile } from '../server/exchange/rigFile'
+import { readRigFile } from '../server/exchange/rigFile'
+import { writeRigFile } from '../server/exchange/writeRigFile'
 import { generateShow } from './generate'
 import { line } from './measure'
 
@@ -9,7 +10,7 @@ import { line } from './measure'
 export async function benchExchange(): Promise<void> {
   const show = generateShow(1000, 1)
   const start = performance.now()
-  const file = await writeRigFile(show)
+  const file = await writeRigFile(show, new Map())
   const written = performance.now()
   const reading = await readRigFile(file, 'bench.mvr')
   const read = performance.now()

@@ -22,5 +22,6 @@ export const THREADS = {
   restoreThread: 'server/exchange/restoreThread.ts',
   versionThread: 'server/exchange/versionThread.ts',
   rigThread: 'server/exchange/rigThread.ts',
+  writeRigThread: 'server/exchange/writeRigThread.ts',
   standIn: 'server/standIn/program.ts',
 } as const

@@ -70,6 +70,7 @@ import { mergePalettes } from './palettes/mergePalettes'
 import { deleteSetPiece } from './venue/deleteSetPiece'
 import { deleteTarget } from './venue/deleteTarget'
 import { deleteType } from './rig/deleteType'
+import { forgetFile } from './rig/forgetFile'
 import { deleteWorkingSet } from './selection/deleteWorkingSet'
 import { dropPalette } from './palettes/dropPalette'
 import { keepPalette } from './palettes/keepPalette'
@@ -244,6 +245,7 @@ const CHANGES = {
   deleteSetPiece,
   deleteTarget,
   deleteType,
+  forgetFile,
   deleteWorkingSet,
   dropPalette,
   extendToGroup,

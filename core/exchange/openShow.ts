@@ -1,6 +1,7 @@
 /** A show as plain JSON that any program can read, and what that JSON is, as a JSON Schema. */
 import { z } from 'zod'
 import { plainCollections } from '../history/collections'
+import { digest } from '../show/entities'
 import { declarationOf, KINDS, schemaOf } from '../show/kinds'
 import type { Show } from '../show/show'
 import { SHOW_FORMAT, SHOW_FORMAT_VERSION, showFileHead } from './showFile'
@@ -23,6 +24,10 @@ export function openShowSchema(): object {
     name: z.string().describe('the name of the show, for people'),
     madeAt: z.iso.datetime(),
     contents: z.object(Object.fromEntries(kinds)),
+    files: z
+      .record(digest, z.string())
+      .optional()
+      .describe('the files the show keeps: what is in them in base 64, each under its SHA-256'),
   })
   // What only code can tell, as which attributes there are, is any text there.
   return z.toJSONSchema(document, { unrepresentable: 'any' })

@@ -11,8 +11,8 @@
  * A hang is a straight line through its middle. A fixture on it has `along` (signed distance on
  * the line), `out` (level, square to the line's yaw) and `drop` (straight down).
  */
-import { add, ORIGIN, type Vec3 } from './vector'
-import { composed, DEGREE, rotate, rotation, type Rotation } from './rotation'
+import { add, ORIGIN, subtract, type Vec3 } from './vector'
+import { composed, DEGREE, rotate, rotation, transposed, unrotate, type Rotation } from './rotation'
 
 /** Where a hang stands in one venue: metres and degrees. `rise` 0 is a bar, 90 a boom. */
 export interface HangPlace {
@@ -78,5 +78,13 @@ export function within(outer: Frame, inner: Frame): Frame {
   return {
     origin: add(outer.origin, rotate(outer.rotation, inner.origin)),
     rotation: composed(outer.rotation, inner.rotation),
+  }
+}
+
+/** A frame as it is seen from another one: what `within` puts back. */
+export function seenFrom(outer: Frame, frame: Frame): Frame {
+  return {
+    origin: unrotate(outer.rotation, subtract(frame.origin, outer.origin)),
+    rotation: composed(transposed(outer.rotation), frame.rotation),
   }
 }

@@ -77,6 +77,18 @@ export function composed(a: Rotation, b: Rotation): Rotation {
   return rotationOf(x, y, z)
 }
 
+/** The rotation that takes another one back. */
+export function transposed(r: Rotation): Rotation {
+  return { xx: r.xx, xy: r.yx, xz: r.zx, yx: r.xy, yy: r.yy, yz: r.zy, zx: r.xz, zy: r.yz, zz: r.zz }
+}
+
+/** How far one rotation is turned from another, degrees: by the trace of what leads from one to the other. */
+export function turnBetween(a: Rotation, b: Rotation): number {
+  const r = composed(transposed(a), b)
+  const sine = Math.hypot(r.zy - r.yz, r.xz - r.zx, r.yx - r.xy) / 2
+  return Math.atan2(sine, (r.xx + r.yy + r.zz - 1) / 2) / DEGREE
+}
+
 /** The rotation whose columns are the images of the three axes, as they are. */
 export function rotationOf(x: Vec3, y: Vec3, z: Vec3): Rotation {
   return { xx: x.x, xy: y.x, xz: z.x, yx: x.y, yy: y.y, yz: z.y, zx: x.z, zy: y.z, zz: z.z }

@@ -6,6 +6,7 @@ import type { EntityOf } from './kinds'
 
 export { DIMMER_CURVES, plainChannel } from './entities/channels'
 export * from './entities/cues'
+export * from './entities/keptFiles'
 export * from './entities/outputs'
 export * from './entities/outside'
 export * from './entities/palettes'
@@ -38,6 +39,8 @@ export type FixtureCorrection = EntityOf['fixtureCorrection']
 export type Pass = EntityOf['pass']
 export type PassStep = EntityOf['passStep']
 export type PassCheck = EntityOf['passCheck']
+export type RigFile = EntityOf['rigFile']
+export type TypeFile = EntityOf['typeFile']
 export type Print = EntityOf['print']
 export type Cue = EntityOf['cue']
 export type CueList = EntityOf['cueList']

@@ -19,6 +19,7 @@ import {
   touchUpId,
 } from './compositeIds'
 import * as cues from './entities/cues'
+import * as keptFiles from './entities/keptFiles'
 import * as outputs from './entities/outputs'
 import * as outside from './entities/outside'
 import * as palettes from './entities/palettes'
@@ -65,12 +66,26 @@ const DECLARED = {
     unique: ['type', 'name'],
     partOf: 'type',
   }),
+  typeFile: kind(keptFiles.typeFile, {
+    words: ['file of a type', 'files of types'],
+    table: 'type_file',
+    register: 'whole',
+    references: { type: goesWith('fixtureType') },
+    id: ({ type }) => type,
+    partOf: 'type',
+  }),
   venue: kind(stage.venue, {
     words: ['venue', 'venues'],
     table: 'venue',
     register: 'fields',
     references: {},
     unique: ['name'],
+  }),
+  rigFile: kind(keptFiles.rigFile, {
+    words: ['rig file', 'rig files'],
+    table: 'rig_file',
+    register: 'whole',
+    references: { venue: goesWith('venue') },
   }),
   hang: kind(rig.hang, {
     words: ['hang', 'hangs'],

@@ -7,6 +7,7 @@ import { showId, type CommandId, type ShowId } from '#core/show/ids'
 import { emptyShow, type Collections, type Show } from '#core/show/show'
 import { checkKeys, insertMany, putOffKeys, upsertMany } from './bulk'
 import type { Row } from './columns'
+import { putFiles } from './fileRepository'
 import { columnNames, rowReader, tableName, toRow } from './tables'
 
 /** Ids sent in one statement; PostgreSQL takes at most 65,535 parameters. */
@@ -156,10 +157,15 @@ async function writeKind<K extends Kind>(
   await upsertMany(transaction, table, rows)
 }
 
-/** Writes a whole show that was made elsewhere, such as the demo. */
-export async function writeWholeShow(transaction: Knex.Transaction, show: Show): Promise<void> {
+/** Writes a whole show that was made elsewhere, such as the demo, with the files it keeps. */
+export async function writeWholeShow(
+  transaction: Knex.Transaction,
+  show: Show,
+  files: Iterable<Uint8Array> = [],
+): Promise<void> {
   const isPutOff = await putOffKeys(transaction)
   await createShowRow(transaction, show.id)
+  await putFiles(transaction, show.id, files)
   for (const kind of KINDS) await insertKind(transaction, show, kind)
   if (isPutOff) await checkKeys(transaction, show.id)
 }

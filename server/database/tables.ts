@@ -38,6 +38,7 @@ const SPECIAL: { readonly [K in Kind]?: { readonly [F in keyof EntityOf[K]]?: Co
   cueNote: { at: whole('at') },
   tracking: { origin: point('origin') },
   print: { at: whole('at') },
+  rigFile: { at: whole('at'), shift: point('shift') },
   sighting: { place: point('place'), at: whole('at') },
   cueList: { number: decimal('number'), pausedAt: whole('paused_at') },
   cue: { number: decimal('number') },

@@ -2,7 +2,7 @@
 import { Document, WebIO, type Node, type vec3 as GlbVector } from '@gltf-transform/core'
 import { dot, vec3, type Vec3 } from '#core/geometry/vector'
 import type { ModelBody } from '#core/exchange/drawing/stageModel'
-import type { ModelPart } from '#core/exchange/mvr/writeRig'
+import type { ModelPart } from '#core/exchange/mvr/writtenModels'
 
 /** More corners than this are thinned out to those that lie outermost in many directions. */
 const MOST_CORNERS = 2000

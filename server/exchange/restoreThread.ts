@@ -8,6 +8,7 @@ import { readShowDocument } from '#core/exchange/showFile'
 import { showId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { databaseFault } from '../database/faults'
+import { digestOf } from '../database/fileRepository'
 import { writeWholeShow } from '../database/showRepository'
 import type { Restored } from './restore'
 
@@ -28,10 +29,21 @@ async function unpacked(file: Uint8Array): Promise<unknown> {
   }
 }
 
-async function written(show: Show, database: string): Promise<Restored> {
+/** The files a show keeps, or the name of the first that is not there whole. */
+function filesFor({ all }: Show, carried: Readonly<Record<string, string>>): Uint8Array[] | string {
+  const files = new Map<string, Uint8Array>()
+  for (const { name, digest, size } of [...all.rigFile.values(), ...all.typeFile.values()]) {
+    const bytes = files.get(digest) ?? Buffer.from(carried[digest] ?? '', 'base64')
+    if (bytes.length !== size || digestOf(bytes) !== digest) return name
+    files.set(digest, bytes)
+  }
+  return [...files.values()]
+}
+
+async function written(show: Show, files: readonly Uint8Array[], database: string): Promise<Restored> {
   const knex = createKnex({ client: 'pg', connection: database, pool: { min: 0, max: 1 } })
   try {
-    await knex.transaction((transaction) => writeWholeShow(transaction, show))
+    await knex.transaction((transaction) => writeWholeShow(transaction, show, files))
     return { kind: 'done' }
   } catch (error) {
     const fault = databaseFault(error)
@@ -48,7 +60,11 @@ async function restored(): Promise<Restored> {
   const damage = isPacked(file) ? 'it does not unpack to what was packed' : 'it is no whole JSON'
   if (document === undefined) return { kind: 'not one', why: `It is damaged: ${damage}.` }
   const read = readShowDocument(document, id)
-  return read.ok ? written(read.show, database) : { kind: 'not one', why: read.message }
+  if (!read.ok) return { kind: 'not one', why: read.message }
+  const files = filesFor(read.show, read.files)
+  if (typeof files === 'string')
+    return { kind: 'not one', why: `It is damaged: the file “${files}” that the show keeps is not whole in it.` }
+  return written(read.show, files, database)
 }
 
 restored().then(

@@ -1,18 +1,14 @@
-/** Rig files and fixture types as zip files: what is in them, and how they are put together. */
+/** Rig files and fixture types as zip files, read. */
 import { NATURAL, readType, type TypeOptions } from '#core/exchange/gdtf/readType'
-import { writeType } from '#core/exchange/gdtf/writeType'
-import type { TypeWithModes } from '#core/commands/shared/typeWithModes'
 import { readRig } from '#core/exchange/mvr/readRig'
 import type { ReadTypeFile, RigReading } from '#core/exchange/mvr/rigReading'
-import { writeRig } from '#core/exchange/mvr/writeRig'
 import { NotReadable } from '#core/exchange/xml/xml'
 import type { Vec3 } from '#core/geometry/vector'
-import type { Show } from '#core/show/show'
-import { glbOf, partsOfGlb } from './glb'
-import { readZip, writeZip } from './zip'
+import { partsOfGlb } from './glb'
+import { readZip } from './zip'
 
-const SCENE = 'GeneralSceneDescription.xml'
-const TYPE = 'description.xml'
+export const SCENE = 'GeneralSceneDescription.xml'
+export const TYPE = 'description.xml'
 
 /** Reads a rig file, or a fixture type by itself; throws NotReadable with the reason. `name` is that of the file. */
 export async function readRigFile(bytes: Uint8Array, name: string, options = NATURAL): Promise<RigReading> {
@@ -20,7 +16,7 @@ export async function readRigFile(bytes: Uint8Array, name: string, options = NAT
   const scene = files.get(SCENE)
   if (!scene) {
     if (!files.has(TYPE)) throw new NotReadable(`it holds neither a scene (${SCENE}) nor a fixture type (${TYPE})`)
-    const types = [readTypeIn(files, name, options)]
+    const types = [readTypeIn(files, { spec: name, entry: '' }, options)]
     return { provider: '', drawing: null, hangs: [], fixtures: [], targets: [], pieces: [], types, notes: [] }
   }
   const notes: RigReading['notes'] = []
@@ -30,14 +26,19 @@ export async function readRigFile(bytes: Uint8Array, name: string, options = NAT
   return { ...reading, notes: [...notes, ...reading.notes] }
 }
 
-const textOf = (bytes: Uint8Array) => new TextDecoder('utf-8').decode(bytes)
+export const textOf = (bytes: Uint8Array) => new TextDecoder('utf-8').decode(bytes)
 
-function readTypeIn(files: ReadonlyMap<string, Uint8Array>, spec: string, options: TypeOptions): ReadTypeFile {
+function readTypeIn(
+  files: ReadonlyMap<string, Uint8Array>,
+  { spec, entry }: Pick<ReadTypeFile, 'spec' | 'entry'>,
+  options: TypeOptions,
+): ReadTypeFile {
   const description = files.get(TYPE)
   if (!description) throw new NotReadable(`it holds no ${TYPE}`)
   const { types, id, notes } = readType(textOf(description), options)
   return {
     spec: spec.slice(0, 200),
+    entry: entry.slice(0, 200),
     id,
     notes: [...notes],
     types: types.map(({ type, breaks }) => ({
@@ -48,7 +49,7 @@ function readTypeIn(files: ReadonlyMap<string, Uint8Array>, spec: string, option
 }
 
 /** A type or model that cannot be read is told of, and what uses it does without. */
-async function typesIn(
+export async function typesIn(
   files: ReadonlyMap<string, Uint8Array>,
   notes: RigReading['notes'],
   options: TypeOptions,
@@ -57,7 +58,7 @@ async function typesIn(
   for (const [file, bytes] of files) {
     if (!/\.gdtf$/i.test(file)) continue
     try {
-      types.push(readTypeIn(await readZip(bytes, (inside) => inside === TYPE), file, options))
+      types.push(readTypeIn(await readZip(bytes, (inside) => inside === TYPE), { spec: file, entry: file }, options))
     } catch (error) {
       notes.push({ about: file, message: `cannot be read: ${reasonOf(error)}`, severity: 'lost' })
     }
@@ -65,7 +66,7 @@ async function typesIn(
   return types
 }
 
-async function modelsIn(
+export async function modelsIn(
   files: ReadonlyMap<string, Uint8Array>,
   notes: RigReading['notes'],
 ): Promise<Map<string, (readonly Vec3[])[]>> {
@@ -85,17 +86,4 @@ async function modelsIn(
 export function reasonOf(error: unknown): string {
   if (error instanceof NotReadable) return error.message
   throw error
-}
-
-export async function writeTypeFile(type: TypeWithModes, id: string): Promise<Uint8Array> {
-  return writeZip(new Map([[TYPE, new TextEncoder().encode(writeType(type, id))]]))
-}
-
-/** The rig of the venue in play as one file. */
-export async function writeRigFile(show: Show): Promise<Uint8Array> {
-  const { scene, types, models } = writeRig(show)
-  const files = new Map<string, Uint8Array>([[SCENE, new TextEncoder().encode(scene)]])
-  for (const [file, { type, id }] of types) files.set(file, await writeTypeFile(type, id))
-  for (const [file, parts] of models) files.set(file, await glbOf(parts))
-  return writeZip(files)
 }

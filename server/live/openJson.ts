@@ -3,11 +3,13 @@ import { Readable } from 'node:stream'
 import { showFileHead } from '#core/exchange/showFile'
 import { KINDS } from '#core/show/kinds'
 import type { Show } from '#core/show/show'
+import type { StoredFiles } from '../database/fileRepository'
+import { filesInJson } from './filesInJson'
 
 /** So many records are written at a time. */
 const AT_A_TIME = 500
 
-function* written(show: Show, madeAt: string): Generator<string> {
+function* written(show: Show, files: StoredFiles, madeAt: string): Generator<string> {
   yield `${JSON.stringify(showFileHead(show, madeAt)).slice(0, -1)},"contents":{`
   for (const [nth, kind] of KINDS.entries()) {
     yield `${nth > 0 ? ',\n' : ''}${JSON.stringify(kind)}:[`
@@ -18,10 +20,12 @@ function* written(show: Show, madeAt: string): Generator<string> {
     }
     yield ']'
   }
-  yield '}}\n'
+  yield '}'
+  yield* filesInJson(files)
+  yield '}\n'
 }
 
-/** What `openShowDocument` is, as text in UTF-8. */
-export function openJson(show: Show, madeAt: string): Readable {
-  return Readable.from(written(show, madeAt))
+/** What `openShowDocument` is, with the files the show keeps, as text in UTF-8. */
+export function openJson(show: Show, files: StoredFiles, madeAt: string): Readable {
+  return Readable.from(written(show, files, madeAt))
 }

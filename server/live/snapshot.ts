@@ -4,6 +4,8 @@ import { showFileHead } from '#core/exchange/showFile'
 import { ColumnWriter } from '#core/history/compact'
 import { KINDS, type Kind } from '#core/show/kinds'
 import type { Show } from '#core/show/show'
+import type { StoredFiles } from '../database/fileRepository'
+import { filesInJson } from './filesInJson'
 import { gzipOf, gzipPart, type GzipPart } from './gzipParts'
 
 /** Others get their turn after so long, milliseconds. */
@@ -75,12 +77,18 @@ export interface ShowHolder {
 
 const kept = new WeakMap<ShowHolder, Snapshots>()
 
-/** A show that is or was that of `live`, as the last field of a compressed JSON record; `head` are the other fields. */
-export async function compressed(live: ShowHolder, show: Show, head: object, field: string): Promise<Buffer> {
+/** A show that is or was that of `live`, in one field of a compressed JSON record after those of `head`; `rest` stands behind it. */
+async function compressed(
+  live: ShowHolder,
+  show: Show,
+  head: object,
+  field: string,
+  rest: readonly GzipPart[] = [],
+): Promise<Buffer> {
   const snapshots = kept.get(live) ?? new Snapshots()
   kept.set(live, snapshots)
   const begin = gzipPart(`${JSON.stringify(head).slice(0, -1)},"${field}":{"columns":{`)
-  return gzipOf([await begin, ...(await snapshots.parts(show)), await gzipPart('}}}')])
+  return gzipOf([await begin, ...(await snapshots.parts(show)), await gzipPart('}}'), ...rest, await gzipPart('}')])
 }
 
 /** The show as it is, for a page. */
@@ -89,9 +97,11 @@ export function snapshotOf(live: ShowHolder): Promise<Buffer> {
   return compressed(live, show, { id: show.id, revision }, 'all')
 }
 
-/** The show as it is, as a back-up; `madeAt` is an instant as text. */
-export function backupOf(live: ShowHolder, madeAt: string): Promise<Buffer> {
-  return compressed(live, live.show, showFileHead(live.show, madeAt), 'contents')
+/** A show that is or was that of `live`, with the files it keeps, as a back-up; `madeAt` is an instant as text. */
+export async function backupOf(live: ShowHolder, show: Show, files: StoredFiles, madeAt: string): Promise<Buffer> {
+  const rest: GzipPart[] = []
+  for (const text of filesInJson(files)) rest.push(await gzipPart(text))
+  return compressed(live, show, showFileHead(show, madeAt), 'contents', rest)
 }
 
 /** A show that is or was that of `live` as a version of it. */

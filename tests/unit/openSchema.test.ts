@@ -13,5 +13,5 @@ it('the schema that is published is the one that is meant; npm run schema writes
 it('a show written piece by piece is the whole document', async () => {
   const { show } = richDesk()
   const madeAt = '2031-05-02T18:00:00.000Z'
-  expect(JSON.parse(await text(openJson(show, madeAt)))).toEqual(openShowDocument(show, madeAt))
+  expect(JSON.parse(await text(openJson(show, new Map(), madeAt)))).toEqual(openShowDocument(show, madeAt))
 })

@@ -16,11 +16,15 @@ import { showRecordOf } from '#core/show/show'
 import { ShowBuilder } from '#demo/builder'
 import { buildSaltLantern } from '#demo/saltLantern'
 import { harbourHall } from '#demo/stage'
-import { readRigFile, writeRigFile } from '../../server/exchange/rigFile'
+import { readRigFile } from '../../server/exchange/rigFile'
+import { writeRigFile as writeKept } from '../../server/exchange/writeRigFile'
 import { readZip } from '../../server/exchange/zip'
 
 const quay = readFileSync('tests/files/quay.mvr')
 const demo = buildSaltLantern('salt-lantern')
+
+/** A rig that keeps no file. */
+const writeRigFile = (show: Show) => writeKept(show, new Map())
 
 function emptyDesk(): ShowBuilder {
   const desk = new ShowBuilder('empty', 'anna')

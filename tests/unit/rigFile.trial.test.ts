@@ -42,6 +42,7 @@ it('scenes, each taken into a show where it was read', () => {
   const { types, id, notes } = readType(heron)
   const known = {
     spec: 'Velmar@Heron 300.gdtf',
+    entry: 'Velmar@Heron 300.gdtf',
     id,
     notes: [...notes],
     types: types.map(({ type, breaks }) => ({

@@ -5,7 +5,7 @@ import { rigOf } from '../../show/rig'
 import { Desk } from '../../../tests/support/smallShow'
 import type { TakenRig } from './takeRig'
 
-const NOTHING: TakenRig = { types: [], hangs: [], fixtures: [], targets: [], pieces: [] }
+const NOTHING: TakenRig = { types: [], hangs: [], fixtures: [], targets: [], pieces: [], typeFiles: [], file: null }
 const quay = {
   hang: asHangId('quay'),
   name: 'Quay',

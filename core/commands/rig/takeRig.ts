@@ -15,9 +15,11 @@ import {
   fixtureTypeId,
   hangId,
   layerId,
+  rigFileId,
   setPieceId,
   targetId,
 } from '../../show/ids'
+import { keptSize } from '../../show/keptFiles'
 import { listInWords } from '../../show/listInWords'
 import { modesOf } from '../../show/modes'
 import { normalisedName } from '../../show/names'
@@ -44,19 +46,32 @@ const takenPiece = entities.setPiece.omit({ layer: true }).extend({
   layer: entities.layer.shape.name.nullable(),
   ...entities.setPiecePlace.pick({ position: true, yaw: true }).shape,
 })
+/** Which types come from the file that is kept, as `typeFile` has it. */
+const takenTypeFile = entities.typeFile.pick({ type: true, entry: true, part: true })
+/** The file as it is kept; `rig` where it is of a rig: where it lies, and the file of before that it stands for. */
+const takenFile = entities.typeFile.pick({ name: true, digest: true, size: true, leftHanded: true }).extend({
+  rig: entities.rigFile
+    .pick({ mirrored: true, turn: true, shift: true })
+    .extend({ replaces: rigFileId.nullable() })
+    .nullable(),
+})
 const input = z.strictObject({
   types: z.array(takenType).max(500),
   hangs: z.array(takenHang).max(2000),
   fixtures: z.array(takenFixture).max(5000),
   targets: z.array(takenTarget).max(2000),
   pieces: z.array(takenPiece).max(2000),
+  typeFiles: z.array(takenTypeFile).max(500).default([]),
+  /** Null where the file is not kept. */
+  file: takenFile.nullable().default(null),
 })
 export type TakenRig = z.infer<typeof input>
+export type TakenFile = z.infer<typeof takenFile>
 
 export const takeRig = command({
   input,
   undoable: true,
-  run(show, taken, { newId }) {
+  run(show, taken, { newId, now }) {
     const draft = new Draft(show)
     for (const type of taken.types) putTypeAs(show, draft, type, newId)
     for (const { hang: id, name, form, ...place } of taken.hangs) {
@@ -68,6 +83,7 @@ export const takeRig = command({
       putFixtures(show, draft, taken) ??
       putTargets(show, draft, taken.targets) ??
       putPieces(show, draft, taken.pieces, newId) ??
+      keepFile(draft, taken, now, newId) ??
       namedTwice(draft)
     return refusal ?? done(draft, `take ${inWords(taken)} from a file`)
   },
@@ -183,6 +199,25 @@ function putPieces(show: Show, draft: Draft, pieces: TakenRig['pieces'], newId: 
     draft.put('setPiecePlace', placeId(venue, id), { venue, setPiece: id, position, yaw })
   }
   return null
+}
+
+/** Keeps the file itself, so that what has no place here can go out with the rest. */
+function keepFile(draft: Draft, { file, typeFiles }: TakenRig, at: number, newId: () => string): Outcome | null {
+  if (file === null) return null
+  const { rig, ...kept } = file
+  const types = draft.result().all.fixtureType
+  for (const { type, entry, part } of typeFiles) {
+    if (!types.has(type)) return gone('fixtureType', 'typeFiles')
+    draft.put('typeFile', type, { type, ...kept, entry, part })
+  }
+  if (rig) {
+    const { replaces, ...placement } = rig
+    const { venue } = showRecordOf(draft.result())
+    if (replaces !== null) draft.remove('rigFile', replaces)
+    draft.put('rigFile', newId(), { venue, ...kept, at, ...placement })
+  }
+  const size = keptSize(draft.result())
+  return size <= entities.MOST_KEPT ? null : refuse('files too large', { size, most: entities.MOST_KEPT }, 'file')
 }
 
 const NAMED = [

@@ -15,6 +15,7 @@ type ChannelFunction = Channel['functions'][number]
 
 /** Where the channels of a type stand in its geometry. */
 export interface PartNames {
+  readonly base: string
   readonly pan: string
   readonly tilt: string
   readonly beam: string

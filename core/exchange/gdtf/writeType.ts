@@ -4,6 +4,7 @@ import { colourPart, isColourPart } from '../../attributes/colourPart'
 import { LEADING } from '../../attributes/catalogue'
 import type { Family } from '../../attributes/families'
 import type { TypeWithModes } from '../../commands/shared/typeWithModes'
+import { vec3, type Vec3 } from '../../geometry/vector'
 import { lumenOfRow } from '../../light/optics'
 import type { Channel, FixtureType } from '../../show/entities'
 import { appended, numberText, parseXml, xmlText, type Element } from '../xml/xml'
@@ -12,8 +13,8 @@ import { SOURCE } from './readMixing'
 import { FEATURE_OF, standardName } from './standardAttributes'
 import { writeChannel, type PartNames } from './writeChannels'
 
-/** The description of a type under an id that stays the same from version to version. */
-export function writeType(type: TypeWithModes, id: string): string {
+/** The description of a type under an id that stays the same from version to version; `named` are the parts of its geometry. */
+export function writeType(type: TypeWithModes, id: string, named = PARTS): string {
   const document = parseXml('<?xml version="1.0" encoding="UTF-8" standalone="no"?><GDTF DataVersion="1.2"/>')
   const root = document.documentElement
   if (!root) throw new RangeError('a document has a root')
@@ -30,9 +31,9 @@ export function writeType(type: TypeWithModes, id: string): string {
   writeWheels(element, type)
   writePhysical(element, type)
   const models = appended(element, 'Models')
-  appended(models, 'Model', { Name: 'Base', Length: 0.3, Width: 0.3, Height: 0.2, PrimitiveType: 'Cube' })
-  writeGeometry(element, type)
-  writeModes(element, type)
+  appended(models, 'Model', { Name: MODEL, Length: 0.3, Width: 0.3, Height: 0.2, PrimitiveType: 'Cube' })
+  writeGeometry(element, type, named)
+  writeModes(element, type, named)
   for (const name of ['Revisions', 'FTPresets', 'Protocols']) appended(element, name)
   return xmlText(document)
 }
@@ -119,32 +120,41 @@ function writePhysical(element: Element, { mixing }: FixtureType): void {
 const at = (x: number, y: number, z: number) =>
   `{1,0,0,${numberText(x)}}{0,1,0,${numberText(y)}}{0,0,1,${numberText(z)}}{0,0,0,1}`
 
-const PARTS: PartNames = { pan: 'Yoke', tilt: 'Head', beam: 'Beam', cell: (nth) => `Cell ${nth}` }
+const MODEL = 'Base'
+const PARTS: PartNames = { base: 'Base', pan: 'Yoke', tilt: 'Head', beam: 'Beam', cell: (nth) => `Cell ${nth}` }
+/** Names of parts that stand beside others' in one file. */
+export const OWN_PARTS: PartNames = {
+  base: 'Rhopander base',
+  pan: 'Rhopander yoke',
+  tilt: 'Rhopander head',
+  beam: 'Rhopander beam',
+  cell: (nth) => `Rhopander cell ${nth}`,
+}
 /** A fixture with cells has no beam of its own: what it does as a whole its body does. */
-const partsOf = (type: FixtureType): PartNames => ({
-  ...PARTS,
-  beam: type.cells ? (turns(type) ? PARTS.tilt : 'Base') : PARTS.beam,
+const partsOf = (type: FixtureType, named: PartNames): PartNames => ({
+  ...named,
+  beam: type.cells ? (turns(type) ? named.tilt : named.base) : named.beam,
 })
 const turns = ({ has }: FixtureType) => has.includes(LEADING.place)
 
-function writeGeometry(element: Element, type: FixtureType): void {
+function writeGeometry(element: Element, type: FixtureType, named: PartNames): void {
   const base = appended(appended(element, 'Geometries'), 'Geometry', {
-    Name: 'Base',
-    Model: 'Base',
+    Name: named.base,
+    Model: MODEL,
     Position: at(0, 0, 0),
   })
   const { across, normal, forward } = type.lens
-  if (!turns(type)) return writeBeams(base, type, across, normal, -type.pivotDrop - forward)
-  const yoke = appended(base, 'Axis', { Name: PARTS.pan, Model: '', Position: at(0, 0, -type.pivotDrop) })
-  const head = appended(yoke, 'Axis', { Name: PARTS.tilt, Model: '', Position: at(0, 0, 0) })
-  writeBeams(head, type, across, normal, -forward)
+  if (!turns(type)) return writeBeams(base, type, named, vec3(across, normal, -type.pivotDrop - forward))
+  const yoke = appended(base, 'Axis', { Name: named.pan, Model: '', Position: at(0, 0, -type.pivotDrop) })
+  const head = appended(yoke, 'Axis', { Name: named.tilt, Model: '', Position: at(0, 0, 0) })
+  writeBeams(head, type, named, vec3(across, normal, -forward))
 }
 
-function writeBeams(parent: Element, type: FixtureType, x: number, y: number, z: number): void {
+function writeBeams(parent: Element, type: FixtureType, named: PartNames, { x, y, z }: Vec3): void {
   const count = type.cells?.count ?? 1
   for (let i = 0; i < count; i++)
     appended(parent, 'Beam', {
-      Name: type.cells ? PARTS.cell(i + 1) : PARTS.beam,
+      Name: type.cells ? named.cell(i + 1) : named.beam,
       Model: '',
       Position: at(x + (i - (count - 1) / 2) * (type.cells?.pitch ?? 0), y, z),
       ...lightOf(type),
@@ -168,14 +178,14 @@ function lightOf({ optics, form, mixing }: FixtureType): Readonly<Record<string,
   }
 }
 
-function writeModes(element: Element, type: TypeWithModes): void {
+function writeModes(element: Element, type: TypeWithModes, named: PartNames): void {
   const modes = appended(element, 'DMXModes')
   for (const { name, channels } of type.modes) {
-    const mode = appended(modes, 'DMXMode', { Name: name, Description: '', Geometry: 'Base' })
+    const mode = appended(modes, 'DMXMode', { Name: name, Description: '', Geometry: named.base })
     const all = appended(mode, 'DMXChannels')
     const relations = appended(mode, 'Relations')
     const dimmed = channels.some(({ dims }) => dims)
-    const parts = partsOf(type)
+    const parts = partsOf(type, named)
     for (const channel of channels) {
       const node = writeChannel(all, type, channel, parts)
       if (channel.dims)

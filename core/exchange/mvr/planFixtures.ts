@@ -1,6 +1,6 @@
 /** Fixtures of a rig file beside those of a show: which are there already, and what of them differs. */
 import { fixtureFrame } from '../../geometry/frame'
-import { composed, rotation, type Rotation } from '../../geometry/rotation'
+import { turnBetween, rotation } from '../../geometry/rotation'
 import { distance } from '../../geometry/vector'
 import { turned } from '../../rig/mirror'
 import { wholeFixtures } from '../../show/cells'
@@ -21,6 +21,7 @@ type TakenFixture = TakenRig['fixtures'][number]
 
 export interface PlannedFixture {
   readonly id: FixtureId
+  readonly read: ReadFixture
   /** As the file has it; its place as the show would keep it. */
   readonly file: TakenFixture
   /** As the show has it; null for a new one. */
@@ -80,7 +81,7 @@ export function planFixtures(
       roll: neat(read.roll),
     }
     const isSure = uuidOf(id).toLowerCase() === uuidOf(read.id).toLowerCase() || known?.type === file.type
-    return [{ id, file, isSure, ...ofShow(show, id, read) }]
+    return [{ id, read, file, isSure, ...ofShow(show, id, read) }]
   })
   return { fixtures: planned, missing: matches.missing() }
 }
@@ -152,17 +153,9 @@ function ofShow(show: Show, id: FixtureId, read: ReadFixture): Pick<PlannedFixtu
   const own = { number, name, type, universe, address, note }
   const at = { hang: place.hang, along, out, drop, yaw, pitch, roll }
   const frame = fixtureFrame(hang, place)
-  const degrees = angleOf(frame.rotation, rotation(read.yaw, read.pitch, read.roll))
+  const degrees = turnBetween(frame.rotation, rotation(read.yaw, read.pitch, read.roll))
   return {
     show: { fixture: id, ...own, ...at, mode: mode === null ? null : (show.all.fixtureMode.get(mode)?.name ?? null) },
     off: { metres: distance(frame.origin, read.position), degrees },
   }
-}
-
-/** How far one rotation is turned from another, degrees: by the trace of what leads from one to the other. */
-function angleOf(a: Rotation, b: Rotation): number {
-  const back: Rotation = { xx: a.xx, xy: a.yx, xz: a.zx, yx: a.xy, yy: a.yy, yz: a.zy, zx: a.xz, zy: a.yz, zz: a.zz }
-  const r = composed(back, b)
-  const sine = Math.hypot(r.zy - r.yz, r.xz - r.zx, r.yx - r.xy) / 2
-  return (Math.atan2(sine, (r.xx + r.yy + r.zz - 1) / 2) * 180) / Math.PI
 }

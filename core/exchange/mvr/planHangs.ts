@@ -11,8 +11,12 @@ import type { ReadFixture, RigReading } from './rigReading'
 
 export interface PlannedHang {
   readonly id: HangId
+  /** Its id in the file. */
+  readonly read: string
   readonly name: string
+  /** Where it is in the show, or will be; `drawn` is where the file has it. */
   readonly line: HangLine
+  readonly drawn: HangLine
   /** Whether it has to be made, or given a place in the venue in play. */
   readonly isNew: boolean
 }
@@ -45,15 +49,9 @@ export function planHangs(show: Show, { hangs, fixtures }: RigReading, notes: No
     const found = knownHang(show, hang, taken)
     const name = found ? hang.name : freeName(show, hang.name, taken)
     taken.push(normalisedName(name))
-    planned.set(
-      hang.id,
-      found ?? {
-        id: newHangId(show, hang.id),
-        name,
-        line: hang.ends ? lineBetween(...hang.ends, hang.yaw) : lineThrough(points),
-        isNew: true,
-      },
-    )
+    const drawn = hang.ends ? lineBetween(...hang.ends, hang.yaw) : lineThrough(points)
+    const own = found ?? { id: newHangId(show, hang.id), name, line: drawn, isNew: true }
+    planned.set(hang.id, { ...own, read: hang.id, drawn })
   }
   return {
     hangs: [...planned.values()],
@@ -73,7 +71,7 @@ function knownHang(
   show: Show,
   { id, name }: { id: string; name: string },
   taken: readonly string[],
-): PlannedHang | null {
+): Omit<PlannedHang, 'read' | 'drawn'> | null {
   const uuid = uuidOf(id).toLowerCase()
   const all = [...show.all.hang]
   const found =

@@ -35,7 +35,7 @@ export function planPlaces(show: Show, reading: RigReading, notes: Notes): Plann
   }
 }
 
-interface Named<T> {
+export interface Named<T> {
   readonly read: T
   /** The id in the show, and the name it has or gets. */
   readonly id: string
@@ -44,7 +44,7 @@ interface Named<T> {
 }
 
 /** What is in a show already, by id or name; what is new has a name of its own. */
-function named<T extends { readonly id: string; readonly name: string }>(
+export function named<T extends { readonly id: string; readonly name: string }>(
   known: ReadonlyMap<string, { readonly name: string }>,
   all: readonly T[],
 ): Named<T>[] {
@@ -112,7 +112,7 @@ function piecePlanned(show: Show, { read, id, name, isKnown }: Named<ReadPiece>)
   return { taken, item: isSame ? null : item('place', metresText(before.place.position)) }
 }
 
-function solidOf({ outline, bottom, top }: ReadPrism): TakenRig['pieces'][number]['solids'][number] {
+export function solidOf({ outline, bottom, top }: ReadPrism): TakenRig['pieces'][number]['solids'][number] {
   return {
     kind: 'prism',
     at: { x: 0, y: 0 },

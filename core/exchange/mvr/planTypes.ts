@@ -13,6 +13,9 @@ import type { ReadFixture, ReadTypeFile } from './rigReading'
 
 export interface PlannedType {
   readonly id: FixtureTypeId
+  /** The file it is in, within the rig file, and which of that one's types it is. */
+  readonly entry: string
+  readonly part: number
   /** As it would be with what the file has of it. */
   readonly type: TypeWithModes
   readonly isNew: boolean
@@ -28,6 +31,7 @@ export interface PlannedType {
 export interface TypeInUse {
   readonly type: FixtureTypeId
   readonly mode: string
+  readonly channels: TypeWithModes['modes'][number]['channels']
 }
 
 export interface PlannedTypes {
@@ -36,9 +40,8 @@ export interface PlannedTypes {
 }
 
 /** A type of the file before its fixtures have been looked at. */
-interface Held {
+interface Held extends Pick<PlannedType, 'id' | 'entry' | 'part'> {
   readonly spec: string
-  readonly id: FixtureTypeId
   readonly type: TypeWithModes
   readonly breaks: Readonly<Record<string, readonly ModeBreak[]>>
   /** The modes fixtures listen in, by name. */
@@ -51,10 +54,10 @@ export function planTypes(
   fixtures: readonly ReadFixture[],
   notes: Notes,
 ): PlannedTypes {
-  const held = files.flatMap(({ spec, id, types }): Held[] =>
+  const held = files.flatMap(({ spec, entry, id, types }): Held[] =>
     types.map(({ type, breaks }, i) => {
       const ofFile = i === 0 ? id : `${id} ${i + 1}`
-      return { spec: specName(spec), id: idIn(show, ofFile, type), type, breaks, used: new Map() }
+      return { spec: specName(spec), entry, part: i, id: idIn(show, ofFile, type), type, breaks, used: new Map() }
     }),
   )
   const uses = new Map(fixtures.map((fixture) => [fixture.id, useOf(fixture, held, notes)]))
@@ -90,7 +93,7 @@ function useOf(fixture: ReadFixture, held: readonly Held[], notes: Notes): TypeI
   const breaks = found.breaks[mode.name] ?? []
   const variant = modeVariant(mode, breaks, modeUse(fixture, breaks, notes))
   found.used.set(normalisedName(variant.name), variant)
-  return { type: found.id, mode: variant.name }
+  return { type: found.id, mode: variant.name, channels: variant.channels }
 }
 
 /** A fixture has one address here: others have to lie in its universe, after it. */
@@ -116,13 +119,14 @@ function modeUse(fixture: ReadFixture, breaks: readonly ModeBreak[], notes: Note
   return { inverted: fixture.inverted, starts }
 }
 
-function planned(show: Show, { id, type, used }: Held): PlannedType {
+function planned(show: Show, { id, entry, part, type, used }: Held): PlannedType {
+  const from = { id, entry, part }
   const variants = [...used.values()].filter(
     (mode) => !type.modes.some(({ name }) => normalisedName(name) === normalisedName(mode.name)),
   )
   const whole = { ...type, modes: [...type.modes, ...variants] }
   const known = typeIn(show, id)
-  if (!known) return { id, type: whole, isNew: true, lacking: [], extended: null, differs: false }
+  if (!known) return { ...from, type: whole, isNew: true, lacking: [], extended: null, differs: false }
   const has = new Set(known.modes.map(({ name }) => normalisedName(name)))
   const lacking = [...used.values()].filter(({ name }) => !has.has(normalisedName(name)))
   const inFile = new Set(whole.modes.map(({ name }) => normalisedName(name)))
@@ -131,7 +135,7 @@ function planned(show: Show, { id, type, used }: Held): PlannedType {
     writeType(alike, id) !==
     writeType({ ...whole, modes: whole.modes.filter(({ name }) => has.has(normalisedName(name))) }, id)
   return {
-    id,
+    ...from,
     type: whole,
     isNew: false,
     lacking,

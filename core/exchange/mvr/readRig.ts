@@ -3,15 +3,24 @@ import { UPRIGHT, within, type Frame } from '../../geometry/frame'
 import { anglesOf, rotate, rotation } from '../../geometry/rotation'
 import { add, vec3, type Vec3 } from '../../geometry/vector'
 import { Notes } from '../notes'
-import { attributeOf, childOf, childrenOf, NotReadable, parseXml, textIn, type Element } from '../xml/xml'
+import {
+  attributeOf,
+  childOf,
+  childrenOf,
+  NotReadable,
+  parseXml,
+  textIn,
+  type Document,
+  type Element,
+} from '../xml/xml'
 import { readMatrix } from './matrix'
 import { boundsOfPoints, prismAround, type Bounds } from './modelParts'
 import type { ReadFixture, ReadHang, ReadPiece, ReadTypeFile, RigReading } from './rigReading'
 
-/** What stands in the file beside the scene: its types, and the corners of each part of its models, metres, z up. */
 /** The corners of each part of a model, by its file. */
-type Models = ReadonlyMap<string, readonly (readonly Vec3[])[]>
+export type Models = ReadonlyMap<string, readonly (readonly Vec3[])[]>
 
+/** What stands in the file beside the scene: its types, and the corners of each part of its models, metres, z up. */
 export interface BesideScene {
   readonly types: readonly ReadTypeFile[]
   readonly models: Models
@@ -20,9 +29,25 @@ export interface BesideScene {
 /** More than this is no rig anybody hangs. */
 const MOST = { fixtures: 5000, pieces: 2000, targets: 2000 }
 
+/** An element of a scene, where it stands, and what it was read as, by its id in the reading. */
+export interface ReadElement {
+  readonly element: Element
+  readonly frame: Frame
+  readonly kind: 'fixture' | 'target' | 'hang' | 'piece'
+  readonly id: string
+}
+
 /** Reads a scene; throws NotReadable with the reason. */
-export function readRig(xml: string, { types, models }: BesideScene): RigReading {
-  const root = parseXml(xml).documentElement
+export function readRig(xml: string, beside: BesideScene): RigReading {
+  return readScene(parseXml(xml), beside).reading
+}
+
+/** Reads a scene, and tells which of its elements became what; throws NotReadable with the reason. */
+export function readScene(
+  document: Document,
+  { types, models }: BesideScene,
+): { readonly reading: RigReading; readonly elements: readonly ReadElement[] } {
+  const root = document.documentElement
   if (root?.localName !== 'GeneralSceneDescription') throw new NotReadable('it is no scene of a rig file')
   const scene = childOf(root, 'Scene')
   if (!scene) throw new NotReadable('it has no scene')
@@ -30,7 +55,7 @@ export function readRig(xml: string, { types, models }: BesideScene): RigReading
   for (const layer of childrenOf(childOf(scene, 'Layers'), 'Layer'))
     reader.readList(layer, reader.frameIn(layer, UPRIGHT), attributeOf(layer, 'name'))
   const provider = attributeOf(root, 'provider').slice(0, 200)
-  return { provider, drawing: null, types: [...types], ...reader.all() }
+  return { reading: { provider, drawing: null, types: [...types], ...reader.all() }, elements: reader.elements }
 }
 
 /** As many solids as a set piece may have. */
@@ -46,6 +71,7 @@ class SceneReader {
   readonly #targets: RigReading['targets'] = []
   readonly #pieces: ReadPiece[] = []
   readonly #ids = new Set<string>()
+  readonly elements: ReadElement[] = []
 
   constructor(scene: Element, models: Models) {
     this.#models = models
@@ -130,6 +156,7 @@ class SceneReader {
     const inverted = (['pan', 'tilt'] as const).filter(
       (axis) => textIn(element, axis === 'pan' ? 'DMXInvertPan' : 'DMXInvertTilt').toLowerCase() === 'true',
     )
+    this.elements.push({ element, frame, kind: 'fixture', id })
     this.#fixtures.push({
       id,
       name,
@@ -163,6 +190,7 @@ class SceneReader {
     const id = this.#idOf(element)
     if (id === null) return
     if (this.#targets.length >= MOST.targets) throw new NotReadable(`it holds more than ${MOST.targets} focus points`)
+    this.elements.push({ element, frame, kind: 'target', id })
     this.#targets.push({ id, name: named(element, 'Focus point'), position: frame.origin })
   }
 
@@ -181,10 +209,11 @@ class SceneReader {
     const yaw = (Math.atan2(-frame.rotation.xy, frame.rotation.yy) * 180) / Math.PI
     const on = textIn(element, 'Position')
     const known = this.#hangs.get(on)
-    if (known && known.ends === null) this.#hangs.set(on, { ...known, ends: [from, to], yaw })
-    const id = known ? null : this.#idOf(element)
-    if (id !== null) this.#hangs.set(id, { id, name: named(element, 'Truss'), ends: [from, to], yaw })
-    if (known && known.ends !== null) this.#piece(element, frame, layer)
+    if (known && known.ends !== null) return this.#piece(element, frame, layer)
+    const id = known ? on : this.#idOf(element)
+    if (id === null) return
+    this.elements.push({ element, frame, kind: 'hang', id })
+    this.#hangs.set(id, { id, name: known?.name ?? named(element, 'Truss'), ends: [from, to], yaw })
   }
 
   #piece(element: Element, frame: Frame, layer: string): void {
@@ -200,6 +229,7 @@ class SceneReader {
     if (parts.length > MOST_PARTS)
       this.#notes.look(name, `is made of ${parts.length} parts; it comes in as the one outline around them`)
     const prisms = few.map((points) => prismAround(points.map((point) => rotate(level, point))))
+    this.elements.push({ element, frame, kind: 'piece', id })
     this.#pieces.push({ id, name, layer: layer.slice(0, 120), position: frame.origin, yaw, prisms })
   }
 

@@ -46,8 +46,11 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
       const chosen = ofFixtures.flatMap(({ one, items }) => takenFixture(one, items, isTaken))
       const onHangs = new Set(chosen.map(({ hang }) => hang))
       const ofTypes = new Set(chosen.map(({ type }) => type))
+      const isNeeded = ({ id }: PlannedType) => ofTypes.has(id)
       return {
-        types: types.types.flatMap((type) => takenType(type, isTaken, ofTypes.has(type.id))),
+        types: types.types.flatMap((type) => takenType(type, isTaken, isNeeded(type))),
+        typeFiles: types.types.flatMap((type) => typeFileOf(type, isTaken, isNeeded(type))),
+        file: null,
         hangs: hangs.hangs.flatMap((hang) => takenHang(hang, isTaken(keyOf('hang', hang.id)) || onHangs.has(hang.id))),
         fixtures: chosen,
         ...places.taking(isTaken),
@@ -86,6 +89,16 @@ function takenType(planned: PlannedType, isTaken: (key: string) => boolean, isNe
   if (isTaken(keyOf('type', id, 'type'))) return [{ ...type, type: id }]
   const isExtended = lacking.length > 0 && (isNeeded || isTaken(keyOf('type', id, 'modes')))
   return extended && isExtended ? [{ ...extended, type: id }] : []
+}
+
+/** A type that is as the file has it, or becomes so, is from then on said to come from it. */
+function typeFileOf(
+  { id: type, entry, part, isNew, differs }: PlannedType,
+  isTaken: (key: string) => boolean,
+  isNeeded: boolean,
+): TakenRig['typeFiles'] {
+  const comesIn = isNew ? isNeeded || isTaken(keyOf('type', type)) : !differs || isTaken(keyOf('type', type, 'type'))
+  return comesIn ? [{ type, entry, part }] : []
 }
 
 function hangItems({ id, name, line, isNew }: PlannedHang): RigItem[] {

@@ -64,6 +64,8 @@ export const readHang = z.object({
 
 export const readTypeFile = z.object({
   spec: text,
+  /** Its name in the rig file that holds it; empty for a type by itself. */
+  entry: text,
   /** The id the type has in the file. */
   id: z.string(),
   types: z.array(

@@ -1,189 +1,210 @@
 /**
  * Writes the rig of the venue in play as the scene of a rig file (DIN SPEC 15801, version 1.6):
  * hangs as trusses with the positions they carry, fixtures, targets as focus points and the set.
+ * Files that were kept go out with it: their scenes are brought to what the show has, the rest is added.
  */
-import { fixtureFrame, hangDirection, type FixturePlace, type Frame, type HangPlace } from '../../geometry/frame'
-import { DEGREE, rotation, rotationOf } from '../../geometry/rotation'
-import { cross, vec3 } from '../../geometry/vector'
+import { fixtureFrame, type FixturePlace, type HangPlace } from '../../geometry/frame'
+import { rotation } from '../../geometry/rotation'
 import { byNumber, wholeFixtures } from '../../show/cells'
 import { placeId } from '../../show/compositeIds'
 import type { Fixture } from '../../show/entities'
-import { hangId, type FixtureId, type VenueId } from '../../show/ids'
-import { setPiecesOf, type PlacedSetPiece } from '../../show/setPieces'
+import { hangId, type FixtureId, type FixtureTypeId, type HangId, type VenueId } from '../../show/ids'
+import { setPiecesOf } from '../../show/setPieces'
 import { showRecordOf, type Show } from '../../show/show'
 import { targetsOf } from '../../show/targets'
-import { convexPieces } from '../../venue/convex'
-import { facesOf, prismsOf, type Face, type Prism } from '../../venue/solids'
+import type { KeptType } from '../gdtf/keptType'
 import { uuidOf } from '../uuid'
-import { appended, parseXml, xmlText, type Element } from '../xml/xml'
-import { typeIn } from './planTypes'
+import { appended, attributeOf, childrenOf, parseXml, xmlText, type Document } from '../xml/xml'
+import { joinScene, renamedResources } from './joinScene'
+import { fixturesTold, keptScene, Told, type KeptRig, type KeptScene } from './keptScene'
 import { matrixText } from './matrix'
-import { prismAround } from './modelParts'
-import type { TypeWithModes } from '../../commands/shared/typeWithModes'
-
-/** A part of a model: its faces, metres, z up. */
-export interface ModelPart {
-  readonly name: string
-  readonly faces: readonly Face[]
-}
+import { listOfLayer, NO_LAYER, scenePart } from './sceneLayers'
+import { typesOut, type TypesOut } from './typesOut'
+import { countedThrough, hangFrame, isSameLine, updateScene } from './updateScene'
+import { WrittenModels, type ModelPart } from './writtenModels'
 
 export interface WrittenRig {
   readonly scene: string
-  /** Types by the name of their file, with the id they go out under. */
-  readonly types: ReadonlyMap<string, { readonly type: TypeWithModes; readonly id: string }>
+  /** Types by the name of their file. */
+  readonly types: TypesOut['files']
   readonly models: ReadonlyMap<string, readonly ModelPart[]>
+  /** What else of each kept file goes out, and under which name. */
+  readonly resources: readonly ReadonlyMap<string, string>[]
 }
 
-/** How thick a hang is drawn, metres. */
-const PIPE = 0.05
+/** What was kept: the rig files of the venue in play, newest first, and the files of types. */
+export interface KeptFiles {
+  readonly rigs: readonly KeptRig[]
+  readonly types: ReadonlyMap<FixtureTypeId, KeptType>
+}
+export const NOTHING_KEPT: KeptFiles = { rigs: [], types: new Map() }
 
-export function writeRig(show: Show): WrittenRig {
+/** Throws NotReadable where a kept file is damaged. */
+export function writeRig(show: Show, kept: KeptFiles = NOTHING_KEPT): WrittenRig {
+  const known = new Told()
+  const scenes = kept.rigs.map((rig) => keptScene(show, rig, known))
+  const told = fixturesTold(show, scenes)
+  const types = typesOut(show, kept.types, typesHere(show), told)
+  const models = new WrittenModels()
+  const positions = positionsIn(scenes)
+  const positionOf = (hang: HangId) => positions.get(hang) ?? uuidOf(hang)
+  const steady = new Set<FixtureId>()
+  const truth = { show, models, fileOf: types.fileOf, positionOf, told, onSteady: (id: FixtureId) => steady.add(id) }
+  for (const scene of scenes) updateScene(scene, { ...truth, listOf: (layer) => listOfLayer(scene.document, layer) })
+  const resources = kept.rigs.map((rig, i) =>
+    renamedResources(
+      scenes[i]?.document ?? emptyScene(),
+      kept.rigs.slice(0, i).map((newer) => newer.resources),
+      rig.resources,
+    ),
+  )
+  const document = scenes[0]?.document ?? emptyScene()
+  for (const scene of scenes.slice(1)) joinScene(document, scene.document)
+  sign(document)
+  const rest: Rest = { show, venue: showRecordOf(show).venue, document, models, types, positionOf, known }
+  writeHangs(rest, hangsTold(show, scenes, steady), new Set(positions.keys()))
+  writeFixtures(rest)
+  writeTargets(rest)
+  writeSet(rest)
+  return { scene: xmlText(document), types: types.files, models: models.files, resources }
+}
+
+/** What is added to what kept scenes tell already. */
+interface Rest {
+  readonly show: Show
+  readonly venue: VenueId
+  readonly document: Document
+  readonly models: WrittenModels
+  readonly types: TypesOut
+  readonly positionOf: (hang: HangId) => string
+  readonly known: Told
+}
+
+function emptyScene(): Document {
   const document = parseXml('<?xml version="1.0" encoding="UTF-8" standalone="no"?><GeneralSceneDescription/>')
   const root = document.documentElement
   if (!root) throw new RangeError('a document has a root')
-  for (const [name, value] of Object.entries({
-    verMajor: '1',
-    verMinor: '6',
-    provider: 'Rhopander',
-    providerVersion: '1',
-  }))
-    root.setAttribute(name, value)
+  for (const [name, value] of Object.entries({ verMajor: '1', verMinor: '6' })) root.setAttribute(name, value)
   appended(root, 'UserData')
-  const scene = appended(root, 'Scene')
+  scenePart(document, 'AUXData')
+  scenePart(document, 'Layers')
+  return document
+}
+
+/** A file says by which program it was written. */
+function sign(document: Document): void {
+  document.documentElement?.setAttribute('provider', 'Rhopander')
+  document.documentElement?.setAttribute('providerVersion', '1')
+}
+
+function typesHere(show: Show): ReadonlySet<FixtureTypeId> {
   const { venue } = showRecordOf(show)
-  const models = new Map<string, readonly ModelPart[]>()
-  const positions = appended(scene, 'AUXData')
-  const layers = appended(scene, 'Layers')
-  writeHangs(show, venue, positions, layerIn(layers, 'Hangs'), models)
-  const types = writeFixtures(show, venue, layerIn(layers, 'Fixtures'))
-  writeTargets(show, layerIn(layers, 'Targets'))
-  writeSet(show, layers, models)
-  return { scene: xmlText(document), types, models }
+  const here = wholeFixtures(show)
+    .sort(([, a], [, b]) => byNumber(a, b))
+    .filter(([id]) => show.all.fixturePlace.has(placeId(venue, id)))
+  return new Set(here.flatMap(([, { type }]) => (type === null ? [] : [type])))
 }
 
-/** A layer; its list is what stands in it. */
-function layerIn(layers: Element, name: string): Element {
-  const layer = appended(layers, 'Layer', { name, uuid: uuidOf(`layer ${name}`) })
-  return appended(layer, 'ChildList')
+/** The positions that kept scenes have for hangs, those of newer ones first. */
+function positionsIn(scenes: readonly KeptScene[]): ReadonlyMap<HangId, string> {
+  const found = new Map<HangId, string>()
+  for (const { document, hangs } of scenes) {
+    const there = new Set(childrenOf(scenePart(document, 'AUXData'), 'Position').map((one) => attributeOf(one, 'uuid')))
+    for (const [id, { read }] of hangs) if (there.has(read) && !found.has(id)) found.set(id, read)
+  }
+  return found
 }
 
-/** The frame of a hang: along its line, out from it, and what is square to both. */
-function hangFrame(place: HangPlace): Frame {
-  const along = hangDirection(place)
-  const out = vec3(-Math.sin(place.yaw * DEGREE), Math.cos(place.yaw * DEGREE), 0)
-  return { origin: place.origin, rotation: rotationOf(along, out, cross(along, out)) }
+/**
+ * The hangs of which kept scenes tell where they are: by a truss, or because all that hangs there
+ * stays where it was, so that it makes the line the show has.
+ */
+function hangsTold(show: Show, scenes: readonly KeptScene[], steady: ReadonlySet<FixtureId>): ReadonlySet<HangId> {
+  const { venue } = showRecordOf(show)
+  const here = [...show.all.fixturePlace.values()].filter(
+    (place) => place.venue === venue && isWhole(show, place.fixture),
+  )
+  const told = new Set<HangId>()
+  for (const { matches, hangs, carried } of scenes) {
+    for (const { match } of matches.values()) if (match.kind === 'hang') told.add(match.planned.id)
+    for (const [id, { drawn }] of hangs) {
+      const place = show.all.hangPlace.get(placeId(venue, id))
+      const own = here.filter(({ hang }) => hang === id)
+      const isSteady = own.length === carried.get(id) && own.every(({ fixture }) => steady.has(fixture))
+      if (place && isSteady && isSameLine(drawn, place)) told.add(id)
+    }
+  }
+  return told
 }
+
+const isWhole = (show: Show, id: FixtureId) => show.all.fixture.get(id)?.bar === null
 
 function writeHangs(
-  show: Show,
-  venue: VenueId,
-  positions: Element,
-  list: Element,
-  models: Map<string, readonly ModelPart[]>,
+  { show, venue, document, models, positionOf }: Rest,
+  told: ReadonlySet<HangId>,
+  positioned: ReadonlySet<HangId>,
 ): void {
-  for (const [id, { name }] of [...show.all.hang].sort(([, a], [, b]) => a.name.localeCompare(b.name))) {
-    const place = show.all.hangPlace.get(placeId(venue, hangId.parse(id)))
+  const positions = scenePart(document, 'AUXData')
+  for (const [key, { name }] of [...show.all.hang].sort(([, a], [, b]) => a.name.localeCompare(b.name))) {
+    const id = hangId.parse(key)
+    const place = show.all.hangPlace.get(placeId(venue, id))
     if (!place) continue
-    appended(positions, 'Position', { uuid: uuidOf(id), name })
-    const model = `hang-${Math.round(place.length * 1000)}.glb`
-    models.set(model, [{ name: 'hang', faces: facesOf(pipe(place.length)) }])
-    const truss = appended(list, 'Truss', { name, uuid: uuidOf(`truss of ${uuidOf(id)}`) })
+    if (!positioned.has(id) && !told.has(id)) appended(positions, 'Position', { uuid: positionOf(id), name })
+    if (told.has(id)) continue
+    const truss = appended(listOfLayer(document, 'Hangs'), 'Truss', { name, uuid: uuidOf(`truss of ${uuidOf(id)}`) })
     appended(truss, 'Matrix', {}, matrixText(hangFrame(place)))
-    appended(truss, 'Position', {}, uuidOf(id))
-    appended(appended(truss, 'Geometries'), 'Geometry3D', { fileName: model })
+    appended(truss, 'Position', {}, positionOf(id))
+    appended(appended(truss, 'Geometries'), 'Geometry3D', { fileName: models.pipe(place.length) })
   }
 }
 
-function pipe(length: number): Prism {
-  const [x, y] = [length / 2, PIPE / 2]
-  const outline = [
-    { x: -x, y: -y },
-    { x, y: -y },
-    { x, y },
-    { x: -x, y },
-  ]
-  return { outline, bottom: -y, top: y }
-}
-
-function writeFixtures(show: Show, venue: VenueId, list: Element): WrittenRig['types'] {
-  const types = new Map<string, { type: TypeWithModes; id: string }>()
+function writeFixtures(rest: Rest): void {
+  const { show, venue, known } = rest
   for (const [id, fixture] of wholeFixtures(show).sort(([, a], [, b]) => byNumber(a, b))) {
     const place = show.all.fixturePlace.get(placeId(venue, id))
     const hang = place && show.all.hangPlace.get(placeId(venue, place.hang))
-    if (!place || !hang) continue
-    const type = fixture.type === null ? null : typeIn(show, fixture.type)
-    const file = type && fileOf(type)
-    if (type && file) types.set(file, { type, id: uuidOf(fixture.type ?? '') })
-    writeFixture(show, list, id, fixture, place, hang, file)
+    if (place && hang && !known.things.has(id)) writeFixture(rest, id, fixture, place, hang)
   }
-  return types
 }
 
-/** What may stand in a file name everywhere. */
-const fileOf = ({ maker, name }: TypeWithModes) =>
-  `${[maker, name].map((one) => one.replaceAll(/[^\p{L}\p{N} ._-]/gu, '_')).join('@')}.gdtf`
-
 function writeFixture(
-  show: Show,
-  list: Element,
+  { show, document, types, positionOf }: Rest,
   id: FixtureId,
   fixture: Fixture,
-  place: FixturePlace & { readonly hang: string },
+  place: FixturePlace & { readonly hang: HangId },
   hang: HangPlace,
-  file: string | null,
 ): void {
-  const element = appended(list, 'Fixture', { name: fixture.name, uuid: uuidOf(id) })
+  const element = appended(listOfLayer(document, 'Fixtures'), 'Fixture', { name: fixture.name, uuid: uuidOf(id) })
   appended(element, 'Matrix', {}, matrixText(fixtureFrame(hang, place)))
+  const file = fixture.type === null ? null : types.fileOf(fixture.type)
   if (file !== null) appended(element, 'GDTFSpec', {}, file)
   const mode = fixture.mode === null ? null : show.all.fixtureMode.get(fixture.mode)
   if (mode) appended(element, 'GDTFMode', {}, mode.name)
-  appended(element, 'Position', {}, uuidOf(place.hang))
+  appended(element, 'Position', {}, positionOf(place.hang))
   appended(element, 'FixtureID', {}, String(fixture.number))
   appended(element, 'FixtureIDNumeric', {}, String(fixture.number))
   appended(element, 'UnitNumber', {}, '0')
-  if (fixture.universe === null || fixture.address === null) return
-  const address = String((fixture.universe - 1) * 512 + fixture.address)
-  appended(appended(element, 'Addresses'), 'Address', { break: '0' }, address)
+  const { universe, address } = fixture
+  if (universe === null || address === null) return
+  appended(appended(element, 'Addresses'), 'Address', { break: '0' }, String(countedThrough({ universe, address })))
 }
 
-function writeTargets(show: Show, list: Element): void {
-  for (const { id, target, position } of [...targetsOf(show).values()].sort((a, b) =>
-    a.target.name.localeCompare(b.target.name),
-  )) {
-    const point = appended(list, 'FocusPoint', { name: target.name, uuid: uuidOf(id) })
+function writeTargets({ show, document, known }: Rest): void {
+  const sorted = [...targetsOf(show).values()].sort((a, b) => a.target.name.localeCompare(b.target.name))
+  for (const { id, target, position } of sorted) {
+    if (known.things.has(id)) continue
+    const point = appended(listOfLayer(document, 'Targets'), 'FocusPoint', { name: target.name, uuid: uuidOf(id) })
     appended(point, 'Matrix', {}, matrixText({ origin: position, rotation: rotation(0, 0, 0) }))
   }
 }
 
-const NO_LAYER = 'Set'
-
-function writeSet(show: Show, layers: Element, models: Map<string, readonly ModelPart[]>): void {
-  const lists = new Map<string, Element>()
+function writeSet({ show, document, models, known }: Rest): void {
   for (const placed of [...setPiecesOf(show)].sort((a, b) => a.piece.name.localeCompare(b.piece.name))) {
-    const layer = show.all.layer.get(placed.piece.layer ?? '')?.name ?? NO_LAYER
-    const list = lists.get(layer) ?? layerIn(layers, layer)
-    lists.set(layer, list)
-    const model = `set-${uuidOf(placed.id)}.glb`
-    models.set(model, partsOf(placed))
+    if (known.things.has(placed.id)) continue
+    const list = listOfLayer(document, show.all.layer.get(placed.piece.layer ?? '')?.name ?? NO_LAYER)
+    const { position, yaw } = placed.place
     const element = appended(list, 'SceneObject', { name: placed.piece.name, uuid: uuidOf(placed.id) })
-    appended(
-      element,
-      'Matrix',
-      {},
-      matrixText({ origin: placed.place.position, rotation: rotation(placed.place.yaw, 0, 0) }),
-    )
-    appended(appended(element, 'Geometries'), 'Geometry3D', { fileName: model })
+    appended(element, 'Matrix', {}, matrixText({ origin: position, rotation: rotation(yaw, 0, 0) }))
+    appended(appended(element, 'Geometries'), 'Geometry3D', { fileName: models.piece(placed) })
   }
-}
-
-/** Every solid as convex prisms, as whoever reads them would tell their outlines. */
-function partsOf({ piece }: PlacedSetPiece): ModelPart[] {
-  const prisms = piece.solids
-    .flatMap(prismsOf)
-    .flatMap(({ outline, bottom, top }) =>
-      convexPieces(outline).map((ring) =>
-        prismAround(ring.flatMap(({ x, y }) => [vec3(x, y, bottom), vec3(x, y, top)])),
-      ),
-    )
-  return prisms.map((prism, i) => ({ name: `part ${i + 1}`, faces: facesOf(prism) }))
 }

@@ -72,6 +72,12 @@ export function textIn(element: Element | null, name?: string): string {
   return of?.textContent?.trim() ?? ''
 }
 
+/** Sets the text of the first element of a name right below one; a new one where there is none. */
+export function setText(parent: Element, name: string, text: string): void {
+  const found = childOf(parent, name) ?? appended(parent, name)
+  if (textIn(found) !== text) found.textContent = text
+}
+
 /** A number as these formats write it, with a point; null for anything else. */
 export function numberFrom(text: string): number | null {
   return /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d+)?$/i.test(text) ? Number(text) : null
@@ -86,6 +92,13 @@ export function numberOfAttribute(element: Element | null, name: string, otherwi
 export function numberText(value: number): string {
   const text = value.toFixed(8).replace(/\.?0+$/, '')
   return text === '-0' ? '0' : text
+}
+
+/** An element of another document, to be put in below one. */
+export function copyFor(parent: Element, element: Element): Element {
+  const document = parent.ownerDocument
+  if (!document) throw new RangeError('an element without a document takes no children')
+  return document.importNode(element, true)
 }
 
 /** A new element with its attributes, below one. */

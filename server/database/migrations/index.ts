@@ -28,6 +28,7 @@ import * as survey from './025_survey'
 import * as outside from './026_outside'
 import * as prints from './027_prints'
 import * as measuredLight from './028_measured_light'
+import * as keptFiles from './029_kept_files'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -58,6 +59,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '026_outside': outside,
   '027_prints': prints,
   '028_measured_light': measuredLight,
+  '029_kept_files': keptFiles,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {

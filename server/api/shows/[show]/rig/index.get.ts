@@ -1,13 +1,19 @@
 /** The rig of the venue in play as a rig file, for other programs. */
 import { setResponseHeaders } from 'h3'
-import { writeRigFile } from '../../../../exchange/rigFile'
+import { writeInThread } from '../../../../exchange/writeInThread'
 import { defineApi } from '../../../../http/api'
 import { fileNameOf } from '../../../../http/fileName'
 import { showOf } from '../../../../http/showOf'
+import { useShowRegistry } from '../../../../shows/useShowRegistry'
+
+/** The build puts the thread beside the server; where that is, is known only once the server has been loaded. */
+const writeRigThread = () => new URL('./writeRigThread.mjs', import.meta.url)
 
 export default defineApi(async (event) => {
-  const { show } = await showOf(event)
-  const file = await writeRigFile(show)
-  setResponseHeaders(event, { 'content-type': 'application/zip', ...fileNameOf(show, new Date().toISOString(), 'mvr') })
-  return Buffer.from(file)
+  const live = await showOf(event)
+  const { knex } = await useShowRegistry()
+  const file = await writeInThread(writeRigThread(), knex, live, null)
+  const named = fileNameOf(live.show, new Date().toISOString(), 'mvr')
+  setResponseHeaders(event, { 'content-type': 'application/zip', ...named })
+  return file
 })
