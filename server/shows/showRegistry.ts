@@ -169,9 +169,9 @@ export class ShowRegistry {
     return id
   }
 
-  /** Writes a whole show that was made elsewhere. */
-  async keepShow(show: Show): Promise<void> {
-    await this.knex.transaction((transaction) => writeWholeShow(transaction, show))
+  /** Writes a whole show that was made elsewhere, with the files it keeps. */
+  async keepShow(show: Show, files: Iterable<Uint8Array> = []): Promise<void> {
+    await this.knex.transaction((transaction) => writeWholeShow(transaction, show, files))
   }
 
   /** Loads the demo show where there is no show at all. */

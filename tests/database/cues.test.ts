@@ -261,7 +261,9 @@ describe('history', () => {
   })
 
   it('makes a show of a back-up just as it was, and refuses what is foreign, newer or broken', async () => {
-    const document: unknown = JSON.parse(gunzipSync(await backupOf(live, live.show, new Map(), '2026-01-01T00:00:00Z')).toString())
+    const document: unknown = JSON.parse(
+      gunzipSync(await backupOf(live, live.show, new Map(), '2026-01-01T00:00:00Z')).toString(),
+    )
     const read = readShowDocument(document, showId.parse('again'))
     if (!read.ok) throw new Error(read.message)
     await house.keepShow(read.show)

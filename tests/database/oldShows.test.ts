@@ -18,7 +18,7 @@ import { loadShow, writeWholeShow } from '../../server/database/showRepository'
 import { migrationSource } from '../../server/database/migrations'
 import { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
-import { richDesk } from '../support/richShow'
+import { KEPT_FILE, richDesk } from '../support/richShow'
 import { TEST_CLUSTER } from '../testCluster'
 
 /** What a field is worth in a show of before the migration that brought it. */
@@ -61,9 +61,10 @@ const KINDS_SINCE: readonly (readonly [migration: number, kinds: readonly Kind[]
   [25, ['surveyed', 'sighting', 'hangCorrection', 'fixtureCorrection']],
   [26, ['tracking', 'trackedTarget', 'controlLine', 'controlBinding']],
   [27, ['print']],
+  [29, ['rigFile', 'typeFile']],
 ]
 /** The migrations after which there were shows that have not had all of them. */
-const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27]
+const EARLIER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28]
 
 /** Before the catalogue there were these, and channels that did one thing. */
 const ATTRIBUTES_BEFORE: readonly unknown[] = [
@@ -238,7 +239,7 @@ beforeAll(async () => {
   db = opened(today.address)
   await db.migrate.latest()
   const made = richDesk().show
-  await db.transaction((transaction) => writeWholeShow(transaction, made))
+  await db.transaction((transaction) => writeWholeShow(transaction, made, [KEPT_FILE]))
   const live = await LiveShow.open(db, made.id)
   if (!live) throw new Error('the show is there')
   const { fixtures } = choose(live.show)

@@ -9,7 +9,7 @@ import { toggleStep } from '#core/journal/toggle'
 import { commandId, personId, showId, windowId, type PersonId } from '#core/show/ids'
 import { FoldedJournal, nextRedo, nextUndo } from '../support/foldedJournal'
 import { COMMAND_NAMES, RandomArguments, randomFrom } from '../support/randomCommands'
-import { richDesk } from '../support/richShow'
+import { KEPT_FILE, richDesk } from '../support/richShow'
 import { seeds, Tally } from '../support/rounds'
 import { ShowRegistry } from '../../server/shows/showRegistry'
 import type { LiveShow } from '../../server/shows/liveShow'
@@ -96,7 +96,9 @@ it('does what the whole journal says, and the show stays what the database holds
   for (const seed of seeds(3)) {
     const id = showId.parse(`show-${seed}`)
     const { all } = START
-    await house.keepShow({ id, all: { ...all, show: new Map([...all.show.values()].map((record) => [id, record])) } })
+    await house.keepShow({ id, all: { ...all, show: new Map([...all.show.values()].map((record) => [id, record])) } }, [
+      KEPT_FILE,
+    ])
     const live = await house.show(id)
     if (!live) throw new Error('the show is there')
     const round = new Round(live, randomFrom(seed))

@@ -139,6 +139,10 @@ export class RandomArguments {
       }
       case 'takeRig':
         return this.#takenRig()
+      case 'forgetFile': {
+        const kind = this.pick(['rigFile', 'typeFile'] as const) ?? 'rigFile'
+        return { kind, id: this.pick([...this.show.all[kind].keys()]) ?? 'none' }
+      }
       case 'followOn': {
         const list = this.pick([...this.show.all.cueList])
         return { list: list?.[0] ?? 'none', after: list?.[1].onStage ?? 'none' }
@@ -173,7 +177,7 @@ export class RandomArguments {
   /** Hangs and targets at random, and fixtures that are there hung elsewhere, or one that is new. */
   #takenRig(): unknown {
     const known = this.pick([...this.show.all.fixture].filter(([, { bar }]) => bar === null))
-    if (!known) return { types: [], hangs: [], fixtures: [], targets: [], pieces: [] }
+    if (!known) return { types: [], hangs: [], fixtures: [], targets: [], pieces: [], ...this.#takenFile() }
     const [id, { number, name, type, mode, universe, address, note }] = known
     const fixture = { number, name, type, universe, address, note }
     const place = {
@@ -215,7 +219,20 @@ export class RandomArguments {
             ]
           : [],
       pieces: [],
+      ...this.#takenFile(),
     }
+  }
+
+  /** The file that is stored with shows that are tested, kept now and then. */
+  #takenFile() {
+    const kept = this.pick([...this.show.all.rigFile])
+    if (!kept || this.random() < 0.5) return {}
+    const [id, { name, digest, size, leftHanded, mirrored, turn, shift }] = kept
+    const replaces = this.random() < 0.5 ? id : null
+    const rig = this.random() < 0.5 ? { mirrored, turn: turn / 2, shift, replaces } : null
+    const types = [...this.show.all.fixtureType.keys()].filter(() => this.random() < 0.3)
+    const typeFiles = types.map((type) => ({ type, entry: 'tern.gdtf', part: 0 }))
+    return { typeFiles, file: { name, digest, size, leftHanded, rig } }
   }
 
   /** As they are, or others, or none. */

@@ -31,6 +31,7 @@ export function richDesk(): Desk {
   addOutputs(desk)
   addSurvey(desk)
   addPrints(desk)
+  keepFiles(desk)
   addOutside(desk)
   desk.recall('11,41', 1)
   desk.aim('12', 'Shore')
@@ -154,6 +155,26 @@ function addOutputs(desk: Desk): void {
   desk.do('addOutput', { ...plain, name: 'Truss', protocol: 'Art-Net', sentAs: 0, addresses: ['10.0.0.7'], sync: 1 })
   const [house] = [...desk.show.all.output.keys()].map(asOutputId)
   desk.do('changeOutput', { output: house ?? raise(), isOn: true, level: 0.5 })
+}
+
+/** What is in the file the rich show keeps, and how records speak of it. */
+export const KEPT_FILE = new TextEncoder().encode('kept')
+export const KEPT = {
+  name: 'quay.mvr',
+  digest: '79f076abdd19a752db7267bfff2f9022161d120dea919fdaca2ffdfc24ca8c96',
+  size: KEPT_FILE.length,
+  leftHanded: ['tilt' as const],
+}
+
+/** A rig file was taken, and one of the types came from it. */
+function keepFiles(desk: Desk): void {
+  const [type] = desk.show.all.fixtureType.keys()
+  const rig = { mirrored: true, turn: 90, shift: vec3(1, -2, 0), replaces: null }
+  desk.do('takeRig', {
+    ...{ types: [], hangs: [], fixtures: [], targets: [], pieces: [] },
+    typeFiles: [{ type: asFixtureTypeId(type ?? ''), entry: 'tern.gdtf', part: 0 }],
+    file: { ...KEPT, rig },
+  })
 }
 
 /** Two papers were printed, one of them twice. */

@@ -75,8 +75,8 @@ const fixtureNamed = (show: Show, name: string) =>
     [...show.all.fixture].find(([, one]) => one.name === name && one.bar === null)?.[0] ?? expect.fail(`no ${name}`),
   )
 
-/** What differs of the quay in any case: a fixture had no number, and one that of another. */
-const NUMBERED = ['+ <FixtureIDNumeric>1', '+ <FixtureID>2', '+ <FixtureIDNumeric>2']
+/** What differs of the quay in any case: one fixture named no mode there is, one had no number, and one that of another. */
+const NUMBERED = ['- <GDTFMode>Nothing like it', '+ <FixtureIDNumeric>1', '+ <FixtureID>2', '+ <FixtureIDNumeric>2']
 
 /** A show that took the quay, with what is stored for it. */
 async function quayside(placement?: Placement) {
@@ -270,9 +270,9 @@ describe('a type that came from a file', () => {
   it('under another name keeps all the rest', async () => {
     const text = await changed(() => ({ name: 'Heron 301' }))
     const before = textOf((await everything(heron)).get('description.xml'))
-    expect(linesOf(new TextEncoder().encode(text)).filter((line) => !line.includes('301') && line !== '<Filters/>')).toEqual(
-      linesOf(new TextEncoder().encode(before)).filter((line) => !line.includes('LongName')),
-    )
+    expect(
+      linesOf(new TextEncoder().encode(text)).filter((line) => !line.includes('301') && line !== '<Filters/>'),
+    ).toEqual(linesOf(new TextEncoder().encode(before)).filter((line) => !line.includes('LongName')))
   })
 
   it('with another glass keeps the other slots, its own mode and what stands beside', async () => {

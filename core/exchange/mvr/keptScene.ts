@@ -1,20 +1,22 @@
 /** A rig file that was kept, read beside the show as it is now: which of its elements stand for what, and what nobody here knows. */
 import { rotation } from '../../geometry/rotation'
 import { within, UPRIGHT, type Frame } from '../../geometry/frame'
+import { placeId } from '../../show/compositeIds'
 import type { RigFile } from '../../show/entities'
 import type { FixtureId, HangId } from '../../show/ids'
+import { modesOf } from '../../show/modes'
 import { setPiecesOf } from '../../show/setPieces'
-import type { Show } from '../../show/show'
+import { showRecordOf, type Show } from '../../show/show'
 import { targetsOf } from '../../show/targets'
 import { Notes } from '../notes'
 import { attributeOf, childOf, childrenOf, parseXml, setText, textIn, type Document, type Element } from '../xml/xml'
 import { matrixText, readMatrix } from './matrix'
-import { planFixtures, type PlannedFixture } from './planFixtures'
+import { FixtureMatches, isSurely, planFixtures } from './planFixtures'
 import { planHangs, type PlannedHang } from './planHangs'
 import { named } from './planPlaces'
 import { planTypes, type TypeInUse } from './planTypes'
 import { readScene, type BesideScene, type ReadElement } from './readRig'
-import type { ReadPiece, RigReading } from './rigReading'
+import type { ReadFixture, ReadPiece, RigReading } from './rigReading'
 
 export interface KeptRig extends BesideScene {
   readonly scene: string
@@ -25,11 +27,20 @@ export interface KeptRig extends BesideScene {
 
 /** What an element is in the show now. */
 export type Match =
-  | { readonly kind: 'fixture'; readonly planned: PlannedFixture; readonly use: TypeInUse | null }
+  | {
+      readonly kind: 'fixture'
+      readonly id: FixtureId
+      readonly read: ReadFixture
+      readonly use: TypeInUse | null
+      /** What it hangs on in the file. */
+      readonly on: HangId | null
+    }
   | { readonly kind: 'hang'; readonly planned: PlannedHang }
   | { readonly kind: 'target'; readonly id: string; readonly read: RigReading['targets'][number] }
   | { readonly kind: 'piece'; readonly id: string; readonly read: ReadPiece }
   | { readonly kind: 'gone' }
+
+export type Of<K extends Match['kind']> = Extract<Match, { readonly kind: K }>
 
 export interface KeptScene {
   readonly document: Document
@@ -65,14 +76,16 @@ export function keptScene(show: Show, kept: KeptRig, told: Told): KeptScene {
   const types = planTypes(show, kept.types, reading.fixtures, notes)
   const hangs = planHangs(show, reading, notes)
   const { fixtures } = planFixtures(show, reading.fixtures, hangs, types, notes)
+  const couldComeIn = new Set(fixtures.map(({ read }) => read))
+  const found = new FixtureMatches(show, reading.fixtures)
   const known: Matches = {
     fixture: new Map(
-      fixtures.map((planned) => [
-        planned.read.id,
-        planned.show && planned.isSure && told.isFirst(planned.id)
-          ? { kind: 'fixture', planned, use: types.of(planned.read) }
-          : GONE,
-      ]),
+      reading.fixtures.flatMap((read) => {
+        const match = fixtureMatch(show, read, found.of(read), types.of(read), hangs.of(read)?.id ?? null)
+        if (match && told.isFirst(match.id)) return [[read.id, match] as const]
+        // What could not come in is nothing the show could have let go of.
+        return match || couldComeIn.has(read.id) ? [[read.id, GONE] as const] : []
+      }),
     ),
     hang: new Map(
       hangs.hangs.map((planned) => [
@@ -98,7 +111,10 @@ export function keptScene(show: Show, kept: KeptRig, told: Told): KeptScene {
   leaveToldElements(document, matches, told)
   const placed = [...known.hang.values()].flatMap((match) => (match.kind === 'hang' ? [match.planned] : []))
   const carried = new Map<HangId, number>()
-  for (const { file } of fixtures) carried.set(file.hang, (carried.get(file.hang) ?? 0) + 1)
+  for (const read of reading.fixtures) {
+    const on = hangs.of(read)?.id
+    if (on !== undefined) carried.set(on, (carried.get(on) ?? 0) + 1)
+  }
   return {
     document,
     matches,
@@ -106,6 +122,18 @@ export function keptScene(show: Show, kept: KeptRig, told: Told): KeptScene {
     gone: new Set([...known.hang].flatMap(([id, { kind }]) => (kind === 'gone' ? [id] : []))),
     carried,
   }
+}
+
+function fixtureMatch(
+  show: Show,
+  read: ReadFixture,
+  id: FixtureId | null,
+  use: TypeInUse | null,
+  on: HangId | null,
+): Of<'fixture'> | null {
+  const { venue } = showRecordOf(show)
+  if (id === null || !show.all.fixturePlace.has(placeId(venue, id))) return null
+  return isSurely(show, id, read, use?.type ?? null) ? { kind: 'fixture', id, read, use, on } : null
 }
 
 type Matches = Readonly<Record<ReadElement['kind'], ReadonlyMap<string, Match>>>
@@ -164,13 +192,16 @@ export function fixturesTold(show: Show, scenes: readonly KeptScene[]): Readonly
   const found = new Set<FixtureId>()
   for (const { matches } of scenes)
     for (const { match } of matches.values())
-      if (match.kind === 'fixture' && isModeTold(show, match.planned, match.use)) found.add(match.planned.id)
+      if (match.kind === 'fixture' && isModeTold(show, match)) found.add(match.id)
   return found
 }
 
-function isModeTold(show: Show, { show: now }: PlannedFixture, use: TypeInUse | null): boolean {
+function isModeTold(show: Show, { id, use }: Of<'fixture'>): boolean {
+  const now = show.all.fixture.get(id)
   if (!now || !use) return now?.type === null && use === null
-  if (now.type !== use.type || now.mode !== use.mode) return false
-  const mode = [...show.all.fixtureMode.values()].find(({ type, name }) => type === use.type && name === use.mode)
-  return JSON.stringify(mode?.channels) === JSON.stringify(use.channels)
+  const mode = now.mode === null ? undefined : show.all.fixtureMode.get(now.mode)
+  if (now.type !== use.type || mode?.name !== use.mode) return false
+  const base = modesOf(show, use.type).find((one) => one.mode.name === use.base.name)?.mode
+  const isAsInFile = JSON.stringify(base?.channels) === JSON.stringify(use.base.channels)
+  return isAsInFile && JSON.stringify(mode.channels) === JSON.stringify(use.channels)
 }

@@ -6,7 +6,7 @@ import { turned } from '../../rig/mirror'
 import { wholeFixtures } from '../../show/cells'
 import { placeId } from '../../show/compositeIds'
 import type { Fixture } from '../../show/entities'
-import { fixtureId, type FixtureId } from '../../show/ids'
+import { fixtureId, type FixtureId, type FixtureTypeId } from '../../show/ids'
 import { normalisedName } from '../../show/names'
 import { showRecordOf, type Show } from '../../show/show'
 import type { TakenRig } from '../../commands/rig/takeRig'
@@ -21,7 +21,8 @@ type TakenFixture = TakenRig['fixtures'][number]
 
 export interface PlannedFixture {
   readonly id: FixtureId
-  readonly read: ReadFixture
+  /** Its id in the file. */
+  readonly read: string
   /** As the file has it; its place as the show would keep it. */
   readonly file: TakenFixture
   /** As the show has it; null for a new one. */
@@ -44,7 +45,7 @@ export function planFixtures(
   types: PlannedTypes,
   notes: Notes,
 ): PlannedFixtures {
-  const matches = new Matches(show, fixtures)
+  const matches = new FixtureMatches(show, fixtures)
   const numbers = new Set(wholeFixtures(show).map(([, { number }]) => number))
   for (const { number } of fixtures) if (number !== null) numbers.add(number)
   const taken = new Map<number, string>()
@@ -80,10 +81,15 @@ export function planFixtures(
       pitch: neat(read.pitch),
       roll: neat(read.roll),
     }
-    const isSure = uuidOf(id).toLowerCase() === uuidOf(read.id).toLowerCase() || known?.type === file.type
-    return [{ id, read, file, isSure, ...ofShow(show, id, read) }]
+    const isSure = isSurely(show, id, read, file.type)
+    return [{ id, read: read.id, file, isSure, ...ofShow(show, id, read) }]
   })
   return { fixtures: planned, missing: matches.missing() }
+}
+
+/** Whether a fixture of a file is that one: known by its id, or of the same type. */
+export function isSurely(show: Show, id: FixtureId, read: ReadFixture, type: FixtureTypeId | null): boolean {
+  return uuidOf(id).toLowerCase() === uuidOf(read.id).toLowerCase() || show.all.fixture.get(id)?.type === type
 }
 
 const neat = (degrees: number) => Math.round(degrees * 1e6) / 1e6 + 0
@@ -106,7 +112,7 @@ function freeNumber(
 }
 
 /** Which fixture of a show each of a file is: by its id, else by its number, else by a name that only one has. */
-class Matches {
+export class FixtureMatches {
   readonly #found = new Map<string, FixtureId>()
   readonly #missing: readonly Fixture[]
 

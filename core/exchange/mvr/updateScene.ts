@@ -13,15 +13,17 @@ import {
 } from '../../geometry/frame'
 import { DEGREE, rotation, rotationOf, turnBetween } from '../../geometry/rotation'
 import { cross, distance, vec3, add, scale } from '../../geometry/vector'
+import { turned } from '../../rig/mirror'
 import { placeId } from '../../show/compositeIds'
 import type { Fixture } from '../../show/entities'
 import type { FixtureId, FixtureTypeId, HangId } from '../../show/ids'
+import { normalisedName } from '../../show/names'
 import { setPiecesOf } from '../../show/setPieces'
 import { showRecordOf, type Show } from '../../show/show'
 import { targetsOf } from '../../show/targets'
 import { uuidOf } from '../uuid'
 import { appended, attributeOf, childOf, childrenOf, setText, textIn, type Element } from '../xml/xml'
-import { layersOf, type KeptScene, type Match } from './keptScene'
+import { layersOf, type KeptScene, type Match, type Of } from './keptScene'
 import { matrixText, readMatrix } from './matrix'
 import { solidOf } from './planPlaces'
 import { NO_LAYER, scenePart } from './sceneLayers'
@@ -51,8 +53,7 @@ export function updateScene(scene: KeptScene, truth: SceneTruth): void {
       const frame = () => within(outer, readMatrix(textIn(element, 'Matrix'))?.frame ?? UPRIGHT)
       const wanted = found && update(element, found.match, found.frame, truth)
       if (wanted && !isNear(frame(), wanted)) setText(element, 'Matrix', matrixText(seenFrom(outer, wanted)))
-      if (found?.match.kind === 'fixture' && wanted && isNear(found.frame, wanted))
-        truth.onSteady(found.match.planned.id)
+      if (found?.match.kind === 'fixture' && wanted && isNear(found.frame, wanted)) truth.onSteady(found.match.id)
       walk(childOf(element, 'ChildList'), frame())
       if (found?.match.kind === 'gone') takeOut(element)
       if (found?.match.kind === 'piece') intoLayer(element, found.match, frame(), truth)
@@ -89,20 +90,22 @@ function setName(element: Element, now: string, read: string): void {
   if (now !== read) element.setAttribute('name', now)
 }
 
-type Of<K extends Match['kind']> = Extract<Match, { readonly kind: K }>
-
-function updateFixture(element: Element, { planned }: Of<'fixture'>, read: Frame, truth: SceneTruth): Frame {
+function updateFixture(
+  element: Element,
+  { id, read: file, use, on }: Of<'fixture'>,
+  read: Frame,
+  truth: SceneTruth,
+): Frame {
   const { show } = truth
-  const { id, read: file, show: now } = planned
   const fixture = show.all.fixture.get(id)
   const place = show.all.fixturePlace.get(placeId(showRecordOf(show).venue, id))
   const hang = place && show.all.hangPlace.get(placeId(place.venue, place.hang))
-  if (!fixture || !place || !hang || !now) return read
+  if (!fixture || !place || !hang) return read
   setName(element, fixture.name, file.name.slice(0, 120))
   if (fixture.number !== file.number) setNumber(element, fixture.number)
-  updateMode(element, id, fixture, truth)
+  updateMode(element, { id, use }, fixture, truth)
   updateAddress(element, fixture, file.addresses, truth.told.has(id))
-  if (planned.file.hang !== place.hang || file.on !== null) setText(element, 'Position', truth.positionOf(place.hang))
+  if (on !== place.hang || file.on !== null) setText(element, 'Position', truth.positionOf(place.hang))
   return fixtureFrame(hang, place)
 }
 
@@ -112,12 +115,22 @@ function setNumber(element: Element, number: number): void {
   if (/^\d*$/.test(textIn(element, 'FixtureID'))) setText(element, 'FixtureID', String(number))
 }
 
-function updateMode(element: Element, id: FixtureId, fixture: Fixture, { show, fileOf, told }: SceneTruth): void {
+function updateMode(
+  element: Element,
+  { id, use }: Pick<Of<'fixture'>, 'id' | 'use'>,
+  fixture: Fixture,
+  { show, fileOf, told }: SceneTruth,
+): void {
   const file = fixture.type === null ? null : fileOf(fixture.type)
   const spec = textIn(element, 'GDTFSpec')
   const withEnding = /\.gdtf$/i.test(spec) ? spec : `${spec}.gdtf`
   if (file !== null && file !== withEnding) setText(element, 'GDTFSpec', file)
-  if (told.has(id)) return
+  if (told.has(id)) {
+    // One that named no mode of its type got the first: what that is may change.
+    if (use && normalisedName(textIn(element, 'GDTFMode')) !== normalisedName(use.base.name))
+      setText(element, 'GDTFMode', use.base.name)
+    return
+  }
   const mode = fixture.mode === null ? null : show.all.fixtureMode.get(fixture.mode)
   if (file === null) remove(element, 'GDTFSpec')
   if (mode) setText(element, 'GDTFMode', mode.name)
@@ -126,7 +139,7 @@ function updateMode(element: Element, id: FixtureId, fixture: Fixture, { show, f
 }
 
 type Address = KeptAddresses[number]
-type KeptAddresses = Of<'fixture'>['planned']['read']['addresses']
+type KeptAddresses = Of<'fixture'>['read']['addresses']
 
 /** Further addresses stay where the first one and the mode do, and move with the first where they are told by it. */
 function updateAddress(element: Element, fixture: Fixture, read: KeptAddresses, isTold: boolean): void {
@@ -171,17 +184,21 @@ export function hangFrame(place: HangPlace): Frame {
   return { origin: place.origin, rotation: rotationOf(along, out, cross(along, out)) }
 }
 
+/** Steeper, degrees, a line does not tell by itself which way it faces. */
+const UPWARDS = 89.9
+
 interface Line extends HangPlace {
   readonly length: number
 }
 
-/** Whether two lines lie on each other, whichever way they run. */
+/** Whether two lines lie on each other, whichever way they run; upright ones have to face one way. */
 export function isSameLine(a: Line, b: Line): boolean {
   const [from, to] = [-0.5, 0.5].map((part) => add(a.origin, scale(hangDirection(a), part * a.length)))
   const [one, other] = [-0.5, 0.5].map((part) => add(b.origin, scale(hangDirection(b), part * b.length)))
   if (!from || !to || !one || !other) return false
   const isOn = (p: typeof from, q: typeof from) => distance(from, p) < NEAR.metres && distance(to, q) < NEAR.metres
-  return isOn(one, other) || isOn(other, one)
+  const isFacing = Math.abs(a.rise) < UPWARDS || Math.abs(turned(a.yaw - b.yaw)) < NEAR.degrees
+  return isFacing && (isOn(one, other) || isOn(other, one))
 }
 
 /** A truss moves as its hang did; one of another length is drawn anew. */
