@@ -11,7 +11,9 @@ export async function buildThread(entry: string, outfile: string): Promise<void>
     logLevel: 'warning',
     external: ['knex'],
     // Packages of the older kind ask for Node's own modules while they run.
-    banner: { js: "import { createRequire } from 'node:module';const require = createRequire(import.meta.url);" },
+    banner: {
+      js: "import { createRequire as requireFrom } from 'node:module';const require = requireFrom(import.meta.url);",
+    },
   })
 }
 

@@ -45,7 +45,7 @@ const WORDS = {
       : `${fixture} does not hang in this venue, ${by} plays its values here: give it a hang first.`,
   'source hangs elsewhere': always('The fixture to copy from no longer hangs here.'),
   'files too large': ({ size, most }: { readonly size: number; readonly most: number }) =>
-    `The files this show would keep come to ${Math.ceil(size / 1e6)} MB, and it keeps ${Math.round(most / 1e6)}. Take it without keeping the file, or let go of another one first (Rig, Venue).`,
+    `The files this show would keep come to ${Math.ceil(size / 1e6)} MB, and it keeps ${Math.round(most / 1e6)}. Take it without keeping the file, or let go of another one first (in the Rig room, beside the venue or at its type).`,
   'tied to a set piece': ({ name }: Named) =>
     `${name} is tied to a set piece and moves with it. Leave it out, or move the set piece.`,
   'tied to what is elsewhere': always('The set piece of this target has no place here.'),

@@ -26,6 +26,6 @@ export async function writeInThread(
   const work = { show: show.id, contents, stored, type }
   const written = await inThread<Written>(module, work, { longest: LONGEST })
   if (written.ok) return Buffer.from(written.file)
-  const message = `This cannot be written: ${written.why}. Let go of that file (Rig, Venue or the type), and write it again.`
+  const message = `This cannot be written: ${written.why}. Let go of that file (in the Rig room, beside the venue or at its type), and write it again.`
   throw new ApiError(422, { code: 'cannot be written', message })
 }

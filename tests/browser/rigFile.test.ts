@@ -1,5 +1,6 @@
 /** A rig file made by hand comes into the demo, item by item; the demo's own goes out and finds itself again. */
 import { readFileSync } from 'node:fs'
+import { readZip } from '../../server/exchange/zip'
 import { expect, expectAccessible, test } from './app'
 
 test('looks into a rig file, places it by two points, takes what is chosen, and finds its own again', async ({
@@ -42,10 +43,50 @@ test('looks into a rig file, places it by two points, takes what is chosen, and 
   await showPage.keyboard.press('Escape')
   await openRigFile(written)
   await expect(dialog.getByText('The show has all of this just as the file has it.')).toBeVisible()
+  await dialog.getByRole('radio', { name: 'Not kept' }).click()
   await expect(dialog.getByRole('button', { name: 'Take all' })).toBeDisabled()
   await dialog.getByRole('button', { name: 'Cancel' }).click()
   await undo.click()
   await expect(showPage.getByRole('img', { name: /^Hang Mast/ })).toHaveCount(0)
+})
+
+test('keeps a rig file, writes what has no place here again, from a back-up as well, and lets go of it', async ({
+  showPage,
+}) => {
+  const dialog = showPage.getByRole('dialog')
+  const chooseInMenu = async (item: string | RegExp) => {
+    await showPage.getByRole('button', { name: /show menu/ }).click()
+    await showPage.getByRole('menuitem', { name: item }).click()
+  }
+  const downloaded = async (item: string) => {
+    const download = showPage.waitForEvent('download')
+    await chooseInMenu(item)
+    const path = await (await download).path()
+    await showPage.keyboard.press('Escape')
+    return path
+  }
+  const writtenRig = async () => readZip(readFileSync(await downloaded('Write the rig to a file (MVR)')), () => true)
+  const sceneIn = (files: ReadonlyMap<string, Uint8Array>) =>
+    new TextDecoder().decode(files.get('GeneralSceneDescription.xml'))
+  await chooseInMenu('Open a rig file or a drawing')
+  await dialog.getByLabel('Choose the file').setInputFiles('tests/files/quay.mvr')
+  await expect(dialog.getByRole('radio', { name: 'Kept', exact: true })).toBeChecked()
+  await dialog.getByRole('button', { name: /^Take/ }).last().click()
+  await expect(dialog).toBeHidden()
+  const written = await writtenRig()
+  expect(sceneIn(written)).toContain('<Buoy name="Red buoy" uuid="0A000000-0000-4000-8000-0000000000C3"/>')
+  expect([...written.keys()]).toContain('ghost.3ds')
+
+  const backup = await downloaded('Back up to a file')
+  await chooseInMenu('Open a back-up')
+  await dialog.getByLabel('Choose the file').setInputFiles(backup)
+  await expect(showPage.getByRole('group', { name: 'Stage plan' })).toBeVisible()
+  expect(sceneIn(await writtenRig())).toBe(sceneIn(written))
+
+  await showPage.getByRole('link', { name: 'Rig' }).click()
+  await showPage.getByRole('button', { name: 'Let go of quay.mvr' }).click()
+  await expect(showPage.getByRole('region', { name: 'Kept files' })).toBeHidden()
+  expect(sceneIn(await writtenRig())).not.toContain('Red buoy')
 })
 
 test('a drawing of the set comes in by layers, as large as two places say; the stage goes out', async ({

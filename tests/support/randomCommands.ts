@@ -137,18 +137,12 @@ export class RandomArguments {
         )
         return { from: this.pick(linked) ?? 'none', to: this.#id('palette'), cues: null, fixtures: null }
       }
-      case 'takeRig':
-        return this.#takenRig()
-      case 'forgetFile': {
-        const kind = this.pick(['rigFile', 'typeFile'] as const) ?? 'rigFile'
-        return { kind, id: this.pick([...this.show.all[kind].keys()]) ?? 'none' }
-      }
       case 'followOn': {
         const list = this.pick([...this.show.all.cueList])
         return { list: list?.[0] ?? 'none', after: list?.[1].onStage ?? 'none' }
       }
       default:
-        return this.#perVenue(name) ?? this.of(COMMANDS[name].input, '')
+        return this.#perVenue(name) ?? this.#perFile(name) ?? this.of(COMMANDS[name].input, '')
     }
   }
 
@@ -221,6 +215,14 @@ export class RandomArguments {
       pieces: [],
       ...this.#takenFile(),
     }
+  }
+
+  /** Of files of other programs; null for commands about anything else. */
+  #perFile(name: CommandName): unknown {
+    if (name === 'takeRig') return this.#takenRig()
+    if (name !== 'forgetFile') return null
+    const kind = this.pick(['rigFile', 'typeFile'] as const) ?? 'rigFile'
+    return { kind, id: this.pick([...this.show.all[kind].keys()]) ?? 'none' }
   }
 
   /** The file that is stored with shows that are tested, kept now and then. */

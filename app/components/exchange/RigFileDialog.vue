@@ -8,6 +8,7 @@ import { showRecordOf, type Show } from '#core/show/show'
 import { useRigFile } from '../../composables/exchange/useRigFile'
 import { useCommit } from '../../composables/forms/useCommit'
 import PlainDialog from '../shell/PlainDialog.vue'
+import RadioChips from '../fields/RadioChips.vue'
 import FileDrop from './FileDrop.vue'
 import RigFileItems from './RigFileItems.vue'
 import RigFilePlacing from './RigFilePlacing.vue'
@@ -19,6 +20,7 @@ const { offer } = useCommit()
 const rig = useRigFile(() => props.show)
 const { name, reading, trouble, isReading, leftHanded, placement, points, placed, plan, items, taken, filePoints } = rig
 const { up, isSizedByPoints, placedPoints } = rig
+const { choices, chosen, isTooLarge, willKeep } = rig.keeping
 const isTaking = ref(false)
 const refused = ref<string | null>(null)
 /** What right-handed means of a head that hangs. */
@@ -42,7 +44,8 @@ async function take() {
   const input = rig.input.value
   if (!input) return
   isTaking.value = true
-  refused.value = await offer('takeRig', input)
+  const kept = await rig.keeping.keep()
+  refused.value = kept.ok ? await offer('takeRig', { ...input, file: kept.file }) : kept.refusal.message
   isTaking.value = false
   if (refused.value === null) emit('close')
 }
@@ -100,7 +103,7 @@ function close() {
           v-if="reading.types.length"
           class="flex flex-wrap items-center gap-2 border-b border-rule px-3 py-2 text-sm"
         >
-          <span class="text-mist">Which way its types count is left open by the standard:</span>
+          <span class="text-mist">Its types count (the standard leaves it open):</span>
           <button
             v-for="axis in AXES"
             :key="axis"
@@ -129,6 +132,16 @@ function close() {
             {{ way }}
           </button>
         </div>
+        <div v-if="choices.length" class="flex flex-col gap-1.5 border-b border-rule px-3 py-2 text-sm">
+          <span class="text-mist">
+            {{
+              isTooLarge
+                ? 'Too large to be kept: what of it has no place here does not go out again.'
+                : 'The file itself, so that what has no place here goes out again:'
+            }}
+          </span>
+          <RadioChips v-model="chosen" label="Keeping the file" :options="choices" />
+        </div>
         <RigFileItems
           class="min-h-0 flex-1"
           :items="items"
@@ -142,8 +155,12 @@ function close() {
       <p v-if="refused" class="mr-auto text-coral" role="alert">{{ refused }}</p>
       <p v-else class="mr-auto text-mist" role="status">{{ summary }}</p>
       <button type="button" class="quiet-button" @click="close">Cancel</button>
-      <button type="button" class="main-button" :disabled="taken.length === 0 || isTaking" @click="take">
-        Take {{ taken.length === items.length ? 'all' : taken.length }}
+      <button type="button" class="main-button" :disabled="(taken.length === 0 && !willKeep) || isTaking" @click="take">
+        {{
+          taken.length === 0 && willKeep
+            ? 'Keep the file'
+            : `Take ${taken.length === items.length ? 'all' : taken.length}`
+        }}
       </button>
     </footer>
   </PlainDialog>

@@ -9,6 +9,7 @@ import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
 import type { HangId } from '#core/show/ids'
+import { rigFilesOf } from '#core/show/keptFiles'
 import { normalisedName } from '#core/show/names'
 import { useChosen } from '../../stores/chosen'
 import { useStage } from '../../stores/stage'
@@ -26,6 +27,7 @@ import LensPanel from './LensPanel.vue'
 import RigPanel from './RigPanel.vue'
 import SetPiecePanel from './SetPiecePanel.vue'
 import TargetPanel from './TargetPanel.vue'
+import KeptFiles from '../exchange/KeptFiles.vue'
 import VenuePanel from './VenuePanel.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -63,6 +65,10 @@ const TITLES: Readonly<Record<RigForm, string>> = {
   venue: 'Venue',
   layers: 'Layers of the set',
 }
+
+const files = computed(() =>
+  rigFilesOf(props.show).map(([id, { name, size }]) => ({ kind: 'rigFile' as const, id, name, size })),
+)
 
 function open(form: RigForm) {
   if (form !== 'row') chosen.clear()
@@ -171,6 +177,7 @@ function lookAtRow(from: number, count: number) {
           </button>
         </div>
       </section>
+      <KeptFiles :files="files" />
       <p class="mt-auto text-sm text-haze">
         Press anything on the stage or in a table to see and change it here. Targets and set pieces can be dragged, with
         Move anything; hold Alt to place it freely.

@@ -11,6 +11,7 @@ import { useTypeDraft, type DraftMode, type TypeDraft } from '../../composables/
 import { useTypeTest } from '../../composables/rig/useTypeTest'
 import { newWheel } from '../../composables/rig/wheels'
 import BeamPicture from '../shelf/BeamPicture.vue'
+import KeptFiles from '../exchange/KeptFiles.vue'
 import RadioChips from '../fields/RadioChips.vue'
 import AxisFields from './AxisFields.vue'
 import ChannelTable from './ChannelTable.vue'
@@ -49,6 +50,11 @@ const cssOf = ({ red, green, blue }: (typeof light.value)['colour']) =>
   `rgb(${[red, green, blue].map((part) => Math.round(255 * part)).join(' ')})`
 const turns = computed(() => draft.value.has.includes(LEADING.place))
 const users = computed(() => [...props.show.all.fixture.values()].filter((f) => f.type === props.type).length)
+
+const files = computed(() => {
+  const file = props.type === null ? undefined : props.show.all.typeFile.get(props.type)
+  return file ? [{ kind: 'typeFile' as const, id: file.type, name: file.entry || file.name, size: file.size }] : []
+})
 
 const FORMS = [
   { key: 'profile', name: 'Profile' },
@@ -241,6 +247,7 @@ function removeMode() {
           Put back
         </button>
       </div>
+      <KeptFiles :files="files" />
       <div v-if="type !== null" class="flex gap-1.5">
         <button type="button" class="chip" @click="emit('copy', draft)">Copy as a new type</button>
         <button type="button" class="chip" :class="isLeaving ? 'chip-on' : ''" @click="isLeaving = true">

@@ -11,6 +11,7 @@ import { rigPlan } from '#core/exchange/mvr/rigPlan'
 import { rigReading, type RigReading } from '#core/exchange/mvr/rigReading'
 import type { Show } from '#core/show/show'
 import { requestWithFile } from '../../session/request'
+import { useKeeping } from './useKeeping'
 
 /** A place of the file that can be pressed: a fixture, a focus point, an end of a hang. */
 export interface FilePoint {
@@ -69,13 +70,13 @@ export function useRigFile(show: () => Show) {
     placement.value = AS_IT_IS
     points.value = []
     said.value = new Map()
+    keeping.forget()
   }
 
   /** Reads the file again with an axis of its types counting the other way round. */
   async function turnAxis(axis: Axis) {
-    const axes = leftHanded.value.includes(axis)
-      ? leftHanded.value.filter((one) => one !== axis)
-      : [...leftHanded.value, axis]
+    const others = leftHanded.value.filter((one) => one !== axis)
+    const axes = leftHanded.value.includes(axis) ? others : [...others, axis]
     if (file.value && (await read(file.value, axes))) leftHanded.value = axes
   }
 
@@ -109,15 +110,14 @@ export function useRigFile(show: () => Show) {
     return plan.value?.taking((key) => keys.has(key)) ?? null
   })
 
+  const keeping = useKeeping(show, { file, reading, plan, placement, leftHanded })
+
   const filePoints = computed(() => (reading.value ? pointsOf(reading.value) : []))
-  /** The places of the file as they lie on the stage now. */
   const placedPoints = computed(() =>
     filePoints.value.map((point) => ({ ...point, at: onStage(placement.value, point.at) })),
   )
   /** Where a place of the file lies on the stage as it is placed now. */
-  const seenAt = (key: string): Vec3 | null => {
-    return placedPoints.value.find((one) => one.key === key)?.at ?? null
-  }
+  const seenAt = (key: string): Vec3 | null => placedPoints.value.find((one) => one.key === key)?.at ?? null
 
   /** Presses a place: the first, then the second, then the nearer one anew. */
   function press(key: string) {
@@ -159,6 +159,7 @@ export function useRigFile(show: () => Show) {
     items,
     taken,
     input,
+    keeping,
     filePoints,
     leftHanded,
     turnAxis,
