@@ -1,19 +1,18 @@
 /** Rig files and fixture types as zip files, written with what was kept of those they came from. */
-import type { KeptType } from '#core/exchange/gdtf/keptType'
 import { writeKeptType } from '#core/exchange/gdtf/keptType'
 import { writeType } from '#core/exchange/gdtf/writeType'
 import { typeIn } from '#core/exchange/mvr/planTypes'
 import type { KeptRig } from '#core/exchange/mvr/keptScene'
 import { writeRig } from '#core/exchange/mvr/writeRig'
 import { uuidOf } from '#core/exchange/uuid'
-import { NotReadable } from '#core/exchange/xml/xml'
-import type { RigFile, TypeFile } from '#core/show/entities'
-import { fixtureTypeId, type FixtureTypeId } from '#core/show/ids'
+import type { RigFile } from '#core/show/entities'
+import type { FixtureTypeId } from '#core/show/ids'
 import { rigFilesOf } from '#core/show/keptFiles'
 import type { Show } from '#core/show/show'
 import { digestOf, type StoredFiles } from '../database/fileRepository'
 import { glbOf } from './glb'
 import { modelsIn, SCENE, textOf, TYPE, typesIn } from './rigFile'
+import { bytesOf, typesKept } from './keptBytes'
 import { readZip, writeZip } from './zip'
 
 type Files = ReadonlyMap<string, Uint8Array>
@@ -64,29 +63,4 @@ async function rigKept(file: RigFile, stored: StoredFiles): Promise<{ rig: KeptR
     resources: new Map([...files].map(([name, bytes]) => [name, digestOf(bytes)])),
   }
   return { rig, files }
-}
-
-/** The files types came from: all of them, or that of one. */
-async function typesKept(
-  show: Show,
-  stored: StoredFiles,
-  only?: FixtureTypeId,
-): Promise<Map<FixtureTypeId, { kept: KeptType; bytes: Uint8Array }>> {
-  const found = new Map<FixtureTypeId, { kept: KeptType; bytes: Uint8Array }>()
-  for (const [id, file] of show.all.typeFile) {
-    if (only !== undefined && id !== only) continue
-    const whole = bytesOf(file, stored)
-    const bytes = file.entry === '' ? whole : (await readZip(whole, (name) => name === file.entry)).get(file.entry)
-    const xml = bytes && (await readZip(bytes, (name) => name === TYPE)).get(TYPE)
-    if (!bytes || !xml) throw new NotReadable(`${file.name} that was kept holds no ${file.entry || TYPE}`)
-    const { part, leftHanded } = file
-    found.set(fixtureTypeId.parse(id), { kept: { xml: textOf(xml), part, leftHanded }, bytes })
-  }
-  return found
-}
-
-function bytesOf({ name, digest }: RigFile | TypeFile, stored: StoredFiles): Uint8Array {
-  const bytes = stored.get(digest)
-  if (!bytes) throw new NotReadable(`${name} that was kept is not there`)
-  return bytes
 }

@@ -16,6 +16,7 @@ import type { Show } from '#core/show/show'
 import { ShowBuilder } from '#demo/builder'
 import { harbourHall } from '#demo/stage'
 import { digestOf } from '../../server/database/fileRepository'
+import { wheelPicturesKept } from '../../server/exchange/keptBytes'
 import { readRigFile } from '../../server/exchange/rigFile'
 import { writeRigFile, writeTypeFile } from '../../server/exchange/writeRigFile'
 import { readZip, writeZip } from '../../server/exchange/zip'
@@ -313,5 +314,26 @@ describe('a type that came from a file', () => {
     const text = await changed(({ lens }) => ({ lens: { ...lens, across: 0.2 } }))
     expect(text).not.toContain('GeometryReference')
     for (const kept of ['RDM', 'Thumbnail="heron"', 'Name="Body"']) expect(text).toContain(kept)
+  })
+
+  it('has the pictures of its wheels', async () => {
+    const png = new Uint8Array([0x89, 0x50, 0x4e, 0x47, 1, 2])
+    const files = await everything(heron)
+    const described = textOf(files.get('description.xml'))
+      .replace('<Slot Name="Warm"', '<Slot MediaFileName="flag" Name="Warm"')
+      .replace('<Slot Name="Deep blue"', '<Slot MediaFileName="note" Name="Deep blue"')
+    const bytes = writeZip(
+      new Map([
+        ...files,
+        ['description.xml', new TextEncoder().encode(described)],
+        ['wheels/flag.png', png],
+        ['wheels/note.png', new Uint8Array([1])],
+      ]),
+    )
+    const desk = emptyDesk()
+    const stored = await taken(desk, bytes, 'heron.gdtf')
+    const [type] = [...desk.show.all.fixtureType.keys()].map(asFixtureTypeId)
+    const found = await wheelPicturesKept(desk.show, type ?? expect.fail('no type'), stored)
+    expect(found).toEqual([{ wheel: 'Glass', slot: 1, png: Buffer.from(png).toString('base64') }])
   })
 })

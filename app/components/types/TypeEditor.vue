@@ -9,6 +9,7 @@ import type { Show } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
 import { useTypeDraft, type DraftMode, type TypeDraft } from '../../composables/rig/useTypeDraft'
 import { useTypeTest } from '../../composables/rig/useTypeTest'
+import { useWheelPictures } from '../../composables/rig/useWheelPictures'
 import { newWheel } from '../../composables/rig/wheels'
 import BeamPicture from '../shelf/BeamPicture.vue'
 import KeptFiles from '../exchange/KeptFiles.vue'
@@ -51,6 +52,10 @@ const cssOf = ({ red, green, blue }: (typeof light.value)['colour']) =>
 const turns = computed(() => draft.value.has.includes(LEADING.place))
 const users = computed(() => [...props.show.all.fixture.values()].filter((f) => f.type === props.type).length)
 
+const pictures = useWheelPictures(
+  () => props.show,
+  () => props.type,
+)
 const files = computed(() => {
   const file = props.type === null ? undefined : props.show.all.typeFile.get(props.type)
   return file ? [{ kind: 'typeFile' as const, id: file.type, name: file.entry || file.name, size: file.size }] : []
@@ -163,6 +168,7 @@ function removeMode() {
             v-for="(wheel, i) in draft.wheels"
             :key="i"
             :wheel="wheel"
+            :pictures="pictures.get(wheel.name)"
             :keep="(next) => putWheel(i, next)"
             @remove="set({ wheels: draft.wheels.filter((_, j) => j !== i) }, 'wheels')"
           />

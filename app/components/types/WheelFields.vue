@@ -6,7 +6,12 @@ import type { Wheel } from '#core/show/entities'
 import { newSlot, OPEN_WHITE, WHEEL_NAMES } from '../../composables/rig/wheels'
 import GoboPicture from './GoboPicture.vue'
 
-const props = defineProps<{ wheel: Wheel; keep: (wheel: Wheel) => Promise<string | null> }>()
+const props = defineProps<{
+  wheel: Wheel
+  /** What its slots look like in the file it came from, by slot. */
+  pictures?: ReadonlyMap<number, string> | undefined
+  keep: (wheel: Wheel) => Promise<string | null>
+}>()
 const emit = defineEmits<{ remove: [] }>()
 type Slot = Wheel['slots'][number]
 const PATTERNS = GOBO_PATTERNS.map((key) => ({ key, name: key }))
@@ -53,6 +58,12 @@ function recolour(index: number, event: Event) {
           :value="slot.colour ?? OPEN_WHITE"
           :aria-label="`Colour of ${slot.name}`"
           @change="recolour(i, $event)"
+        />
+        <img
+          v-else-if="pictures?.has(i)"
+          class="h-[26px] w-[26px] shrink-0 rounded-full border border-rule-2 object-cover"
+          :src="pictures.get(i)"
+          :alt="`Picture of ${slot.name}`"
         />
         <GoboPicture v-else-if="wheel.kind === 'gobo'" :pattern="slot.pattern ?? 'open'" class="shrink-0" />
         <TextField class="flex-1" :label="`Slot ${i}`" :shown="slot.name" :keep="(name) => changeSlot(i, { name })" />
