@@ -9,6 +9,7 @@ export const DIALOG_NAMES = {
   tables: 'Open tables',
   'rig file': 'Open a rig file or a drawing',
   'cue text': 'Open cue text',
+  'seen tables': 'Take out a table',
   history: 'History',
   people: 'People and links',
   restore: 'Open a back-up',

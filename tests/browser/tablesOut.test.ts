@@ -56,3 +56,27 @@ test('takes a table out as it is seen, as text and as a spreadsheet, and the aim
     expect(Math.floor(Number(line['pan (24 bit)']) / 256)).toBeGreaterThanOrEqual(sixteen - 1)
   }
 })
+
+test('takes out the small tables a page shows, by their names', async ({ showPage }) => {
+  await showPage.getByRole('link', { name: 'Output' }).click()
+  await showPage.getByRole('radio', { name: 'Controls' }).click()
+  const table = showPage.getByRole('region', { name: 'Addresses' }).getByRole('table')
+  const seen = await table
+    .getByRole('row')
+    .evaluateAll((rows) => rows.map((row) => [...row.children].map((cell) => cell.textContent?.trim() ?? '')))
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  await showPage.getByRole('menuitem', { name: 'Take out a table' }).click()
+  const dialog = showPage.getByRole('dialog', { name: 'Take out a table' })
+  await expectAccessible(showPage)
+  const download = showPage.waitForEvent('download')
+  await dialog.getByRole('button', { name: 'Addresses as CSV' }).click()
+  const text = readFileSync(await (await download).path(), 'utf8').replace(/^\uFEFF/, '')
+  expect(seen.length).toBeGreaterThan(3)
+  expect(Papa.parse<string[]>(text.trimEnd()).data).toEqual(seen)
+  await dialog.getByRole('button', { name: 'Close' }).click()
+  await showPage.getByRole('link', { name: 'Rig' }).click()
+  await expect(showPage.getByRole('grid', { name: 'Fixtures' })).toBeVisible()
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  await showPage.getByRole('menuitem', { name: 'Take out a table' }).click()
+  await expect(dialog).toContainText('There is none just now')
+})

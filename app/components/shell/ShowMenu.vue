@@ -13,6 +13,7 @@ import { DIALOG_NAMES, useDialogs } from '../../stores/dialogs'
 import { useProposal } from '../../stores/proposal'
 import { framePainted } from '../../session/afterNextFrame'
 import { useShow } from '../../stores/show'
+import SeenTablesDialog from '../exchange/SeenTablesDialog.vue'
 import TablesDialog from '../exchange/TablesDialog.vue'
 import HistoryDialog from './HistoryDialog.vue'
 import PeopleDialog from './PeopleDialog.vue'
@@ -129,6 +130,11 @@ const item = (active: boolean) => [
         </button></MenuItem
       >
       <MenuItem v-slot="{ active }"
+        ><button type="button" :class="item(active)" @click="dialogs.open = 'seen tables'">
+          {{ DIALOG_NAMES['seen tables'] }}
+        </button></MenuItem
+      >
+      <MenuItem v-slot="{ active }"
         ><a :href="`/api/shows/${show.id}/rig`" download :class="item(active)"
           >Write the rig to a file (MVR)</a
         ></MenuItem
@@ -186,6 +192,7 @@ const item = (active: boolean) => [
   </Menu>
   <TablesDialog :open="dialogs.open === 'tables'" :show="show" @close="dialogs.close()" />
   <LazyRigFileDialog v-if="dialogs.open === 'rig file'" open :show="show" @close="dialogs.close()" />
+  <SeenTablesDialog :open="dialogs.open === 'seen tables'" @close="dialogs.close()" />
   <LazyCueTextDialog v-if="dialogs.open === 'cue text'" open :show="show" @close="dialogs.close()" />
   <LazyGuideDialog v-if="dialogs.open === 'guide'" open @close="dialogs.close()" />
   <HistoryDialog :open="dialogs.open === 'history'" :show="show" @close="dialogs.close()" />

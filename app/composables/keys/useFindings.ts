@@ -156,6 +156,7 @@ const dialogNames = [
   'tables',
   'rig file',
   'cue text',
+  'seen tables',
   'history',
   'restore',
   'guide',
