@@ -9,7 +9,8 @@ import { AS_IT_IS, placedRig, type Placement } from '#core/exchange/mvr/placemen
 import { rigPlan } from '#core/exchange/mvr/rigPlan'
 import { rigReading } from '#core/exchange/mvr/rigReading'
 import { vec3 } from '#core/geometry/vector'
-import { asFixtureId, asFixtureTypeId } from '#core/show/ids'
+import { placeId } from '#core/show/compositeIds'
+import { asFixtureId, asFixtureTypeId, asVenueId } from '#core/show/ids'
 import { rigFilesOf } from '#core/show/keptFiles'
 import { modesOf } from '#core/show/modes'
 import type { Show } from '#core/show/show'
@@ -186,6 +187,22 @@ describe('a rig file that was taken', () => {
     const again = emptyDesk()
     await taken(again, await writeRigFile(show.desk.show, stored), 'again.mvr')
     expect(placesIn(again.show)).toEqual(placesIn(show.desk.show))
+  })
+
+  it('goes along into a venue that is made like this one, and is told there as things are there', async () => {
+    const show = await quayside()
+    const { desk } = show
+    desk.run('addVenue', { ...harbourHall, name: 'Boathouse' })
+    const [venue] = [...desk.show.all.venue].find(([, { name }]) => name === 'Boathouse') ?? expect.fail('no venue')
+    desk.run('switchVenue', { venue: asVenueId(venue) })
+    const gull = fixtureNamed(desk.show, 'Gull')
+    const place = desk.show.all.fixturePlace.get(placeId(asVenueId(venue), gull)) ?? expect.fail('it hangs there')
+    desk.run('changeFixtures', { changes: [{ fixture: gull, along: place.along + 0.5 }] })
+    const there = textOf((await everything(await show.written())).get(SCENE))
+    expect(there).toContain('Red buoy')
+    expect(await changesOf(show)).toContain('- <Matrix>{1,0,0}{0,1,0}{0,0,1}{-2000,0,0}')
+    desk.run('switchVenue', { venue: asVenueId([...desk.show.all.venue.keys()].find((id) => id !== venue) ?? '') })
+    expect(await changesOf(show)).toEqual([])
   })
 
   it('takes the place of the one before, where a newer one of the same rig comes', async () => {
