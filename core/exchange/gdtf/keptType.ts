@@ -175,10 +175,10 @@ function takeLight({ kept, own, ours }: Sections): boolean {
   const now = beamsIn(ours)[0]
   const before = beamsIn(own)[0]
   if (!beam || !now || !before || others.length > 0) return false
-  const withLightOf = before.toString()
+  const wasLight = before.toString()
   for (const name of LIGHT) before.setAttribute(name, attributeOf(now, name))
   const isOnlyLight = isSame(own, ours)
-  if (!isOnlyLight || withLightOf === before.toString()) return false
+  if (!isOnlyLight || wasLight === before.toString()) return false
   for (const name of LIGHT) beam.setAttribute(name, attributeOf(now, name))
   return true
 }

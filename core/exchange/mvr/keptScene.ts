@@ -1,4 +1,5 @@
 /** A rig file that was kept, read beside the show as it is now: which of its elements stand for what, and what nobody here knows. */
+import equal from 'fast-deep-equal'
 import { rotation } from '../../geometry/rotation'
 import { within, UPRIGHT, type Frame } from '../../geometry/frame'
 import { placeId } from '../../show/compositeIds'
@@ -202,6 +203,5 @@ function isModeTold(show: Show, { id, use }: Of<'fixture'>): boolean {
   const mode = now.mode === null ? undefined : show.all.fixtureMode.get(now.mode)
   if (now.type !== use.type || mode?.name !== use.mode) return false
   const base = modesOf(show, use.type).find((one) => one.mode.name === use.base.name)?.mode
-  const isAsInFile = JSON.stringify(base?.channels) === JSON.stringify(use.base.channels)
-  return isAsInFile && JSON.stringify(mode.channels) === JSON.stringify(use.channels)
+  return equal(base?.channels, use.base.channels) && equal(mode.channels, use.channels)
 }

@@ -2,6 +2,7 @@
  * Brings the scene of a kept rig file to what the show has: an element stays as it was written for as
  * long as reading it gives what the show has, and what nobody here knows stays in any case.
  */
+import equal from 'fast-deep-equal'
 import {
   fixtureFrame,
   hangDirection,
@@ -16,7 +17,7 @@ import { cross, distance, vec3, add, scale } from '../../geometry/vector'
 import { turned } from '../../rig/mirror'
 import { placeId } from '../../show/compositeIds'
 import type { Fixture } from '../../show/entities'
-import type { FixtureId, FixtureTypeId, HangId } from '../../show/ids'
+import { asTargetId, type FixtureId, type FixtureTypeId, type HangId } from '../../show/ids'
 import { normalisedName } from '../../show/names'
 import { setPiecesOf } from '../../show/setPieces'
 import { showRecordOf, type Show } from '../../show/show'
@@ -238,7 +239,7 @@ function setGeometry(element: Element, fileName: string): void {
 }
 
 function updateTarget(element: Element, { id, read: file }: Of<'target'>, read: Frame, { show }: SceneTruth): Frame {
-  const placed = [...targetsOf(show)].find(([known]) => known === id)?.[1]
+  const placed = targetsOf(show).get(asTargetId(id))
   if (!placed) return read
   setName(element, placed.target.name, file.name)
   return { ...read, origin: placed.position }
@@ -249,7 +250,7 @@ function updatePiece(element: Element, { id, read: file }: Of<'piece'>, read: Fr
   if (!placed) return read
   const now = { origin: placed.place.position, rotation: rotation(placed.place.yaw, 0, 0) }
   setName(element, placed.piece.name, file.name)
-  if (JSON.stringify(placed.piece.solids) !== JSON.stringify(file.prisms.map(solidOf))) {
+  if (!equal(placed.piece.solids, file.prisms.map(solidOf))) {
     setGeometry(element, truth.models.piece(placed))
     return now
   }
