@@ -18,6 +18,14 @@ export async function putFiles(knex: Knex, show: ShowId, files: Iterable<Uint8Ar
       .ignore()
 }
 
+const sum = z.object({ size: z.coerce.number() })
+
+/** What all files ever kept of a show come to, bytes: they stay for undo and versions. */
+export async function storedSize(knex: Knex, show: ShowId): Promise<number> {
+  const found: unknown = await knex('stored_file').where({ show_id: show }).sum({ size: 'size' }).first()
+  return sum.parse(found).size
+}
+
 const row = z.object({ digest: z.string(), bytes: z.instanceof(Uint8Array) })
 
 /** Those of some files that are there. */
