@@ -2,8 +2,10 @@
 import { readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
 import { readType } from '#core/exchange/gdtf/readType'
+import { writeKeptType } from '#core/exchange/gdtf/keptType'
 import { readRig } from '#core/exchange/mvr/readRig'
 import { rigPlan } from '#core/exchange/mvr/rigPlan'
+import { writeRig } from '#core/exchange/mvr/writeRig'
 import { rigReading } from '#core/exchange/mvr/rigReading'
 import { NotReadable } from '#core/exchange/xml/xml'
 import { vec3, type Vec3 } from '#core/geometry/vector'
@@ -44,7 +46,20 @@ function readOrRefused<T>(what: string, read: () => T): T | null {
 }
 
 it('types', () => {
-  for (const seed of seeds(50)) readOrRefused('types', () => readType(mutatedXml(heron, randomFrom(seed))))
+  for (const seed of seeds(50)) {
+    const xml = mutatedXml(heron, randomFrom(seed))
+    const reading = readOrRefused('types', () => readType(xml))
+    for (const [part, { type }] of reading?.types.entries() ?? []) {
+      // What was read can be kept, and goes out again, whatever else stands in it.
+      expect([seed, writeKeptType({ xml, part, leftHanded: [] }, type, 'x')]).toEqual([seed, null])
+      const changed = { ...type, name: 'Another', pivotDrop: 0.5 }
+      expect([
+        seed,
+        readType(writeKeptType({ xml, part, leftHanded: [] }, changed, 'x') ?? '').types.length,
+      ]).not.toEqual([seed, 0])
+      tally.count('types kept and changed')
+    }
+  }
 })
 
 it('scenes, each taken into a show where it was read', () => {
@@ -60,9 +75,8 @@ it('scenes, each taken into a show where it was read', () => {
     })),
   }
   for (const seed of seeds(50)) {
-    const reading = readOrRefused('scenes', () =>
-      readRig(mutatedXml(quay, randomFrom(seed)), { types: [known], models }),
-    )
+    const scene = mutatedXml(quay, randomFrom(seed))
+    const reading = readOrRefused('scenes', () => readRig(scene, { types: [known], models }))
     if (!reading) continue
     const desk = richDesk()
     const plan = rigPlan(desk.show, rigReading.parse(JSON.parse(JSON.stringify(reading))))
@@ -72,6 +86,11 @@ it('scenes, each taken into a show where it was read', () => {
     )
     tally.count(isDone ? 'scenes taken' : 'scenes not taken')
     expect([seed, faultsIn(desk.show)]).toEqual([seed, []])
+    const placement = { mirrored: false, turn: 30, shift: vec3(1, 2, 0) }
+    const kept = { scene, types: [known], models, placement, resources: new Map([['crate.glb', 'one']]) }
+    const written = writeRig(desk.show, { rigs: [kept, kept], types: new Map() })
+    expect([seed, readRig(written.scene, { types: [], models: new Map() }).fixtures.length]).not.toEqual([seed, 0])
+    tally.count('scenes kept and written')
   }
 })
 

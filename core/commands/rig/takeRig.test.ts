@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { vec3 } from '../../geometry/vector'
 import { asFixtureId, asFixtureTypeId, asHangId, asTargetId } from '../../show/ids'
+import { MOST_KEPT } from '../../show/entities'
+import { keptSize, rigFilesOf } from '../../show/keptFiles'
 import { rigOf } from '../../show/rig'
 import { Desk } from '../../../tests/support/smallShow'
 import type { TakenRig } from './takeRig'
@@ -56,5 +58,26 @@ describe('takeRig', () => {
       'tied to a set piece',
     )
     expect(desk.show).toBe(before)
+  })
+
+  it('keeps the file in place of the one before, for as long as there is room', () => {
+    const desk = new Desk()
+    const file = { name: 'quay.mvr', digest: 'a'.repeat(64), size: 1000, leftHanded: [] }
+    const rig = { mirrored: false, turn: 0, shift: vec3(0, 0, 0), replaces: null }
+    const first = desk.attempt('takeRig', { ...NOTHING, file: { ...file, rig } })
+    expect(first).toMatchObject({ ok: true, label: 'keep the file quay.mvr' })
+    desk.do('takeRig', { ...NOTHING, file: { ...file, rig } })
+    const [[id] = expect.fail('none is kept')] = rigFilesOf(desk.show)
+    const newer = { ...file, name: 'quay 2.mvr', digest: 'b'.repeat(64) }
+    desk.do('takeRig', { ...NOTHING, file: { ...newer, rig: { ...rig, replaces: id } } })
+    expect(rigFilesOf(desk.show).map(([, { name }]) => name)).toEqual(['quay 2.mvr'])
+    const huge = { ...file, digest: 'c'.repeat(64), size: MOST_KEPT, rig }
+    expect(desk.attempt('takeRig', { ...NOTHING, file: huge })).toMatchObject({
+      ok: false,
+      refusal: { code: 'files too large' },
+    })
+    // The same file once more takes no more room.
+    desk.do('takeRig', { ...NOTHING, file: { ...newer, rig } })
+    expect([rigFilesOf(desk.show).length, keptSize(desk.show)]).toEqual([2, 1000])
   })
 })

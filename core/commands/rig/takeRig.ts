@@ -85,11 +85,11 @@ export const takeRig = command({
       putPieces(show, draft, taken.pieces, newId) ??
       keepFile(draft, taken, now, newId) ??
       namedTwice(draft)
-    return refusal ?? done(draft, `take ${inWords(taken)} from a file`)
+    return refusal ?? done(draft, inWords(taken))
   },
 })
 
-function inWords({ types, hangs, fixtures, targets, pieces }: TakenRig): string {
+function inWords({ types, hangs, fixtures, targets, pieces, file }: TakenRig): string {
   const parts = [
     [types.length, 'type'],
     [hangs.length, 'hang'],
@@ -97,7 +97,8 @@ function inWords({ types, hangs, fixtures, targets, pieces }: TakenRig): string 
     [targets.length, 'target'],
     [pieces.length, 'set piece'],
   ] as const
-  return listInWords(parts.flatMap(([count, word]) => (count > 0 ? [counted(count, word)] : []))) || 'nothing'
+  const things = listInWords(parts.flatMap(([count, word]) => (count > 0 ? [counted(count, word)] : [])))
+  return things === '' && file ? `keep the file ${file.name}` : `take ${things || 'nothing'} from a file`
 }
 
 /** Modes are known by their names; one the file does not have stays, since fixtures may use it. */
