@@ -27,7 +27,8 @@ const stored = typeFile.pick({ digest: true, size: true })
 export function useKeeping(show: () => Show, { file, reading, plan, placement, leftHanded }: LookedAtFile) {
   const said = ref<string | null>(null)
   const isTooLarge = computed(() => (file.value?.size ?? 0) > MOST_KEPT)
-  const isRig = computed(() => /\.mvr$/i.test(file.value?.name ?? ''))
+  /** Whatever the file is called: a type by itself is in no other file. */
+  const isRig = computed(() => reading.value !== null && !reading.value.types.some(({ entry }) => entry === ''))
   /** The newest that is kept for the venue already. */
   const before = computed(() => rigFilesOf(show())[0] ?? null)
   const inPlace = computed(() => (isRig.value && before.value ? `In place of ${before.value[1].name}` : null))

@@ -24,9 +24,16 @@ export interface KeptType extends Pick<TypeFile, 'part' | 'leftHanded'> {
   readonly xml: string
 }
 
+/** What was read of a description, which several ask for. */
+const read = new WeakMap<KeptType, readonly TypeWithModes[]>()
+
 /** The types of the file as they come in; throws NotReadable for a damaged one. */
-function typesIn({ xml, leftHanded }: KeptType): TypeWithModes[] {
-  return readType(xml, { leftHanded }).types.map(({ type }) => type)
+function typesIn(kept: KeptType): readonly TypeWithModes[] {
+  const known = read.get(kept)
+  if (known) return known
+  const types = readType(kept.xml, kept).types.map(({ type }) => type)
+  read.set(kept, types)
+  return types
 }
 
 /** How many types the file came in as; throws NotReadable. */
@@ -48,8 +55,8 @@ export function writeKeptType(kept: KeptType, type: TypeWithModes, id: string): 
   if (types.length > 1) return writeType(type, id)
   const plain = writeType(type, id)
   const isRead = (xml: string) => {
-    const [read] = typesIn({ ...kept, xml })
-    return read !== undefined && writeType(read, id) === plain
+    const [again] = typesIn({ ...kept, xml })
+    return again !== undefined && writeType(again, id) === plain
   }
   const xml = merged(kept.xml, before, type, id)
   // Whatever stood in the file, what goes out should be read as what the show has.
