@@ -7,7 +7,7 @@ import type { GroupId } from '#core/show/ids'
 export const DIALOG_NAMES = {
   'new show': 'New show',
   tables: 'Open tables',
-  'rig file': 'Open a rig file or a drawing',
+  'rig file': 'Open a rig file, drawing or picture',
   'cue text': 'Open cue text',
   'seen tables': 'Take out a table',
   history: 'History',

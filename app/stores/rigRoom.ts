@@ -5,7 +5,7 @@ import { ref, watch } from 'vue'
 import { useChosen } from './chosen'
 import { useSelection } from './selection'
 
-export type RigForm = 'hang' | 'row' | 'set piece' | 'target' | 'venue' | 'layers'
+export type RigForm = 'hang' | 'row' | 'set piece' | 'target' | 'venue' | 'layers' | 'underlays'
 export type RigTable = 'fixtures' | 'hangs' | 'set pieces' | 'targets'
 
 export const useRigRoom = defineStore('rigRoom', () => {

@@ -17,7 +17,7 @@ import { useSelection } from './selection'
 import { useShow } from './show'
 import { useFollowedPicture } from './tracked'
 
-export type Tool = 'select' | 'lasso' | 'aim' | 'move' | 'lens' | 'line'
+export type Tool = 'select' | 'lasso' | 'aim' | 'move' | 'lens' | 'line' | 'outline'
 /** The room that draws the stage: in Focus one aims at what one presses, in Rig one looks at it. */
 export type StageRoom = 'focus' | 'rig'
 export type StageView = 'plan' | 'section' | 'space'

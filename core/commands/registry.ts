@@ -1,4 +1,5 @@
 /** All commands by name: what the server runs, the app previews and scripts use. */
+import { deleteUnderlay } from './venue/deleteUnderlay'
 import { deleteVenue } from './venue/deleteVenue'
 import { setInVenues } from './venue/setInVenues'
 import { touchUp } from './refocus/touchUp'
@@ -55,6 +56,7 @@ import { changeSetPiece } from './venue/changeSetPiece'
 import { changeTarget } from './venue/changeTarget'
 import { changeType } from './rig/changeType'
 import { changeValues } from './hand/changeValues'
+import { changeUnderlay } from './venue/changeUnderlay'
 import { changeVenue } from './venue/changeVenue'
 import { clearHand } from './hand/clearHand'
 import { copyFixtures } from './rig/copyFixtures'
@@ -194,7 +196,9 @@ const CHANGES = {
   changeTarget,
   changeType,
   changeValues,
+  changeUnderlay,
   changeVenue,
+  deleteUnderlay,
   deleteVenue,
   setInVenues,
   touchUp,

@@ -8,7 +8,7 @@ import type { ShowId } from '../show/ids'
 
 export const SHOW_FORMAT = 'rhopander show'
 /** Goes up whenever what a show holds changes in a way older readers would not understand. */
-export const SHOW_FORMAT_VERSION = 15
+export const SHOW_FORMAT_VERSION = 16
 
 const head = z.looseObject({
   format: z.literal(SHOW_FORMAT),

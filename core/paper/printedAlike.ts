@@ -5,7 +5,7 @@ import type { Show } from '../show/show'
 
 /** Nothing of them is printed; lists go on and come back all the time. */
 const NOT_PRINTED: ReadonlySet<Kind> = new Set([
-  ...(['person', 'handValue', 'highlighted', 'cueRun', 'cueList', 'print', 'rigFile', 'typeFile'] as const),
+  ...(['person', 'handValue', 'highlighted', 'cueRun', 'cueList', 'print', 'rigFile', 'typeFile', 'underlay'] as const),
   ...(['workingSet', 'workingSetMember', 'shelfMask', 'swatch', 'output'] as const),
   ...(['tracking', 'trackedTarget', 'controlLine', 'controlBinding'] as const),
 ])

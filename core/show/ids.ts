@@ -11,6 +11,7 @@ export const changeGroupId = text.brand<'ChangeGroupId'>()
 export const venueId = text.brand<'VenueId'>()
 export const passId = text.brand<'PassId'>()
 export const rigFileId = text.brand<'RigFileId'>()
+export const underlayId = text.brand<'UnderlayId'>()
 export const outputId = text.brand<'OutputId'>()
 export const sightingId = text.brand<'SightingId'>()
 export const controlBindingId = text.brand<'ControlBindingId'>()
@@ -38,6 +39,7 @@ export type ChangeGroupId = z.infer<typeof changeGroupId>
 export type VenueId = z.infer<typeof venueId>
 export type PassId = z.infer<typeof passId>
 export type RigFileId = z.infer<typeof rigFileId>
+export type UnderlayId = z.infer<typeof underlayId>
 export type OutputId = z.infer<typeof outputId>
 export type SightingId = z.infer<typeof sightingId>
 export type ControlBindingId = z.infer<typeof controlBindingId>
@@ -70,6 +72,7 @@ export const asCueNoteId = (key: string): CueNoteId => cueNoteId.parse(key)
 export const asCueListId = (key: string): CueListId => cueListId.parse(key)
 export const asHangId = (key: string): HangId => hangId.parse(key)
 export const asVenueId = (key: string): VenueId => venueId.parse(key)
+export const asUnderlayId = (key: string): UnderlayId => underlayId.parse(key)
 export const asOutputId = (key: string): OutputId => outputId.parse(key)
 export const asSightingId = (key: string): SightingId => sightingId.parse(key)
 export const asControlBindingId = (key: string): ControlBindingId => controlBindingId.parse(key)

@@ -87,6 +87,13 @@ const DECLARED = {
     register: 'whole',
     references: { venue: goesWith('venue') },
   }),
+  underlay: kind(keptFiles.underlay, {
+    words: ['underlay', 'underlays'],
+    table: 'underlay',
+    register: 'fields',
+    references: { venue: goesWith('venue') },
+    unique: ['venue', 'name'],
+  }),
   hang: kind(rig.hang, {
     words: ['hang', 'hangs'],
     table: 'hang',

@@ -25,6 +25,17 @@ export function isInside(outline: readonly PlanPoint[], { x, y }: PlanPoint): bo
   return polygonContains(ringOf(outline), [x, y])
 }
 
+/** The one of some points that lies nearest to a place in plan; null where there is none. */
+export function nearestPoint<P extends PlanPoint>(points: readonly P[], { x, y }: PlanPoint): P | null {
+  let best: P | null = null
+  let least = Infinity
+  for (const point of points) {
+    const off = (point.x - x) ** 2 + (point.y - y) ** 2
+    if (off < least) [best, least] = [point, off]
+  }
+  return best
+}
+
 /** The smallest upright box round outlines; null round nothing. */
 export function boundsOf(
   points: readonly PlanPoint[],

@@ -1,4 +1,4 @@
-/** Drawings of a set (DXF, OBJ, GLB): what stands in them as set pieces; nothing of it is taken yet. */
+/** Drawings of a set (DXF, OBJ, GLB): what stands in them as set pieces, and as lines to trace on; nothing of it is taken yet. */
 import { WebIO } from '@gltf-transform/core'
 import DxfParser from 'dxf-parser'
 import { Mesh } from 'three'
@@ -8,6 +8,7 @@ import { dxfDocument } from '#core/exchange/drawing/dxfDocument'
 import { brokenDxf } from '#core/exchange/drawing/dxfPairs'
 import { dxfThings } from '#core/exchange/drawing/dxfThings'
 import { DXF_UNITS, UNITS, type DrawingUnit, type Up } from '#core/exchange/drawing/units'
+import { underlayOf, type DrawnLine } from '#core/exchange/drawing/underlay'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
 import { Notes } from '#core/exchange/notes'
 import { NotReadable } from '#core/exchange/xml/xml'
@@ -18,23 +19,26 @@ const MOST_FACES = 500_000
 
 interface Drawn {
   readonly things: readonly DrawnThing[]
+  readonly lines: readonly DrawnLine[]
   readonly unit: DrawingUnit | null
 }
 
 /** Throws NotReadable with the reason. `name` is that of the file; `up` counts for OBJ only. */
 export async function readDrawingFile(bytes: Uint8Array, name: string, up: Up): Promise<RigReading> {
   const notes = new Notes()
-  const { things, unit } = await drawnIn(bytes, name, up, notes)
+  const { things, lines, unit } = await drawnIn(bytes, name, up, notes)
   const pieces = piecesOf(things, name, notes)
-  if (pieces.length === 0) notes.lost(name, 'holds no bodies: no closed outlines and no faces')
+  const underlay = underlayOf(lines, pieces, name, notes)
+  if (underlay === null) notes.lost(name, 'holds nothing that is drawn: no lines, no closed outlines and no faces')
+  else if (pieces.length === 0) notes.look(name, 'holds no bodies: only lines come, to lie under the plan')
   const nothing = { hangs: [], fixtures: [], targets: [], types: [] }
-  return { provider: '', drawing: { unit }, ...nothing, pieces, notes: [...notes.all] }
+  return { provider: '', drawing: { unit }, ...nothing, pieces, underlay, notes: [...notes.all] }
 }
 
 async function drawnIn(bytes: Uint8Array, name: string, up: Up, notes: Notes): Promise<Drawn> {
-  if (/\.glb$/i.test(name)) return { things: await thingsOfGlb(bytes), unit: 'm' }
+  if (/\.glb$/i.test(name)) return { things: await thingsOfGlb(bytes), lines: [], unit: 'm' }
   const text = new TextDecoder('utf-8').decode(bytes)
-  return /\.obj$/i.test(name) ? { things: thingsOfObj(text, up), unit: null } : thingsOfDxf(text, notes)
+  return /\.obj$/i.test(name) ? { things: thingsOfObj(text, up), lines: [], unit: null } : thingsOfDxf(text, notes)
 }
 
 function thingsOfDxf(text: string, notes: Notes): Drawn {
@@ -44,7 +48,7 @@ function thingsOfDxf(text: string, notes: Notes): Drawn {
   const document = dxfDocument.safeParse(parsed(() => new DxfParser().parseSync(text), 'DXF'))
   if (!document.success) throw new NotReadable('it holds no entities: it is no whole DXF file')
   const unit = DXF_UNITS.get(Number(document.data.header['$INSUNITS'])) ?? null
-  return { things: dxfThings(document.data, unit ? UNITS[unit] : 1, notes), unit }
+  return { ...dxfThings(document.data, unit ? UNITS[unit] : 1, notes), unit }
 }
 
 /** A parser's own words say little to whoever opened a file; that it did not get through is what counts. */

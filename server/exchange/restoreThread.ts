@@ -6,6 +6,7 @@ import { gunzip } from 'node:zlib'
 import { z } from 'zod'
 import { readShowDocument } from '#core/exchange/showFile'
 import { showId } from '#core/show/ids'
+import { keptFilesOf } from '#core/show/keptFiles'
 import type { Show } from '#core/show/show'
 import { databaseFault } from '../database/faults'
 import { digestOf } from '../database/fileRepository'
@@ -30,9 +31,9 @@ async function unpacked(file: Uint8Array): Promise<unknown> {
 }
 
 /** The files a show keeps, or the name of the first that is not there whole. */
-function filesFor({ all }: Show, carried: Readonly<Record<string, string>>): Uint8Array[] | string {
+function filesFor(show: Show, carried: Readonly<Record<string, string>>): Uint8Array[] | string {
   const files = new Map<string, Uint8Array>()
-  for (const { name, digest, size } of [...all.rigFile.values(), ...all.typeFile.values()]) {
+  for (const { name, digest, size } of keptFilesOf(show)) {
     const bytes = files.get(digest) ?? Buffer.from(carried[digest] ?? '', 'base64')
     if (bytes.length !== size || digestOf(bytes) !== digest) return name
     files.set(digest, bytes)

@@ -17,7 +17,17 @@ export async function readRigFile(bytes: Uint8Array, name: string, options = NAT
   if (!scene) {
     if (!files.has(TYPE)) throw new NotReadable(`it holds neither a scene (${SCENE}) nor a fixture type (${TYPE})`)
     const types = [readTypeIn(files, { spec: name, entry: '' }, options)]
-    return { provider: '', drawing: null, hangs: [], fixtures: [], targets: [], pieces: [], types, notes: [] }
+    return {
+      provider: '',
+      drawing: null,
+      hangs: [],
+      fixtures: [],
+      targets: [],
+      pieces: [],
+      underlay: null,
+      types,
+      notes: [],
+    }
   }
   const notes: RigReading['notes'] = []
   const types = await typesIn(files, notes, options)

@@ -68,7 +68,7 @@ test('keeps a rig file, writes what has no place here again, from a back-up as w
   const writtenRig = async () => readZip(readFileSync(await downloaded('Write the rig to a file (MVR)')), () => true)
   const sceneIn = (files: ReadonlyMap<string, Uint8Array>) =>
     new TextDecoder().decode(files.get('GeneralSceneDescription.xml'))
-  await chooseInMenu('Open a rig file or a drawing')
+  await chooseInMenu('Open a rig file, drawing or picture')
   await dialog.getByLabel('Choose the file').setInputFiles('tests/files/quay.mvr')
   await expect(dialog.getByRole('radio', { name: 'Kept', exact: true })).toBeChecked()
   await dialog.getByRole('button', { name: /^Take/ }).last().click()
@@ -94,7 +94,7 @@ test('a drawing of the set comes in by layers, as large as two places say; the s
 }) => {
   const dialog = showPage.getByRole('dialog')
   await showPage.getByRole('button', { name: /show menu/ }).click()
-  await showPage.getByRole('menuitem', { name: 'Open a rig file or a drawing' }).click()
+  await showPage.getByRole('menuitem', { name: 'Open a rig file, drawing or picture' }).click()
   await dialog.getByLabel('Choose the file').setInputFiles('tests/files/wharf.obj')
   const items = dialog.getByRole('region', { name: 'What comes in' })
   await expect(items.getByText('2.00, 2.50, 0.00 m')).toBeVisible()
@@ -133,4 +133,76 @@ test('a drawing of the set comes in by layers, as large as two places say; the s
     expect(readFileSync(await (await download).path(), 'latin1')).toMatch(head)
     await showPage.keyboard.press('Escape')
   }
+})
+
+test('a page and a drawing lie under the plan to scale, and a set piece is traced on their lines', async ({
+  showPage,
+}) => {
+  const dialog = showPage.getByRole('dialog')
+  const plan = showPage.getByRole('group', { name: 'Stage plan' })
+  const open = async (file: string) => {
+    await showPage.getByRole('button', { name: /show menu/ }).click()
+    await showPage.getByRole('menuitem', { name: 'Open a rig file, drawing or picture' }).click()
+    await dialog.getByLabel('Choose the file').setInputFiles(`tests/files/${file}`)
+  }
+  const undo = showPage.getByRole('button', { name: /^Undo/ })
+  await showPage.getByRole('link', { name: 'Rig' }).click()
+  await open('ground.pdf')
+  const page = dialog.getByRole('textbox', { name: 'Page, of 2' })
+  await page.fill('2')
+  await page.press('Enter')
+  await expect(dialog.getByText('ground.pdf, page 2')).toBeVisible()
+  await dialog.getByRole('button', { name: '1 : 100' }).click()
+  await dialog.getByLabel('First place').selectOption({ label: 'its lower left corner' })
+  const across = dialog.getByRole('textbox', { name: 'Stage x' }).first()
+  await across.fill('-14')
+  await across.press('Enter')
+  await expectAccessible(showPage)
+  const served = showPage.waitForResponse(/\/files\/[0-9a-f]{64}$/)
+  await dialog.getByRole('button', { name: 'Take all' }).click()
+  await expect(dialog).toBeHidden()
+  expect((await served).headers()['content-type']).toBe('image/png')
+  await expect(undo).toContainText('take 1 underlay from a file')
+
+  await open('quay-plan.dxf')
+  await dialog.getByRole('tab', { name: 'Set pieces 1' }).click()
+  await dialog.getByRole('button', { name: 'Leave all these' }).click()
+  await dialog.getByRole('tab', { name: 'Riser 2' }).click()
+  await dialog.getByRole('checkbox', { name: 'underlay Riser: new' }).check()
+  await dialog.getByRole('button', { name: 'Take 6' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(plan.getByRole('img', { name: 'Underlay quay-plan.dxf' })).toBeVisible()
+
+  await showPage.getByRole('button', { name: /Under the plan/ }).click()
+  const side = showPage.getByRole('complementary', { name: 'Properties' })
+  const pdf = side.getByRole('group', { name: 'Underlay ground.pdf, page 2' })
+  await expect(pdf.getByRole('textbox', { name: 'Across' })).toHaveValue('-14')
+  await expect(pdf.getByRole('textbox', { name: 'Scale' })).toHaveValue('100')
+  await pdf.getByRole('button', { name: 'Hide ground.pdf, page 2' }).click()
+  await expect(plan.getByRole('img', { name: 'Underlay ground.pdf, page 2' })).toBeHidden()
+  await side.getByRole('button', { name: 'Walls', exact: true }).click()
+  await expect(side.getByRole('button', { name: 'Walls', exact: true })).toHaveAttribute('aria-pressed', 'false')
+  await expectAccessible(showPage)
+  await side.getByRole('button', { name: 'Close' }).click()
+
+  await side.getByRole('button', { name: 'Set piece', exact: true }).click()
+  await side.getByRole('textbox', { name: 'Name' }).fill('Riser')
+  await side.getByRole('button', { name: 'Draw it on the plan' }).click()
+  // The lines that are seen reach from -3 to 2 across and up to 4 upstage; the riser from -3, 1 to -1, 2.
+  const lines = await plan.getByRole('img', { name: 'Underlay quay-plan.dxf' }).boundingBox()
+  if (!lines) throw new Error('the lines are not drawn')
+  const pixels = lines.width / 5
+  for (const [x, y] of [
+    [-3, 1],
+    [-1, 1],
+    [-1, 2],
+    [-3, 2],
+    [-3, 1],
+  ] as const)
+    await showPage.mouse.click(lines.x + (x + 3) * pixels + 2, lines.y + (4 - y) * pixels - 2)
+  await expect(side.getByRole('textbox', { name: 'Outline' })).toHaveValue('-1 -0.5\n1 -0.5\n1 0.5\n-1 0.5')
+  await side.getByRole('button', { name: 'Put it there' }).click()
+  await expect(undo).toContainText('Riser')
+  await expect(side.getByRole('textbox', { name: 'Across' }).first()).toHaveValue('-2')
+  await expect(side.getByRole('textbox', { name: 'Upstage' }).first()).toHaveValue('1.5')
 })

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { readShowDocument } from '#core/exchange/showFile'
 import { commandId, personId, showId, windowId } from '#core/show/ids'
 import { keptDigests, rigFilesOf } from '#core/show/keptFiles'
+import { underlaysOf } from '#core/show/underlays'
 import { backupOf } from '../../server/live/snapshot'
 import { databaseFault } from '../../server/database/faults'
 import { digestOf, filesOf, putFiles, storedSize } from '../../server/database/fileRepository'
@@ -35,11 +36,12 @@ const taking = (digest: string, size: number) => ({
   file: { ...KEPT, digest, size, rig: { mirrored: false, turn: 0, shift: { x: 0, y: 0, z: 0 }, replaces: null } },
 })
 let commands = 0
-const take = (digest: string, size: number) => {
+const run = (input: unknown) => {
   commands += 1
   const asker = { id: commandId.parse(`kept${commands}`), person: personId.parse('anna'), window: windowId.parse('w') }
-  return live.run({ ...asker, name: 'takeRig', input: taking(digest, size), seenRevision: live.revision })
+  return live.run({ ...asker, name: 'takeRig', input, seenRevision: live.revision })
 }
+const take = (digest: string, size: number) => run(taking(digest, size))
 
 it('are there once, whole, and go out with a back-up', async () => {
   await putFiles(house.knex, rich.id, [KEPT_FILE, KEPT_FILE])
@@ -53,6 +55,8 @@ it('are there once, whole, and go out with a back-up', async () => {
   await house.keepShow(read.show, [KEPT_FILE])
   const again = await house.show(showId.parse('again'))
   expect(again?.show.all.rigFile).toEqual(live.show.all.rigFile)
+  expect(again?.show.all.underlay).toEqual(live.show.all.underlay)
+  expect(again?.show.all.underlay.size).toBeGreaterThan(0)
 })
 
 it('are not spoken of where they are not, or are of another size', async () => {
@@ -67,6 +71,16 @@ it('are not spoken of where they are not, or are of another size', async () => {
   expect(rigFilesOf(live.show)).toEqual(before)
   expect((await take(KEPT.digest, KEPT_FILE.length)).ok).toBe(true)
   expect(rigFilesOf(live.show)).toHaveLength(before.length + 1)
+})
+
+it('lie under a plan only where they are', async () => {
+  const [[, { venue, strength, visible, hidden, ...laid }] = expect.fail('nothing lies there')] = underlaysOf(live.show)
+  const lost = run({ ...NOTHING, underlays: [{ ...laid, digest: 'c'.repeat(64) }] })
+  await expect(lost).rejects.toSatisfy((error) => databaseFault(error)?.refusal.code === 'cannot be kept')
+  expect((await run({ ...NOTHING, underlays: [{ ...laid, turn: 45 }] })).ok).toBe(true)
+  expect(underlaysOf(live.show).map(([, underlay]) => underlay)).toEqual([
+    { ...laid, turn: 45, venue, strength, visible, hidden },
+  ])
 })
 
 it('cannot be stored under what they are not', async () => {

@@ -213,6 +213,7 @@ export class RandomArguments {
             ]
           : [],
       pieces: [],
+      underlays: this.#underlays(),
       ...this.#takenFile(),
     }
   }
@@ -220,6 +221,7 @@ export class RandomArguments {
   /** Of files of other programs; null for commands about anything else. */
   #perFile(name: CommandName): unknown {
     if (name === 'takeRig') return this.#takenRig()
+    if (name === 'changeUnderlay' || name === 'deleteUnderlay') return this.#underlay(name)
     if (name !== 'forgetFile') return null
     const kind = this.pick(['rigFile', 'typeFile'] as const) ?? 'rigFile'
     return { kind, id: this.pick([...this.show.all[kind].keys()]) ?? 'none' }
@@ -235,6 +237,22 @@ export class RandomArguments {
     const types = [...this.show.all.fixtureType.keys()].filter(() => this.random() < 0.3)
     const typeFiles = types.map((type) => ({ type, entry: 'tern.gdtf', part: 0 }))
     return { typeFiles, file: { name, digest, size, leftHanded, rig } }
+  }
+
+  #underlay(name: 'changeUnderlay' | 'deleteUnderlay'): unknown {
+    const underlay = this.pick([...this.show.all.underlay.keys()]) ?? 'none'
+    if (name === 'deleteUnderlay') return { underlay }
+    const some = { turn: this.pick([0, 90]), x: this.random() * 10, visible: this.random() < 0.5, hidden: ['walls'] }
+    return { underlay, ...some, ...(this.random() < 0.3 ? { name: this.pick(['Plan', 'plan ', 'Ground']) } : {}) }
+  }
+
+  /** A drawing of the file that is stored, under one of two names. */
+  #underlays() {
+    const kept = this.pick([...this.show.all.rigFile.values(), ...this.show.all.underlay.values()])
+    if (!kept || this.random() < 0.6) return []
+    const { digest, size } = kept
+    const place = { scale: 1 + this.random(), mirrored: this.random() < 0.5, turn: 90, x: this.random(), y: -1 }
+    return [{ name: this.pick(['Plan', 'Ground']), digest, size, form: 'lines', width: 12, height: 8.5, ...place }]
   }
 
   /** As they are, or others, or none. */

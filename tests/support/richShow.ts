@@ -3,7 +3,15 @@
  * reaches, links, a spread, groups, two lists with blocked, held and loose values, and hands.
  */
 import type { Show } from '#core/show/show'
-import { asFixtureTypeId, asOutputId, asSightingId, asVenueId, type FixtureTypeId, type VenueId } from '#core/show/ids'
+import {
+  asFixtureTypeId,
+  asOutputId,
+  asSightingId,
+  asUnderlayId,
+  asVenueId,
+  type FixtureTypeId,
+  type VenueId,
+} from '#core/show/ids'
 import { modesOf } from '#core/show/modes'
 import { FAMILIES } from '#core/attributes/families'
 import { vec3, type Vec3 } from '#core/geometry/vector'
@@ -166,6 +174,11 @@ export const KEPT = {
   leftHanded: ['tilt' as const],
 }
 
+const PLACED_UNDERLAY = {
+  ...{ form: 'lines' as const, width: 14.2, height: 9.75 },
+  ...{ scale: 0.001, mirrored: true, turn: -90, x: -7.1, y: 0.5 },
+}
+
 /** A rig file was taken, and one of the types came from it. */
 function keepFiles(desk: Desk): void {
   const [type] = desk.show.all.fixtureType.keys()
@@ -174,7 +187,10 @@ function keepFiles(desk: Desk): void {
     ...{ types: [], hangs: [], fixtures: [], targets: [], pieces: [] },
     typeFiles: [{ type: asFixtureTypeId(type ?? ''), entry: 'tern.gdtf', part: 0 }],
     file: { ...KEPT, rig },
+    underlays: [{ ...PLACED_UNDERLAY, name: 'Ground', digest: KEPT.digest, size: KEPT.size }],
   })
+  const [underlay] = desk.show.all.underlay.keys()
+  desk.do('changeUnderlay', { underlay: asUnderlayId(underlay ?? ''), hidden: ['walls', 'Text'], strength: 0.25 })
 }
 
 /** Two papers were printed, one of them twice. */

@@ -1,6 +1,9 @@
 /** Drawings that are good but for some places: what is read comes in and leaves a sound show, all else is refused in words. */
 import { readFileSync } from 'node:fs'
 import { expect, it } from 'vitest'
+import { linesFile } from '#core/exchange/drawing/linesFile'
+import { linesTaken, underlayFields } from '#core/exchange/drawing/planUnderlay'
+import { AS_IT_IS } from '#core/exchange/mvr/placement'
 import { rigPlan } from '#core/exchange/mvr/rigPlan'
 import { rigReading, type RigReading } from '#core/exchange/mvr/rigReading'
 import { NotReadable } from '#core/exchange/xml/xml'
@@ -11,7 +14,7 @@ import { randomFrom } from '../support/randomCommands'
 import { Desk } from '../support/smallShow'
 import { seeds, Tally } from '../support/rounds'
 
-const FILES = ['wharf.dxf', 'wharf.obj', 'wharf.glb'].map((name) => ({
+const FILES = ['wharf.dxf', 'quay-plan.dxf', 'wharf.obj', 'wharf.glb'].map((name) => ({
   name,
   bytes: new Uint8Array(readFileSync(`tests/files/${name}`)),
 }))
@@ -38,10 +41,13 @@ it('are read to what the show takes, or refused', async () => {
       if (!reading) continue
       expect([seed, name, rigReading.safeParse(reading).error?.issues]).toEqual([seed, name, undefined])
       const desk = new Desk()
-      desk.ask(
-        'takeRig',
-        rigPlan(desk.show, reading).taking(() => true),
-      )
+      const taken = rigPlan(desk.show, reading).taking(() => true)
+      const { underlay } = reading
+      const lines = underlay && linesTaken(underlay, () => true)
+      if (lines) expect([seed, name, linesFile.safeParse(lines).error?.issues]).toEqual([seed, name, undefined])
+      const file = { digest: 'a'.repeat(64), size: 100 }
+      const underlays = underlay ? [{ ...underlayFields(underlay, AS_IT_IS), ...file }] : []
+      desk.ask('takeRig', { ...taken, underlays })
       expect([seed, name, faultsIn(desk.show)]).toEqual([seed, name, []])
     }
 })

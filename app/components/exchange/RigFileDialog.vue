@@ -1,8 +1,8 @@
 <script setup lang="ts">
-/** Opens a rig file or a fixture type: looked at first, then taken as one change. */
+/** Opens a rig file, a fixture type, a drawing or a picture: looked at first, then taken as one change. */
 import { computed, ref } from 'vue'
 import { counted } from '#core/show/counted'
-import { UPS } from '#core/exchange/drawing/units'
+import { UNIT_NAMES, UNITS, UPS } from '#core/exchange/drawing/units'
 import { AXES } from '#core/exchange/gdtf/readType'
 import { showRecordOf, type Show } from '#core/show/show'
 import { useRigFile } from '../../composables/exchange/useRigFile'
@@ -11,15 +11,16 @@ import PlainDialog from '../shell/PlainDialog.vue'
 import RadioChips from '../fields/RadioChips.vue'
 import FileDrop from './FileDrop.vue'
 import RigFileItems from './RigFileItems.vue'
-import RigFilePlacing from './RigFilePlacing.vue'
+import RigFilePlacing, { type DrawingSizes } from './RigFilePlacing.vue'
 import RigFilePlan from './RigFilePlan.vue'
 
 const props = defineProps<{ open: boolean; show: Show }>()
 const emit = defineEmits<{ close: [] }>()
 const { offer } = useCommit()
 const rig = useRigFile(() => props.show)
-const { name, reading, trouble, isReading, leftHanded, placement, points, placed, plan, items, taken, filePoints } = rig
-const { up, isSizedByPoints, placedPoints } = rig
+const { name, reading, trouble, isReading, leftHanded, up, placed, isTooFar, plan, items, taken, picture } = rig
+const { placement, points, filePoints, placedPoints, isSizedByPoints } = rig.placing
+const { lines, shown } = rig.underlay
 const { choices, chosen, isTooLarge, willKeep } = rig.keeping
 const isTaking = ref(false)
 const refused = ref<string | null>(null)
@@ -30,9 +31,26 @@ const WAYS = {
 } as const
 const hasPlaces = computed(() => filePoints.value.length > 0)
 
+/** Ratios ground plans are drawn in. */
+const RATIOS = [20, 25, 50, 100, 200]
+const sizes = computed((): DrawingSizes | null => {
+  const drawing = reading.value?.drawing
+  if (!drawing) return null
+  if (picture.value?.page) {
+    const choices = RATIOS.map((scale) => ({ name: `1 : ${scale}`, scale }))
+    return { words: 'The page is drawn', unit: 'times', choices }
+  }
+  if (picture.value) return { words: 'A picture says no size: press two places.', unit: 'm a pixel', choices: [] }
+  if (drawing.unit) return { words: `It says it is drawn in ${drawing.unit}.`, unit: 'times', choices: [] }
+  const choices = UNIT_NAMES.map((unit) => ({ name: unit, scale: UNITS[unit] }))
+  return { words: 'It does not say its unit:', unit: 'times', choices }
+})
+
 const summary = computed(() => {
   const known = plan.value
   if (!known) return 'Nothing read yet.'
+  if (isTooFar.value)
+    return 'Some of it lies further than a kilometre from the stage: say its unit, or where a place of it is on the stage.'
   const parts = [`${counted(taken.value.length, 'thing')} of ${items.value.length} will come in`]
   if (known.same > 0) parts.push(`${counted(known.same, 'fixture')} just as in the show`)
   if (known.missing.length > 0 && hasPlaces.value && !reading.value?.drawing)
@@ -40,14 +58,18 @@ const summary = computed(() => {
   return `${parts.join('; ')}.`
 })
 
+async function turnPage(page: number) {
+  if (!(page >= 1 && page <= (picture.value?.page?.of ?? 1))) return 'There is no such page.'
+  await rig.turnPage(Math.round(page))
+  return null
+}
+
 async function take() {
-  const input = rig.input.value
-  if (!input) return
   isTaking.value = true
-  const kept = await rig.keeping.keep()
-  refused.value = kept.ok ? await offer('takeRig', { ...input, file: kept.file }) : kept.refusal.message
+  const kept = await rig.input()
+  if (kept) refused.value = kept.ok ? await offer('takeRig', kept.input) : kept.refusal.message
   isTaking.value = false
-  if (refused.value === null) emit('close')
+  if (kept && refused.value === null) emit('close')
 }
 function close() {
   rig.cancel()
@@ -58,21 +80,23 @@ function close() {
 <template>
   <PlainDialog
     :open="open"
-    :title="reading ? `${name} into ${showRecordOf(show).name}` : 'Open a rig file, a fixture type or a drawing'"
+    :title="
+      reading ? `${name} into ${showRecordOf(show).name}` : 'Open a rig file, a fixture type, a drawing or a picture'
+    "
     wide
     @close="close"
   >
     <FileDrop
       v-if="!reading"
       class="m-5 min-h-48"
-      accept=".mvr,.gdtf,.dxf,.obj,.glb"
+      accept=".mvr,.gdtf,.dxf,.obj,.glb,.png,.jpg,.jpeg,.pdf"
       :is-reading="isReading"
       :trouble="trouble"
       @open="(file) => rig.open(file)"
       @stop="rig.cancel()"
     >
-      Drop a rig file (MVR), a fixture type (GDTF) or a drawing of the set (DXF, OBJ, GLB) here. You see what is in it
-      before anything comes into the show.
+      Drop a rig file (MVR), a fixture type (GDTF), a drawing of the set (DXF, OBJ, GLB), or a picture or page to lie
+      under the plan (PNG, JPEG, PDF) here. You see what is in it before anything comes into the show.
     </FileDrop>
     <div v-else class="grid min-h-0 flex-1" :class="hasPlaces ? 'grid-cols-[minmax(0,5fr)_minmax(0,7fr)]' : ''">
       <div v-if="hasPlaces && placed" class="flex min-h-0 flex-col border-r border-rule">
@@ -82,20 +106,23 @@ function close() {
           :rig="placed"
           :points="placedPoints"
           :pressed="points.map(({ key }) => key)"
-          @press="rig.press"
+          :placement="placement"
+          :lines="lines"
+          :shown="shown"
+          @press="rig.placing.press"
+          @press-at="rig.placing.pressAt"
         />
         <RigFilePlacing
           class="border-t border-rule p-3"
           :placement="placement"
           :file-points="filePoints"
           :points="points"
-          :drawing="reading.drawing"
+          :sizes="sizes"
           :is-sized-by-points="isSizedByPoints"
-          @unit="rig.setUnit"
           @sized="(isSized) => (isSizedByPoints = isSized)"
-          @place="rig.setPlacement"
-          @press="rig.press"
-          @point="rig.setPoint"
+          @place="rig.placing.setPlacement"
+          @press="rig.placing.press"
+          @point="rig.placing.setPoint"
         />
       </div>
       <div class="flex min-h-0 flex-col" :class="hasPlaces ? 'h-[62vh]' : 'h-80'">
@@ -132,6 +159,16 @@ function close() {
             {{ way }}
           </button>
         </div>
+        <div v-if="picture?.page && picture.page.of > 1" class="border-b border-rule px-3 py-2">
+          <NumberField
+            class="w-40"
+            :label="`Page, of ${picture.page.of}`"
+            unit=""
+            :digits="0"
+            :value="picture.page.number"
+            :keep="turnPage"
+          />
+        </div>
         <div v-if="choices.length" class="flex flex-col gap-1.5 border-b border-rule px-3 py-2 text-sm">
           <span class="text-mist">
             {{
@@ -155,7 +192,12 @@ function close() {
       <p v-if="refused" class="mr-auto text-coral" role="alert">{{ refused }}</p>
       <p v-else class="mr-auto text-mist" role="status">{{ summary }}</p>
       <button type="button" class="quiet-button" @click="close">Cancel</button>
-      <button type="button" class="main-button" :disabled="(taken.length === 0 && !willKeep) || isTaking" @click="take">
+      <button
+        type="button"
+        class="main-button"
+        :disabled="(taken.length === 0 && !willKeep) || isTaking || isTooFar"
+        @click="take"
+      >
         {{
           taken.length === 0 && willKeep
             ? 'Keep the file'

@@ -18,8 +18,9 @@ const NAMES = {
   fixture: 'Fixtures',
   target: 'Targets',
   'set piece': 'Set pieces',
+  underlay: 'Under the plan',
 } as const
-const KINDS = ['type', 'hang', 'fixture', 'target', 'set piece'] as const
+const KINDS = ['type', 'hang', 'fixture', 'target', 'set piece', 'underlay'] as const
 /** Layers are told apart where set pieces stand in several. */
 type Shown = (typeof KINDS)[number] | 'all' | 'notes' | `layer ${string}`
 const layers = computed(() => {

@@ -1,25 +1,29 @@
 <script setup lang="ts">
 /** Where a rig file's origin lies on the stage: by numbers, or by two places whose place is known. */
 import { computed } from 'vue'
-import { UNIT_NAMES, UNITS, type DrawingUnit } from '#core/exchange/drawing/units'
-import type { RigReading } from '#core/exchange/mvr/rigReading'
 import type { Placement } from '#core/exchange/mvr/placement'
-import type { FilePoint, PressedPoint } from '../../composables/exchange/useRigFile'
+import type { FilePoint, PressedPoint } from '../../composables/exchange/usePlacing'
 import ChoiceField from '../fields/ChoiceField.vue'
+
+export interface DrawingSizes {
+  readonly words: string
+  /** What metres are made of its own unit with. */
+  readonly unit: string
+  readonly choices: readonly { readonly name: string; readonly scale: number }[]
+}
 
 const props = defineProps<{
   placement: Placement
   filePoints: readonly FilePoint[]
   points: readonly PressedPoint[]
-  /** What is told of a drawing; null for a rig file. */
-  drawing: RigReading['drawing']
+  /** What is told of how large a drawing is, and what it may be; null for a rig file. */
+  sizes: DrawingSizes | null
   isSizedByPoints: boolean
 }>()
 const emit = defineEmits<{
   place: [change: Partial<Placement>]
   press: [key: string]
   point: [index: number, change: Partial<PressedPoint>]
-  unit: [unit: DrawingUnit]
   sized: [isSized: boolean]
 }>()
 const AXES = ['x', 'y', 'z'] as const
@@ -74,23 +78,20 @@ async function movePoint(index: number, axis: (typeof AXES)[number], metres: num
         Mirrored
       </button>
     </div>
-    <div v-if="drawing" class="flex flex-wrap items-end gap-1.5">
-      <NumberField class="w-28" label="Scale" unit="times" :digits="5" :value="placement.scale" :keep="resize" />
-      <p v-if="drawing.unit" class="pb-1 text-sm text-mist">It says it is drawn in {{ drawing.unit }}.</p>
-      <template v-else>
-        <p class="pb-1 text-sm text-mist">It does not say its unit:</p>
-        <button
-          v-for="unit in UNIT_NAMES"
-          :key="unit"
-          type="button"
-          class="chip px-2 py-0.5"
-          :class="placement.scale === UNITS[unit] ? 'chip-on' : ''"
-          :aria-pressed="placement.scale === UNITS[unit]"
-          @click="emit('unit', unit)"
-        >
-          {{ unit }}
-        </button>
-      </template>
+    <div v-if="sizes" class="flex flex-wrap items-end gap-1.5">
+      <NumberField class="w-32" label="Scale" :unit="sizes.unit" :digits="5" :value="placement.scale" :keep="resize" />
+      <p class="pb-1 text-sm text-mist">{{ sizes.words }}</p>
+      <button
+        v-for="{ name, scale } in sizes.choices"
+        :key="name"
+        type="button"
+        class="chip px-2 py-0.5"
+        :class="placement.scale === scale ? 'chip-on' : ''"
+        :aria-pressed="placement.scale === scale"
+        @click="emit('place', { scale })"
+      >
+        {{ name }}
+      </button>
       <button
         type="button"
         class="chip ml-auto px-2 py-0.5"
@@ -103,7 +104,7 @@ async function movePoint(index: number, axis: (typeof AXES)[number], metres: num
     </div>
     <p class="text-xs text-haze">
       Or press two places on the plan and say where they are on the stage: the first is put there, the second gives the
-      direction.
+      direction{{ sizes && isSizedByPoints ? ' and the size' : '' }}.
     </p>
     <div v-for="(nth, i) in NTH" :key="nth" class="grid grid-cols-[minmax(0,1.6fr)_repeat(3,minmax(0,1fr))] gap-2">
       <ChoiceField

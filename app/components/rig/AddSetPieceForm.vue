@@ -8,6 +8,8 @@ import type { Show } from '#core/show/show'
 import { numberTyped } from '#core/show/numberTyped'
 import { FIRST_SOLIDS, SOLID_KINDS } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
+import { boundsOf, type PlanPoint } from '#core/venue/outline'
+import DrawOutline from '../fields/DrawOutline.vue'
 import SolidFields from './SolidFields.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -38,6 +40,20 @@ const { troubleAt, send } = useDraftForm(
   () => emit('done', draft.name),
 )
 
+/** An outline drawn on the plan makes a prism about its middle, standing there. */
+function drawn(outline: PlanPoint[]) {
+  const box = boundsOf(outline)
+  if (!box) return
+  const [x, y] = [fine((box.left + box.right) / 2), fine((box.bottom + box.top) / 2)]
+  const own = outline.map((corner) => ({ x: fine(corner.x - x), y: fine(corner.y - y) }))
+  const { height } = solid.value
+  kind.value = 'prism'
+  sized.value = { kind: 'prism', at: { x: 0, y: 0 }, turn: 0, base: 0, outline: own, height }
+  Object.assign(draft, { x: String(x), y: String(y), yaw: '0' })
+}
+/** To the tenth of a millimetre. */
+const fine = (metres: number) => Math.round(metres * 1e4) / 1e4 + 0
+
 async function changeSolid(next: Solid): Promise<string | null> {
   sized.value = next
   return null
@@ -51,6 +67,7 @@ async function changeSolid(next: Solid): Promise<string | null> {
       <DraftChoice v-model="layer" label="Layer" :options="layers" :trouble="troubleAt('layer')" />
     </div>
     <DraftChoice v-model="kind" label="Solid" :options="SOLID_KINDS" />
+    <DrawOutline @drawn="drawn" />
     <SolidFields :solid="solid" :keep="changeSolid" />
     <div class="grid grid-cols-4 gap-2">
       <DraftText v-model="draft.x" label="Across" unit="m" />

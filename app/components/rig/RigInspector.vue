@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** What stands beside the stage in the Rig room: what is selected or looked at, or a form to add something. */
-import { Anchor, Box, Layers, LampDesk, MapPin, Ruler } from '@lucide/vue'
+import { Anchor, Box, Layers, LampDesk, Map, MapPin, Ruler } from '@lucide/vue'
 import { computed } from 'vue'
 import { rigCheck } from '#core/rig/check'
 import { wholeFixtures, wholesAmong } from '#core/show/cells'
 import { hangsOf, rigOf } from '#core/show/rig'
 import { setPiecesOf } from '#core/show/setPieces'
 import { entity, showRecordOf, type Show } from '#core/show/show'
+import { underlaysOf } from '#core/show/underlays'
 import { targetsOf } from '#core/show/targets'
 import type { HangId } from '#core/show/ids'
 import { rigFilesOf } from '#core/show/keptFiles'
@@ -28,6 +29,7 @@ import RigPanel from './RigPanel.vue'
 import SetPiecePanel from './SetPiecePanel.vue'
 import TargetPanel from './TargetPanel.vue'
 import KeptFiles from '../exchange/KeptFiles.vue'
+import UnderlaysPanel from './UnderlaysPanel.vue'
 import VenuePanel from './VenuePanel.vue'
 
 const props = defineProps<{ show: Show }>()
@@ -64,6 +66,7 @@ const TITLES: Readonly<Record<RigForm, string>> = {
   target: 'New target',
   venue: 'Venue',
   layers: 'Layers of the set',
+  underlays: 'Under the plan',
 }
 
 const files = computed(() =>
@@ -112,6 +115,7 @@ function lookAtRow(from: number, count: number) {
       />
       <AddTargetForm v-else-if="rigRoom.form === 'target'" :show="show" @done="(name) => lookAt('target', name)" />
       <LayersPanel v-else-if="rigRoom.form === 'layers'" :show="show" />
+      <UnderlaysPanel v-else-if="rigRoom.form === 'underlays'" :show="show" />
       <VenuePanel v-else :show="show" :venue="venue" />
     </RigPanel>
     <RigPanel v-else-if="fixtures.length" :title="fixturesTitle" @close="selection.clear()">
@@ -174,6 +178,10 @@ function lookAtRow(from: number, count: number) {
           </button>
           <button type="button" class="chip flex items-center gap-2 py-1.5" @click="open('layers')">
             <Layers :size="15" class="text-haze" aria-hidden="true" />Layers
+          </button>
+          <button type="button" class="chip col-span-2 flex items-center gap-2 py-1.5" @click="open('underlays')">
+            <Map :size="15" class="text-haze" aria-hidden="true" />Under the plan
+            <span class="ml-auto text-haze">{{ underlaysOf(show).length || 'nothing' }}</span>
           </button>
         </div>
       </section>

@@ -2,6 +2,9 @@
 /** One set piece: where it stands, its layer, and the solids it is made of. */
 import { computed, ref } from 'vue'
 import { Trash2 } from '@lucide/vue'
+import { turnLevel } from '#core/geometry/rotation'
+import { vec3 } from '#core/geometry/vector'
+import type { PlanPoint } from '#core/venue/outline'
 import type { Solid } from '#core/show/entities'
 import { asLayerId } from '#core/show/ids'
 import type { PlacedSetPiece } from '#core/show/setPieces'
@@ -41,6 +44,11 @@ function moved(axis: 'x' | 'y' | 'z', value: number) {
 }
 function turned(yaw: number) {
   return offer('moveSetPiece', { setPiece: setPiece.value, position: place.value.position, yaw })
+}
+/** Where a place of the stage is in the frame of the piece. */
+function onPiece({ x, y }: PlanPoint): PlanPoint {
+  const { position, yaw } = place.value
+  return turnLevel(vec3(x - position.x, y - position.y, 0), -yaw)
 }
 function keepSolids(next: Solid[]) {
   return keep('changeSetPiece', { setPiece: setPiece.value, solids: next })
@@ -93,7 +101,7 @@ async function addSolid(event: Event) {
         @click="keepSolids(solids.filter((_, j) => j !== i))"
       />
     </legend>
-    <SolidFields :solid="solid" :keep="(next) => changeSolid(i, next)" />
+    <SolidFields :solid="solid" :own-place="onPiece" :keep="(next) => changeSolid(i, next)" />
     <div class="grid grid-cols-4 gap-2">
       <NumberField
         label="Beside"

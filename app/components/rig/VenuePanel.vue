@@ -4,6 +4,7 @@ import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Level, Venue } from '#core/show/entities'
 import { HEADS_METRES } from '#core/travel/zones'
+import type { PlanPoint } from '#core/venue/outline'
 import { showRecordOf, type Show } from '#core/show/show'
 import { useCommit } from '../../composables/forms/useCommit'
 
@@ -13,6 +14,9 @@ const id = computed(() => showRecordOf(props.show).venue)
 
 const change = (fields: Partial<Venue>) => keep('changeVenue', { venue: id.value, ...fields })
 const open = (opening: Partial<Venue['opening']>) => change({ opening: { ...props.venue.opening, ...opening } })
+
+/** Outlines of a venue are told where they are on the stage. */
+const onStage = (place: PlanPoint) => place
 
 /** A square metre and a half in the middle of the stage, to begin with. */
 const SQUARE = [
@@ -56,7 +60,12 @@ function addZone() {
     <NumberField label="Height" unit="m" :value="venue.opening.height" :keep="(height) => open({ height })" />
     <NumberField label="Depth" unit="m" :value="venue.opening.depth" :keep="(depth) => open({ depth })" />
   </div>
-  <OutlineField label="Stage outline" :outline="venue.outline" :keep="(outline) => change({ outline })" />
+  <OutlineField
+    label="Stage outline"
+    :outline="venue.outline"
+    :own-place="onStage"
+    :keep="(outline) => change({ outline })"
+  />
   <fieldset
     v-for="(level, i) in venue.levels"
     :key="`level${i}`"
@@ -94,6 +103,7 @@ function addZone() {
     <OutlineField
       :label="`Outline of ${level.name}`"
       :outline="level.outline"
+      :own-place="onStage"
       :keep="(outline) => putLevel(i, { outline })"
     />
   </fieldset>
@@ -122,6 +132,7 @@ function addZone() {
     <OutlineField
       :label="`Outline of ${zone.name}`"
       :outline="zone.outline"
+      :own-place="onStage"
       :keep="(outline) => putZone(i, { outline })"
     />
   </fieldset>

@@ -62,7 +62,7 @@ defineExpose({ cancel: pointer.cancel, zoomIn: view.zoomIn, zoomOut: view.zoomOu
     <div
       ref="sheet"
       class="absolute inset-0 touch-none select-none"
-      :class="stage.tool === 'aim' && selection.fixtures.length ? 'cursor-crosshair' : ''"
+      :class="stage.tool === 'outline' || (stage.tool === 'aim' && selection.fixtures.length) ? 'cursor-crosshair' : ''"
       role="group"
       :aria-label="label"
       @pointerdown="pointer.onBackground"

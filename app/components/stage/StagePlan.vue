@@ -15,9 +15,11 @@ import LensMark from './LensMark.vue'
 import LightHandle from './LightHandle.vue'
 import PlanGround from './PlanGround.vue'
 import PlanLight from './PlanLight.vue'
+import PlanOutline from './PlanOutline.vue'
 import PlanRig from './PlanRig.vue'
 import PlanSet from './PlanSet.vue'
 import PoolRim from './PoolRim.vue'
+import PlanUnderlays from './PlanUnderlays.vue'
 import PlanTargets from './PlanTargets.vue'
 import StageDrawing from './StageDrawing.vue'
 
@@ -99,6 +101,7 @@ defineExpose({
   >
     <template #ground="{ pointer }">
       <PlanGround :venue="venue" />
+      <PlanUnderlays :show="show" />
       <PlanSet
         :pieces="pieces"
         :grabbable="isSetGrabbable"
@@ -146,6 +149,7 @@ defineExpose({
         :hangs="hangs"
         @grab="pointer.onTarget"
       />
+      <PlanOutline v-if="stage.tool === 'outline'" />
       <LensMark v-if="stage.tool === 'lens'" :targets="targets" />
       <LightHandle v-if="stage.tool !== 'move' && stage.room === 'focus'" :chosen="handled" @grab="pointer.onHandle" />
     </template>

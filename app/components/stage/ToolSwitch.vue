@@ -6,7 +6,7 @@ import type { ActionId } from '../../keys/actions'
 import { useStage, type Tool } from '../../stores/stage'
 import { useKeyMap } from '../../stores/keys'
 
-type ShownTool = Exclude<Tool, 'line'>
+type ShownTool = Exclude<Tool, 'line' | 'outline'>
 
 const props = defineProps<{ tools: readonly ShownTool[] }>()
 const stage = useStage()

@@ -6,10 +6,10 @@ import type { AXES } from '#core/exchange/gdtf/readType'
 import type { Placement } from '#core/exchange/mvr/placement'
 import type { RigPlan } from '#core/exchange/mvr/rigPlan'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
-import { MOST_KEPT, typeFile } from '#core/show/entities'
+import { MOST_KEPT } from '#core/show/entities'
 import { rigFilesOf } from '#core/show/keptFiles'
 import type { Show } from '#core/show/show'
-import { requestWithFile } from '../../session/request'
+import { keepFile } from './keepFile'
 
 /** What is known of a file that is looked at. */
 interface LookedAtFile {
@@ -22,7 +22,6 @@ interface LookedAtFile {
 
 const KEPT = 'Kept'
 const NOT_KEPT = 'Not kept'
-const stored = typeFile.pick({ digest: true, size: true })
 
 export function useKeeping(show: () => Show, { file, reading, plan, placement, leftHanded }: LookedAtFile) {
   const said = ref<string | null>(null)
@@ -60,7 +59,7 @@ export function useKeeping(show: () => Show, { file, reading, plan, placement, l
   async function keep(): Promise<{ ok: true; file: TakenFile | null } | { ok: false; refusal: Refusal }> {
     const from = file.value
     if (!from || !willKeep.value) return { ok: true, file: null }
-    const answered = await requestWithFile(`/api/shows/${show().id}/files`, stored, from)
+    const answered = await keepFile(show().id, from)
     if (!answered.ok) return answered
     const { mirrored, turn, shift } = placement.value
     const replaces = chosen.value === inPlace.value ? (before.value?.[0] ?? null) : null

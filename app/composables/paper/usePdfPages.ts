@@ -14,7 +14,7 @@ export interface PdfPages {
   readonly bookmarks: readonly PdfBookmark[]
 }
 
-/** Null until they are read. The reader is large, and fetched when there is something to read. */
+/** Null until they are read. */
 export function usePdfPages(pdf: () => Uint8Array | null) {
   const read = shallowRef<PdfPages | null>(null)
   let open: PDFDocumentProxy | null = null
@@ -38,7 +38,8 @@ export function usePdfPages(pdf: () => Uint8Array | null) {
   return read
 }
 
-async function openPdf(bytes: Uint8Array): Promise<PDFDocumentProxy> {
+/** Opens a PDF; throws for what is none. The reader is large, and fetched when there is something to read. */
+export async function openPdf(bytes: Uint8Array): Promise<PDFDocumentProxy> {
   const [{ getDocument, GlobalWorkerOptions }, { default: worker }] = await Promise.all([
     import('pdfjs-dist'),
     import('pdfjs-dist/build/pdf.worker.min.mjs?url'),

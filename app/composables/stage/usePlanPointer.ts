@@ -6,15 +6,13 @@
 import { ref, shallowRef, type ComputedRef, type Ref } from 'vue'
 import type { Vec3 } from '#core/geometry/vector'
 import type { FixtureId, HangId, SetPieceId, TargetId } from '#core/show/ids'
-import { entity, showRecordOf } from '#core/show/show'
-import { pointOn, targetsOf } from '#core/show/targets'
-import { floorAt } from '#core/venue/levels'
+import { targetsOf } from '#core/show/targets'
 import { useChosen } from '../../stores/chosen'
 import { useStage, type AimDrag } from '../../stores/stage'
 import { useProposal } from '../../stores/proposal'
 import { useSelection } from '../../stores/selection'
-import { useShow } from '../../stores/show'
-import { aimDrag, boxDrag, lassoDrag, lineDrag, moveDrag, nearestTarget, type SelectionBox } from './planDrags'
+import { aimDrag, boxDrag, lassoDrag, moveDrag, type SelectionBox } from './planDrags'
+import { usePlacePointer } from './usePlacePointer'
 import { usePlanDrag } from './usePlanDrag'
 import { usePoolRim } from './usePoolRim'
 import type { PlanView, ScreenPoint } from './usePlanView'
@@ -25,13 +23,13 @@ export function usePlanPointer(
   plan: PlanView,
   spots: ComputedRef<ReadonlyMap<FixtureId, Vec3>>,
 ) {
-  const store = useShow()
   const stage = useStage()
   const chosen = useChosen()
   const selection = useSelection()
   const proposal = useProposal()
   const dragging = usePlanDrag(sheet)
   const things = useThingMoves(plan, dragging)
+  const places = usePlacePointer(plan, dragging)
   const box = ref<SelectionBox | null>(null)
   const lasso = shallowRef<readonly ScreenPoint[]>([])
 
@@ -67,30 +65,6 @@ export function usePlanPointer(
     )
   }
 
-  /** The place a lens is chosen for: a target pressed, else what lies there on the floor or a level. */
-  function placeLens(event: PointerEvent) {
-    if (event.button !== 0 || !store.view) return
-    event.stopPropagation()
-    const targets = targetsOf(store.view)
-    const placed = targets.get(nearestTarget(plan, targets.values(), dragging.at(event)) ?? '')
-    if (placed) return (stage.lensPlace = { target: placed.id, at: pointOn(placed, null) })
-    const here = plan.toStage(dragging.at(event))
-    const venue = entity(store.view, 'venue', showRecordOf(store.view).venue)
-    stage.lensPlace = { target: null, at: { ...here, z: Math.max(here.z, floorAt(venue, here)) } }
-  }
-
-  function drawLine(event: PointerEvent) {
-    dragging.begin(event, () =>
-      lineDrag({
-        plan,
-        start: dragging.at(event),
-        targets: () => (store.view ? targetsOf(store.view).values() : []),
-        show: (line) => (stage.line = line),
-        drop: () => (stage.tool = 'select'),
-      }),
-    )
-  }
-
   /** Shift adds, Ctrl takes out. */
   function selectFound(event: PointerEvent, found: FixtureId[]) {
     if (event.shiftKey || selection.isAdding) selection.add(found)
@@ -100,8 +74,7 @@ export function usePlanPointer(
 
   function onBackground(event: PointerEvent) {
     if (isAiming()) return aiming(event, null)
-    if (stage.tool === 'lens') return placeLens(event)
-    if (stage.tool === 'line') return drawLine(event)
+    if (places.isMeant()) return places.onPress(event)
     const start = dragging.at(event)
     const context = {
       start,
@@ -120,7 +93,7 @@ export function usePlanPointer(
 
   /** Whether a press on a thing is for the stage behind it. */
   function passesThrough(event: PointerEvent): boolean {
-    return event.button !== 0 || isAiming() || stage.tool === 'lens' || stage.tool === 'line'
+    return event.button !== 0 || isAiming() || places.isMeant()
   }
 
   function onFixture(event: PointerEvent, ids: readonly FixtureId[]) {
@@ -134,7 +107,7 @@ export function usePlanPointer(
   }
 
   function onTarget(event: PointerEvent, target: TargetId) {
-    if (event.button !== 0 || stage.tool === 'lens' || stage.tool === 'line') return
+    if (event.button !== 0 || places.isMeant()) return
     if (stage.room !== 'rig' && stage.tool !== 'move' && selection.fixtures.length > 0) return aiming(event, null)
     if (stage.tool !== 'lasso') things.onTarget(event, target)
   }
@@ -147,6 +120,11 @@ export function usePlanPointer(
 
   function onHang(event: PointerEvent, hang: HangId) {
     if (!passesThrough(event)) things.onHang(event, hang)
+  }
+
+  function onMove(event: PointerEvent) {
+    places.onMove(event)
+    dragging.onMove(event)
   }
 
   function cancel(): boolean {
@@ -164,7 +142,7 @@ export function usePlanPointer(
     onRim: usePoolRim(dragging),
     onSetPiece,
     onHang,
-    onMove: dragging.onMove,
+    onMove,
     onUp: dragging.onUp,
     cancel,
   }

@@ -4,10 +4,20 @@ import { asFixtureId, asFixtureTypeId, asHangId, asTargetId } from '../../show/i
 import { MOST_KEPT } from '../../show/entities'
 import { keptSize, rigFilesOf } from '../../show/keptFiles'
 import { rigOf } from '../../show/rig'
+import { underlayPoint, underlaysOf } from '../../show/underlays'
 import { Desk } from '../../../tests/support/smallShow'
 import type { TakenRig } from './takeRig'
 
-const NOTHING: TakenRig = { types: [], hangs: [], fixtures: [], targets: [], pieces: [], typeFiles: [], file: null }
+const NOTHING: TakenRig = {
+  types: [],
+  hangs: [],
+  fixtures: [],
+  targets: [],
+  pieces: [],
+  typeFiles: [],
+  underlays: [],
+  file: null,
+}
 const quay = {
   hang: asHangId('quay'),
   name: 'Quay',
@@ -80,4 +90,46 @@ describe('takeRig', () => {
     desk.do('takeRig', { ...NOTHING, file: { ...newer, rig } })
     expect([rigFilesOf(desk.show).length, keptSize(desk.show)]).toEqual([2, 1000])
   })
+  it('lays a drawing under the plan of the venue in play, in place of the one of its name', () => {
+    const desk = new Desk()
+    const place = { scale: 0.001, mirrored: false, turn: 0, x: -6, y: 1 }
+    const plan = {
+      name: 'Plan',
+      digest: 'd'.repeat(64),
+      size: 500,
+      form: 'lines',
+      width: 9000,
+      height: 4000,
+      ...place,
+    } as const
+    desk.do('takeRig', { ...NOTHING, underlays: [plan] })
+    const [[id] = expect.fail('nothing lies there')] = underlaysOf(desk.show)
+    desk.do('changeUnderlay', { underlay: id, strength: 0.9, hidden: ['Text'] })
+    desk.do('takeRig', { ...NOTHING, underlays: [{ ...plan, name: ' plan', digest: 'e'.repeat(64), turn: 90 }] })
+    expect(
+      underlaysOf(desk.show).map(([known, { digest, turn, strength, hidden }]) => [
+        known,
+        digest[0],
+        turn,
+        strength,
+        hidden,
+      ]),
+    ).toEqual([[id, 'e', 90, 0.9, ['Text']]])
+    // Its lower left corner stays, its right leads upstage: 9 m of it, and 4 to the right of that.
+    const [[, laid] = expect.fail('nothing lies there')] = underlaysOf(desk.show)
+    const far = underlayPoint(laid, laid.width, laid.height)
+    expect([far.x, far.y].map((metres) => Math.round(metres * 1e6) / 1e6)).toEqual([-10, 10])
+    expect(desk.refused('takeRig', { ...NOTHING, underlays: [plan, plan] })).toContain('two underlays')
+    desk.do('takeRig', { ...NOTHING, underlays: [{ ...plan, name: 'Seats' }] })
+    expect(desk.refused('changeUnderlay', { underlay: id, name: 'SEATS' })).toContain('called Seats already')
+    desk.do('addVenue', { ...plainVenue(desk), name: 'Elsewhere' })
+    expect(desk.show.all.underlay.size).toBe(4)
+    desk.do('deleteUnderlay', { underlay: id })
+    expect(underlaysOf(desk.show).map(([, { name }]) => name)).toEqual(['Seats'])
+  })
 })
+
+function plainVenue(desk: Desk) {
+  const [venue = expect.fail('there is a venue')] = [...desk.show.all.venue.values()]
+  return venue
+}

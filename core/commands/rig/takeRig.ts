@@ -24,6 +24,7 @@ import { listInWords } from '../../show/listInWords'
 import { modesOf } from '../../show/modes'
 import { normalisedName } from '../../show/names'
 import { showRecordOf, type Show } from '../../show/show'
+import { underlaysOf } from '../../show/underlays'
 import { command, done, refuse, type Outcome } from '../command'
 import { idsByName } from '../shared/fixtureRows'
 import { hangFixture } from '../shared/hangFixture'
@@ -55,6 +56,8 @@ const takenFile = entities.typeFile.pick({ name: true, digest: true, size: true,
     .extend({ replaces: rigFileId.nullable() })
     .nullable(),
 })
+/** What lies under the plan; what lies there by its name goes. */
+const takenUnderlay = entities.underlay.omit({ venue: true, strength: true, visible: true, hidden: true })
 const input = z.strictObject({
   types: z.array(takenType).max(500),
   hangs: z.array(takenHang).max(2000),
@@ -62,6 +65,7 @@ const input = z.strictObject({
   targets: z.array(takenTarget).max(2000),
   pieces: z.array(takenPiece).max(2000),
   typeFiles: z.array(takenTypeFile).max(500).default([]),
+  underlays: z.array(takenUnderlay).max(20).default([]),
   /** Null where the file is not kept. */
   file: takenFile.nullable().default(null),
 })
@@ -83,19 +87,22 @@ export const takeRig = command({
       putFixtures(show, draft, taken) ??
       putTargets(show, draft, taken.targets) ??
       putPieces(show, draft, taken.pieces, newId) ??
+      putUnderlays(show, draft, taken.underlays, newId) ??
       keepFile(draft, taken, now, newId) ??
+      tooLarge(taken, draft) ??
       namedTwice(draft)
     return refusal ?? done(draft, inWords(taken))
   },
 })
 
-function inWords({ types, hangs, fixtures, targets, pieces, file }: TakenRig): string {
+function inWords({ types, hangs, fixtures, targets, pieces, underlays, file }: TakenRig): string {
   const parts = [
     [types.length, 'type'],
     [hangs.length, 'hang'],
     [fixtures.length, 'fixture'],
     [targets.length, 'target'],
     [pieces.length, 'set piece'],
+    [underlays.length, 'underlay'],
   ] as const
   const things = listInWords(parts.flatMap(([count, word]) => (count > 0 ? [counted(count, word)] : [])))
   return things === '' && file ? `keep the file ${file.name}` : `take ${things || 'nothing'} from a file`
@@ -217,8 +224,33 @@ function keepFile(draft: Draft, { file, typeFiles }: TakenRig, at: number, newId
     if (replaces !== null) draft.remove('rigFile', replaces)
     draft.put('rigFile', newId(), { venue, ...kept, at, ...placement })
   }
+  return null
+}
+
+/** Refuses files that are too large together; what is there already may stay. */
+function tooLarge({ file, underlays }: TakenRig, draft: Draft): Outcome | null {
+  if (file === null && underlays.length === 0) return null
   const size = keptSize(draft.result())
   return size <= entities.MOST_KEPT ? null : refuse('files too large', { size, most: entities.MOST_KEPT }, 'file')
+}
+
+/** How strongly an underlay is seen at first. */
+const STRENGTH = 0.5
+
+/** Lays them under the plan; what lies there by the name of one is seen as before. */
+function putUnderlays(show: Show, draft: Draft, underlays: TakenRig['underlays'], newId: () => string): Outcome | null {
+  const names = new Set<string>()
+  for (const taken of underlays) {
+    if (names.has(normalisedName(taken.name)))
+      return refuse('name twice', { what: 'underlays', name: taken.name }, 'underlays')
+    names.add(normalisedName(taken.name))
+    const [id, before] =
+      underlaysOf(show).find(([, { name }]) => normalisedName(name) === normalisedName(taken.name)) ?? []
+    const { strength = STRENGTH, visible = true, hidden = [] } = before ?? {}
+    const { venue } = showRecordOf(show)
+    draft.put('underlay', id ?? newId(), { venue, ...taken, strength, visible, hidden })
+  }
+  return null
 }
 
 const NAMED = [

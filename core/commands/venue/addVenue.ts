@@ -1,4 +1,4 @@
-/** Adds a venue: empty, or with everything placed as it is in another, and the rig files that were taken there. Touch-ups are of their room and stay there. */
+/** Adds a venue: empty, or with everything placed as it is in another, and the rig files and underlays that were taken there. Touch-ups are of their room and stay there. */
 import { placeId } from '../../show/compositeIds'
 import { Draft } from '../../show/draft'
 import { venue as venueSchema } from '../../show/entities'
@@ -33,6 +33,8 @@ export const addVenue = command({
         draft.put('substitute', placeId(id, substitute.fixture), { ...substitute, venue: id })
     for (const file of show.all.rigFile.values())
       if (file.venue === venue) draft.put('rigFile', newId(), { ...file, venue: id })
+    for (const underlay of show.all.underlay.values())
+      if (underlay.venue === venue) draft.put('underlay', newId(), { ...underlay, venue: id })
     return done(draft, `add venue ${input.name}`)
   },
 })

@@ -52,6 +52,35 @@ const poly = z.object({
   extrusionDirection: point.optional(),
 })
 const circle = z.object({ ...own, type: z.literal('CIRCLE'), center: point, radius: number })
+const line = z.object({ ...own, type: z.literal('LINE'), vertices: corners })
+const arc = z.object({
+  ...own,
+  type: z.literal('ARC'),
+  center: point,
+  radius: number,
+  startAngle: number,
+  endAngle: number,
+  extrusionDirectionX: way,
+  extrusionDirectionY: way,
+  extrusionDirectionZ: way,
+})
+const ellipse = z.object({
+  ...own,
+  type: z.literal('ELLIPSE'),
+  center: point,
+  majorAxisEndPoint: point,
+  axisRatio: number,
+  startAngle: number.default(0),
+  endAngle: number.default(2 * Math.PI),
+})
+const spline = z.object({
+  ...own,
+  type: z.literal('SPLINE'),
+  controlPoints: corners.catch([]),
+  fitPoints: corners.catch([]),
+  knotValues: z.array(number).catch([]),
+  degreeOfSplineCurve: number,
+})
 const insert = z.object({
   ...own,
   type: z.literal('INSERT'),
@@ -67,10 +96,10 @@ const insert = z.object({
   rowSpacing: number.default(0),
   extrusionDirection: point.optional(),
 })
-/** What is drawn but is no body: lines, letters, measures. */
+/** Letters, measures and all else. */
 const other = z.object({ ...own, type: z.string() })
 
-export const dxfEntity = z.union([face, solid, light, poly, circle, insert, other])
+export const dxfEntity = z.union([face, solid, light, poly, circle, line, arc, ellipse, spline, insert, other])
 export type DxfEntity = z.infer<typeof dxfEntity>
 export type DxfInsert = z.infer<typeof insert>
 export type DxfBody = z.infer<typeof face | typeof solid | typeof light | typeof poly | typeof circle>

@@ -1,17 +1,21 @@
 /**
  * Bodies of a DXF file, blocks expanded: each block that is placed is a thing of its own, what stands
  * loose is one thing for each layer. Closed outlines stand as tall as they are thick, faces hang together
- * by their corners; lines, letters and measures are no bodies, and told.
+ * by their corners. Lines are kept beside them, to trace on; letters and measures are told.
  */
 import { DEGREE } from '../../geometry/rotation'
-import { add, cross, normalise, scale, vec3, type Vec3 } from '../../geometry/vector'
+import { add, scale, vec3, type Vec3 } from '../../geometry/vector'
 import { counted } from '../../show/counted'
 import { prismAround } from '../mvr/modelParts'
 import type { ReadPrism } from '../mvr/rigReading'
 import type { Notes } from '../notes'
 import { NotReadable } from '../xml/xml'
 import type { DrawnThing } from './bodies'
+import { arcOf, curvedRing } from './curves'
 import type { DxfBody, DxfDocument, DxfEntity, DxfInsert } from './dxfDocument'
+import { dxfLine } from './dxfLines'
+import { alongWay, type Map3 } from './ownFrame'
+import type { DrawnLine } from './underlay'
 
 /** Blocks in blocks, and entities when all are expanded. */
 const DEEPEST = 12
@@ -21,8 +25,6 @@ const MOST_COPIES = 1000
 const THIN = 0.002
 const MOST_CORNERS = 200
 
-type Map3 = (point: Vec3) => Vec3
-
 interface Growing {
   readonly name: string
   readonly layer: string
@@ -31,11 +33,15 @@ interface Growing {
 }
 
 /** `metres` is how long a unit of the file is. Throws NotReadable for what grows beyond all measure. */
-export function dxfThings(document: DxfDocument, metres: number, notes: Notes): DrawnThing[] {
+export function dxfThings(
+  document: DxfDocument,
+  metres: number,
+  notes: Notes,
+): { things: DrawnThing[]; lines: readonly DrawnLine[] } {
   const reader = new Reader(document, notes)
   reader.read(document.entities, (point) => scale(point, metres), [])
   reader.tell()
-  return reader.things()
+  return { things: reader.things(), lines: reader.lines }
 }
 
 class Reader {
@@ -43,6 +49,7 @@ class Reader {
   readonly #notes: Notes
   readonly #loose = new Map<string, Growing>()
   readonly #placed: Growing[] = []
+  readonly lines: DrawnLine[] = []
   readonly #skipped = new Map<string, number>()
   #count = 0
 
@@ -63,8 +70,15 @@ class Reader {
         throw new NotReadable(`it holds more than ${MOST_ENTITIES} things once its blocks are expanded`)
       if (isInsert(entity)) this.#place(entity, map, inside, into)
       else if (isBody(entity)) addBody(into ?? this.#onLayer(entity.layer), entity, map)
-      else this.#skipped.set(entity.layer, (this.#skipped.get(entity.layer) ?? 0) + 1)
+      else this.#draw(entity, map, into)
     }
+  }
+
+  #draw(entity: DxfEntity, map: Map3, into?: Growing): void {
+    const points = dxfLine(entity)
+    const layer = into && entity.layer === '0' ? into.layer : entity.layer
+    if (points) this.lines.push({ layer, points: points.map(map) })
+    else this.#skipped.set(layer, (this.#skipped.get(layer) ?? 0) + 1)
   }
 
   #onLayer(layer: string): Growing {
@@ -90,12 +104,12 @@ class Reader {
       }
   }
 
-  /** What was drawn but is no body. */
+  /** What was drawn but is neither body nor line. */
   tell(): void {
     for (const [layer, count] of this.#skipped)
       this.#notes.lost(
         `layer ${layer}`,
-        `${counted(count, 'line, letter or measure', 'lines, letters or measures')} without a body`,
+        counted(count, 'letter, measure or hatching', 'letters, measures or hatchings'),
       )
   }
 }
@@ -121,20 +135,6 @@ function placing(insert: DxfInsert, base: Vec3, shift: Vec3, map: Map3): Map3 {
   }
 }
 
-/**
- * From a flat thing's own frame to that of the drawing: its upright is the way it says, its x lies level
- * (DXF's rule for any axis: across y where the way is nearly upright, else across z).
- */
-function alongWay(way: { x: number; y: number; z: number } | undefined): Map3 {
-  if (!way || Math.hypot(way.x, way.y, way.z) < 1e-9) return (point) => point
-  const up = normalise(way)
-  if (up.z > 1 - 1e-12) return (point) => point
-  const isUpright = Math.abs(up.x) < 1 / 64 && Math.abs(up.y) < 1 / 64
-  const x = normalise(cross(isUpright ? vec3(0, 1, 0) : vec3(0, 0, 1), up))
-  const y = normalise(cross(up, x))
-  return (point) => add(add(scale(x, point.x), scale(y, point.y)), scale(up, point.z))
-}
-
 function addBody(into: Growing, body: DxfBody, map: Map3): void {
   switch (body.type) {
     case '3DFACE':
@@ -146,12 +146,14 @@ function addBody(into: Growing, body: DxfBody, map: Map3): void {
       break
     }
     case 'CIRCLE':
-      addOutline(into, roundOf(body.center, body.radius), 0, map)
+      addOutline(into, arcOf(body.center, vec3(body.radius, 0, 0), 1, 0, 0).slice(0, -1), 0, map)
       break
     case 'LWPOLYLINE': {
       const { extrusionDirectionX: x = 0, extrusionDirectionY: y = 0, extrusionDirectionZ: z = 1 } = body
       const own = alongWay({ x, y, z })
-      const corners = curved(body.vertices.map(({ x: a, y: b, bulge }) => ({ x: a, y: b, z: body.elevation, bulge })))
+      const corners = curvedRing(
+        body.vertices.map(({ x: a, y: b, bulge }) => ({ x: a, y: b, z: body.elevation, bulge })),
+      )
       addOutline(into, corners, body.depth, (point) => map(own(point)))
       break
     }
@@ -172,39 +174,12 @@ function addPolyline(into: Growing, body: Extract<DxfBody, { type: 'POLYLINE' }>
   } else if (body.is3dPolygonMesh) into.faces.push(vertices.map(map))
   else {
     const own = alongWay(body.extrusionDirection)
-    addOutline(into, curved(vertices), body.thickness, (point) => map(own(point)))
+    addOutline(into, curvedRing(vertices), body.thickness, (point) => map(own(point)))
   }
 }
 
 const facesIn = ({ faceA, faceB, faceC, faceD }: Extract<DxfBody, { type: 'POLYLINE' }>['vertices'][number]) =>
   [faceA, faceB, faceC, faceD].flatMap((at) => at ?? [])
-
-const ROUND = 32
-const roundOf = ({ x, y, z }: Vec3, radius: number) =>
-  Array.from({ length: ROUND }, (_, i) => {
-    const turn = (i / ROUND) * 2 * Math.PI
-    return vec3(x + radius * Math.cos(turn), y + radius * Math.sin(turn), z)
-  })
-
-/** Corners with the arcs between them: a bulge is the tangent of a quarter of the arc's angle, against the clock. */
-function curved(vertices: readonly { x: number; y: number; z: number; bulge: number }[]): Vec3[] {
-  return vertices.flatMap((from, i) => {
-    const to = vertices[(i + 1) % vertices.length] ?? from
-    const here = vec3(from.x, from.y, from.z)
-    if (Math.abs(from.bulge) < 1e-9) return [here]
-    const [dx, dy] = [to.x - from.x, to.y - from.y]
-    const turn = 4 * Math.atan(from.bulge)
-    const steps = Math.max(1, Math.min(16, Math.ceil(Math.abs(turn) / (Math.PI / 12))))
-    // The middle of the arc's circle lies so far to the left of the middle between its ends.
-    const aside = (1 - from.bulge ** 2) / (4 * from.bulge)
-    const middle = { x: (from.x + to.x) / 2 - dy * aside, y: (from.y + to.y) / 2 + dx * aside }
-    return Array.from({ length: steps }, (_, step) => {
-      const [c, s] = [Math.cos((turn * step) / steps), Math.sin((turn * step) / steps)]
-      const [x, y] = [from.x - middle.x, from.y - middle.y]
-      return vec3(middle.x + x * c - y * s, middle.y + x * s + y * c, from.z)
-    })
-  })
-}
 
 /** A closed outline, as tall as it is thick; where it does not lie level, the upright prism around it. */
 function addOutline(into: Growing, outline: readonly Vec3[], thick: number, map: Map3): void {

@@ -47,6 +47,12 @@ export function onStage({ scale: size, mirrored, turn, shift }: Placement, point
   return add(turnLevel(mirrored ? mirror(sized) : sized, turn), shift)
 }
 
+/** The place of the file that is put at a place of the stage: what `onStage` takes there. */
+export function inFile({ scale: size, mirrored, turn, shift }: Placement, point: Vec3): Vec3 {
+  const own = turnLevel(subtract(point, shift), -turn)
+  return scale(mirrored ? mirror(own) : own, 1 / size)
+}
+
 /** A rig as it stands on the stage. */
 export function placedRig(reading: RigReading, placement: Placement): RigReading {
   const at = (point: Vec3) => onStage(placement, point)
@@ -83,4 +89,39 @@ function scaledPrism({ outline, bottom, top }: ReadPrism, size: number): ReadPri
 
 function mirroredPrism({ outline, ...heights }: ReadPrism): ReadPrism {
   return { outline: outline.map(({ x, y }) => ({ x: -x + 0, y })).reverse(), ...heights }
+}
+
+/** Nothing of a stage is further away, metres: see `metres` in the values of a show. */
+const FURTHEST = 1000
+
+/** The places of all that is in a reading, in its own frame. */
+function placesIn({ hangs, fixtures, targets, pieces, underlay }: RigReading): Vec3[] {
+  const corners = underlay
+    ? [0, 1].map((far) => vec3(underlay.corner.x + far * underlay.width, underlay.corner.y + far * underlay.height, 0))
+    : []
+  return [
+    ...hangs.flatMap(({ ends }) => ends ?? []),
+    ...[...fixtures, ...targets, ...pieces].map(({ position }) => position),
+    ...corners,
+  ]
+}
+
+const isFar = ({ x, y, z }: Vec3) => Math.max(Math.abs(x), Math.abs(y), Math.abs(z)) > FURTHEST
+
+/** Whether something of a reading would lie further from the stage than a show can say. */
+export function liesTooFar(reading: RigReading, placement: Placement): boolean {
+  return placesIn(reading).some((place) => isFar(onStage(placement, place)))
+}
+
+/** How a reading lies at first: as it is, or, where a drawing counts from a place far away, its middle on the stage's origin. */
+export function firstPlacement(reading: RigReading): Placement {
+  if (!reading.drawing || !liesTooFar(reading, AS_IT_IS)) return AS_IT_IS
+  const places = placesIn(reading)
+  const middle = (of: (place: Vec3) => number) =>
+    places.reduce((sum, place) => [Math.min(sum[0], of(place)), Math.max(sum[1], of(place))] as const, [
+      Infinity,
+      -Infinity,
+    ] as const)
+  const [x, y] = [middle((place) => place.x), middle((place) => place.y)].map(([low, high]) => (low + high) / 2)
+  return { ...AS_IT_IS, shift: vec3(-(x ?? 0), -(y ?? 0), 0) }
 }

@@ -55,7 +55,10 @@ export function readScene(
   for (const layer of childrenOf(childOf(scene, 'Layers'), 'Layer'))
     reader.readList(layer, reader.frameIn(layer, UPRIGHT), attributeOf(layer, 'name'))
   const provider = attributeOf(root, 'provider').slice(0, 200)
-  return { reading: { provider, drawing: null, types: [...types], ...reader.all() }, elements: reader.elements }
+  return {
+    reading: { provider, drawing: null, underlay: null, types: [...types], ...reader.all() },
+    elements: reader.elements,
+  }
 }
 
 /** As many solids as a set piece may have. */
@@ -85,7 +88,7 @@ class SceneReader {
     )
   }
 
-  all(): Omit<RigReading, 'provider' | 'drawing' | 'types'> {
+  all(): Omit<RigReading, 'provider' | 'drawing' | 'underlay' | 'types'> {
     return {
       hangs: [...this.#hangs.values()],
       fixtures: this.#fixtures,

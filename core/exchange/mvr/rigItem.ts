@@ -4,10 +4,10 @@ export type RigAspect = 'new' | 'place' | 'address' | 'number' | 'name' | 'type'
 /** One thing of a rig file to take or to leave. */
 export interface RigItem {
   readonly key: string
-  readonly kind: 'type' | 'hang' | 'fixture' | 'target' | 'set piece'
+  readonly kind: 'type' | 'hang' | 'fixture' | 'target' | 'set piece' | 'underlay'
   readonly name: string
   readonly what: RigAspect
-  /** Of a set piece; empty for one in none. */
+  /** Of a set piece, or of lines; empty for one in none. */
   readonly layer?: string
   readonly before: string
   readonly after: string

@@ -5,6 +5,7 @@
 import type { TakenRig } from '../../commands/rig/takeRig'
 import { normalisedName } from '../../show/names'
 import type { Show } from '../../show/show'
+import { underlayItems } from '../drawing/planUnderlay'
 import { Notes, type Note } from '../notes'
 import { planFixtures, type PlannedFixture } from './planFixtures'
 import { planHangs, type PlannedHang } from './planHangs'
@@ -20,7 +21,7 @@ export interface RigPlan {
   /** How many fixtures are in the show just as the file has them. */
   readonly same: number
   readonly notes: readonly Note[]
-  /** The command that takes what is chosen. */
+  /** The command that takes what is chosen, without files: those are kept first. */
   readonly taking: (isTaken: (key: string) => boolean) => TakenRig
 }
 
@@ -38,6 +39,7 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
       ...hangs.hangs.flatMap(hangItems),
       ...ofFixtures.flatMap(({ items }) => items),
       ...places.items,
+      ...(reading.underlay ? underlayItems(show, reading.underlay) : []),
     ],
     missing: missing.map(({ number }) => number).sort((a, b) => a - b),
     same: ofFixtures.filter(({ one, items }) => one.show !== null && items.length === 0).length,
@@ -54,6 +56,7 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
         hangs: hangs.hangs.flatMap((hang) => takenHang(hang, isTaken(keyOf('hang', hang.id)) || onHangs.has(hang.id))),
         fixtures: chosen,
         ...places.taking(isTaken),
+        underlays: [],
       }
     },
   }

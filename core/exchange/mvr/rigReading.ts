@@ -3,6 +3,7 @@
  * ids the file gives. What comes of it in a show is decided later, by whoever takes it.
  */
 import { z } from 'zod'
+import { UNDERLAY_FORMS } from '../../show/entities'
 import { UNIT_NAMES } from '../drawing/units'
 import { typeWithModes } from '../../commands/shared/typeWithModes'
 
@@ -80,6 +81,17 @@ export const readTypeFile = z.object({
 /** A drawing of a set: the unit it says it is in; null where it says none. Taken as metres then. */
 export const readDrawing = z.object({ unit: z.enum(UNIT_NAMES).nullable() })
 
+/** What can lie under the plan: lines by layer, or a picture, which has none. */
+export const readUnderlay = z.object({
+  form: z.enum(UNDERLAY_FORMS),
+  name: text,
+  /** Its lower left corner in the drawing, and how large it is: in the drawing's metres, or in units of its own. */
+  corner: z.object({ x: z.number(), y: z.number() }),
+  width: z.number().positive(),
+  height: z.number().positive(),
+  layers: z.array(z.object({ name: text, path: z.string(), hasLines: z.boolean() })),
+})
+
 export const rigReading = z.object({
   provider: text,
   /** Null for a rig file. */
@@ -88,6 +100,8 @@ export const rigReading = z.object({
   fixtures: z.array(readFixture),
   targets: z.array(z.object({ id, name: text, position: place })),
   pieces: z.array(readPiece),
+  /** Null for a rig file. */
+  underlay: readUnderlay.nullable(),
   types: z.array(readTypeFile),
   notes: z.array(readNote),
 })
@@ -95,6 +109,7 @@ export const rigReading = z.object({
 export type RigReading = z.infer<typeof rigReading>
 export type ReadFixture = z.infer<typeof readFixture>
 export type ReadPiece = z.infer<typeof readPiece>
+export type ReadUnderlay = z.infer<typeof readUnderlay>
 export type ReadHang = z.infer<typeof readHang>
 export type ReadTypeFile = z.infer<typeof readTypeFile>
 export type ReadPrism = z.infer<typeof readPrism>

@@ -1,7 +1,10 @@
-/** Files of other programs that are kept as they came, so that what has no place here goes out with them again. */
+/**
+ * Files that are kept with a show: those of other programs as they came, so that what has no place here
+ * goes out with them again, and drawings and pictures that lie under the plan.
+ */
 import { z } from 'zod'
 import * as ids from '../ids'
-import { degrees, point } from '../values'
+import { degrees, metres, point } from '../values'
 
 /** All files kept of a show may come to so much, bytes: a back-up holds them. */
 export const MOST_KEPT = 40_000_000
@@ -13,12 +16,12 @@ export const digest = z.string().regex(/^[0-9a-f]{64}$/, 'a digest is 64 hexadec
 const leftHanded = z.array(z.enum(['pan', 'tilt'])).max(2)
 
 /** A file by what it is called and what is in it; `size` in bytes. */
-const file = {
+const kept = {
   name: z.string().trim().min(1).max(200),
   digest,
   size: z.number().int().min(1).max(MOST_KEPT),
-  leftHanded,
 }
+const file = { ...kept, leftHanded }
 
 /** A rig file taken into a venue: mirrored first where that was wanted, then turned and shifted. */
 export const rigFile = z.strictObject({
@@ -40,4 +43,34 @@ export const typeFile = z.strictObject({
   ...file,
   entry: z.string().max(200),
   part: z.number().int().min(0).max(100),
+})
+
+/** Lines of a drawing, in layers; or a picture. */
+export const UNDERLAY_FORMS = ['lines', 'picture'] as const
+/** How large a drawing is in its own unit. */
+const extent = z.number().positive().max(1e7)
+const layerName = z.string().max(120)
+
+/**
+ * What lies under the plan of a venue, to trace on. It is `width` by `height` of its own unit, measured
+ * from its lower left corner: what a drawing counts in, pixels of a picture, metres of a page. `scale`
+ * makes metres of them; then it is mirrored across its own left edge where that is wanted, turned about
+ * that corner, and the corner put at x and y.
+ */
+export const underlay = z.strictObject({
+  venue: ids.venueId,
+  ...kept,
+  form: z.enum(UNDERLAY_FORMS),
+  width: extent,
+  height: extent,
+  scale: z.number().min(1e-6).max(1e5),
+  mirrored: z.boolean(),
+  turn: degrees,
+  x: metres,
+  y: metres,
+  /** How strongly it is seen. */
+  strength: z.number().min(0.05).max(1),
+  visible: z.boolean(),
+  /** Layers of its lines that are not seen, by name. */
+  hidden: z.array(layerName).max(1000),
 })

@@ -29,6 +29,7 @@ import * as outside from './026_outside'
 import * as prints from './027_prints'
 import * as measuredLight from './028_measured_light'
 import * as keptFiles from './029_kept_files'
+import * as underlays from './030_underlays'
 
 const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '001_show': show,
@@ -60,6 +61,7 @@ const MIGRATIONS: Readonly<Record<string, Knex.Migration>> = {
   '027_prints': prints,
   '028_measured_light': measuredLight,
   '029_kept_files': keptFiles,
+  '030_underlays': underlays,
 }
 
 export const migrationSource: Knex.MigrationSource<string> = {
