@@ -382,6 +382,7 @@ describe('a full show of an earlier release', () => {
         const things = expected(show, after)
         await old.transaction(async (transaction) => {
           await copy(transaction, after, 'show', () => true)
+          if (after >= 29) await copy(transaction, after, 'stored_file', () => true)
           for (const kind of KINDS)
             if (!missingKinds(after).has(kind))
               await copy(
