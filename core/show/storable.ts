@@ -23,14 +23,26 @@ function search(value: unknown, longest: number, path: (string | number)[]): Uns
     return UNKEEPABLE_TEXT.test(value) ? found(path, 'holds a character that cannot be kept') : null
   if (typeof value !== 'object' || value === null) return null
   if (path.length >= DEEPEST) return found(path, 'is nested too deep')
-  if (Array.isArray(value)) {
-    if (value.length > longest) return found(path, `has ${value.length} entries; it may have ${longest}`)
-    const twice = repeatedText(value)
-    if (twice !== null) return found(path, `names “${twice.slice(0, 60)}” twice`)
-  }
+  if (Array.isArray(value)) return searchList(value, longest, path)
   for (const [key, inner] of Object.entries(value)) {
     if (UNKEEPABLE_TEXT.test(key)) return found(path, 'holds a character that cannot be kept')
     path.push(key)
+    const fault = search(inner, longest, path)
+    if (fault) return fault
+    path.pop()
+  }
+  return null
+}
+
+/** Lists of numbers are by far the longest of a show: nothing is made of any of them. */
+function searchList(list: readonly unknown[], longest: number, path: (string | number)[]): Unstorable | null {
+  if (list.length > longest) return found(path, `has ${list.length} entries; it may have ${longest}`)
+  const twice = repeatedText(list)
+  if (twice !== null) return found(path, `names “${twice.slice(0, 60)}” twice`)
+  for (let i = 0; i < list.length; i++) {
+    const inner: unknown = list[i]
+    if (typeof inner === 'number') continue
+    path.push(i)
     const fault = search(inner, longest, path)
     if (fault) return fault
     path.pop()

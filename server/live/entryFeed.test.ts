@@ -115,6 +115,33 @@ describe('what a page is told', () => {
     expect(slow.told).toEqual([203, -452])
   })
 
+  it('ends, and says so once, where what was missed cannot be read or the page no longer takes it', async () => {
+    for (const fault of ['read', 'told'] as const) {
+      const source = new Source()
+      source.write()
+      const failures: unknown[] = []
+      const told: number[] = []
+      const away = new Error(`it cannot be ${fault}`)
+      new EntryFeed(source, 0, {
+        entriesSince: async (seq) => {
+          if (fault === 'read') throw away
+          return source.entries.filter((one) => one.seq > seq)
+        },
+        tell: async ({ seq }) => {
+          if (fault === 'told') throw away
+          told.push(seq)
+        },
+        tellAnew: async (revision) => void told.push(-revision),
+        failed: (error) => failures.push(error),
+      })
+      await settle()
+      source.write()
+      source.reload()
+      await settle()
+      expect([fault, failures, told]).toEqual([fault, [away], []])
+    }
+  })
+
   it('ends when the page is gone', async () => {
     const source = new Source()
     const { feed, told } = pageOf(source, 0)

@@ -1,8 +1,6 @@
 /** The registry of shows of this server process, opened at the first use. */
-import { lastChangedShow } from '../database/showRepository'
-import { log } from '../http/log'
-import { snapshotOf } from '../live/snapshot'
 import { ShowRegistry } from './showRegistry'
+import { warmUp } from './warmUp'
 
 /** The build puts threads beside the server; where that is, is known only once the server has been loaded. */
 const threads = () => ({
@@ -30,17 +28,6 @@ async function openHouse(): Promise<ShowRegistry> {
   } catch (error) {
     await registry.close()
     throw error
-  }
-}
-
-/** Has the show in hand that was worked on last: it is likely to be asked for first, and a large one takes seconds. */
-async function warmUp(registry: ShowRegistry): Promise<void> {
-  try {
-    const id = await lastChangedShow(registry.knex)
-    const live = id && (await registry.show(id))
-    if (live) await snapshotOf(live)
-  } catch (error) {
-    log.warn(error, 'could not open the show that was worked on last; it is tried again when it is asked for')
   }
 }
 

@@ -8,10 +8,12 @@ import { Worker } from 'node:worker_threads'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { listsInOrder } from '#core/cues/tracking'
 import { commandId, personId, showId, windowId, type CueListId } from '#core/show/ids'
+import { showRecordOf } from '#core/show/show'
 import { choose } from '#demo/choices'
 import { Announcements } from '../../server/database/announcements'
 import { DatabaseClock } from '../../server/database/databaseClock'
 import { ShowRegistry } from '../../server/shows/showRegistry'
+import { warmUp } from '../../server/shows/warmUp'
 import type { FromThread } from '../../server/output/threadMessages'
 import type { LiveShow } from '../../server/shows/liveShow'
 import { freshDatabase, type FreshDatabase } from '../../scripts/database/freshDatabase'
@@ -200,5 +202,20 @@ describe('shows nobody has open', () => {
     expect(again).not.toBe(live)
     expect(again.revision).toBeGreaterThan(revision)
     expect(again.show).toEqual(live.show)
+  })
+})
+
+describe('a house that opens', () => {
+  it('has the show in hand that was worked on last, and goes on without where that cannot be opened', async () => {
+    const untouched = showId.parse('untouched')
+    const records = new Map([[untouched, showRecordOf(live.show)]])
+    await house.keepShow({ id: untouched, all: { ...live.show.all, show: records } })
+    expect(await run('addLayer', { name: 'Worked on last' })).toMatchObject({ ok: true })
+    const other = await ShowRegistry.open(database.address, THREADS_OF_HOUSE)
+    await warmUp(other)
+    expect(other.openShows).toEqual([id])
+    await other.knex.destroy()
+    await expect(warmUp(other)).resolves.toBeUndefined()
+    await other.close()
   })
 })

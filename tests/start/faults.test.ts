@@ -10,7 +10,7 @@ import { diskFault } from '../../scripts/diskFault'
 import { startServer } from '../../scripts/serve'
 import { newFolder } from './folders'
 import { postmasterOf } from './postmaster'
-import { Start, stopAll } from './start'
+import { Start, stopAll, until } from './start'
 
 afterEach(stopAll)
 
@@ -93,6 +93,28 @@ it('a database that is stopped while it is started again is stopped', async () =
   await again
   expect(() => process.kill(postmasterOf(folder), 0)).toThrow()
 })
+
+it.runIf(hasDisk)(
+  'goes on by itself when a disk that turned to be read only can be written again, and says meanwhile that it cannot',
+  async () => {
+    const folder = newFolder()
+    const start = new Start({ DATA: folder, PORT: String(await freePort(4760)) })
+    await start.says(/Ctrl C stops it/)
+    // The folder over itself, to be read only: what is open goes on as it was, what is opened from now on cannot write.
+    spawnSync('mount', ['--bind', folder, folder])
+    expect(spawnSync('mount', ['-o', 'remount,bind,ro', folder]).status).toBe(0)
+    try {
+      process.kill(postmasterOf(folder), 'SIGKILL')
+      await start.says(/can only be read just now\. Make it writable\. The database has stopped/)
+      expect((await fetch(`${start.url}/api/shows`)).status).toBe(503)
+    } finally {
+      unmount(folder)
+    }
+    await start.says(/The database is back/)
+    await until(async () => (await fetch(`${start.url}/api/shows`)).ok)
+    expect(await start.signal('SIGTERM')).toBe(0)
+  },
+)
 
 it.runIf(hasDisk)(
   'says in one line that a disk can only be read, for a new folder and for one that is there',
