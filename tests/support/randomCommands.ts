@@ -213,9 +213,16 @@ export class RandomArguments {
             ]
           : [],
       pieces: [],
+      groups: this.#takenGroups(),
       underlays: this.#underlays(),
       ...this.#takenFile(),
     }
+  }
+
+  #takenGroups() {
+    if (this.random() < 0.7) return []
+    const fixtures = new Set([this.#id('fixture'), this.#id('fixture')])
+    return [{ name: this.pick(['Washes', 'Taken']), fixtures: [...fixtures] }]
   }
 
   /** Of files of other programs; null for commands about anything else. */

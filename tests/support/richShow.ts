@@ -184,7 +184,7 @@ function keepFiles(desk: Desk): void {
   const [type] = desk.show.all.fixtureType.keys()
   const rig = { mirrored: true, turn: 90, shift: vec3(1, -2, 0), replaces: null }
   desk.do('takeRig', {
-    ...{ types: [], hangs: [], fixtures: [], targets: [], pieces: [] },
+    ...{ types: [], hangs: [], fixtures: [], groups: [], targets: [], pieces: [] },
     typeFiles: [{ type: asFixtureTypeId(type ?? ''), entry: 'tern.gdtf', part: 0 }],
     file: { ...KEPT, rig },
     underlays: [{ ...PLACED_UNDERLAY, name: 'Ground', digest: KEPT.digest, size: KEPT.size }],

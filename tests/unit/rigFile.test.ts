@@ -4,12 +4,13 @@ import { zipSync } from 'fflate'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { AS_IT_IS, onStage, placedRig, placementBy } from '#core/exchange/mvr/placement'
-import { readAddress } from '#core/exchange/mvr/readRig'
+import { readAddress, readRig } from '#core/exchange/mvr/readRig'
 import { rigPlan, type RigPlan } from '#core/exchange/mvr/rigPlan'
 import { writeRig } from '#core/exchange/mvr/writeRig'
 import { NotReadable } from '#core/exchange/xml/xml'
 import { fixtureFrame } from '#core/geometry/frame'
 import { distance, vec3 } from '#core/geometry/vector'
+import { groupsInOrder } from '#core/groups/groups'
 import { placeId } from '#core/show/compositeIds'
 import type { Show } from '#core/show/show'
 import { showRecordOf } from '#core/show/show'
@@ -75,6 +76,52 @@ describe('a rig file made by hand', () => {
     expect([...show.all.targetPlace.values()].map(({ position }) => position)).toEqual([vec3(0, 0.5, 0.25)])
     expect([...show.all.setPiece.values()].map(({ name }) => name)).toEqual(['Crate on the quay'])
     expect([...show.all.layer.values()].map(({ name }) => name)).toContain('Goods')
+  })
+
+  it('has groups of its layers and classes, where one wants them; a newer file adds to them who is new', () => {
+    const classed = (fixture: string) => (xml: string) =>
+      xml
+        .replace(`name="${fixture}"`, `name="${fixture}" classed=""`)
+        .replace(
+          new RegExp(`(classed="".*?<Matrix>.*?</Matrix>)`, 's'),
+          '$1<Classing>0A000000-0000-4000-8000-000000000009</Classing>',
+        )
+        .replace(' classed=""', '')
+    const scene = readFileSync('tests/files/quay.xml', 'utf8').replace(
+      '</AUXData>',
+      '<Class uuid="0A000000-0000-4000-8000-000000000009" name="Washes"/></AUXData>',
+    )
+    const read = (xml: string) => readRig(xml, { types: [], models: new Map() })
+    const desk = emptyDesk()
+    const members = () =>
+      Object.fromEntries(
+        groupsInOrder(desk.show).map(({ group, members: fixtures }) => [
+          group.name,
+          fixtures.map((id) => desk.show.all.fixture.get(id)?.name),
+        ]),
+      )
+    const first = rigPlan(desk.show, read(classed('Higher')(scene)))
+    const groups = first.items.filter(({ kind }) => kind === 'group')
+    expect(groups.map(({ name, what, after, suggested: isSuggested }) => [name, what, after, isSuggested])).toEqual([
+      ['Washes', 'new', '1 fixture of the class', false],
+    ])
+    desk.run('takeRig', all(first))
+    expect(members()).toEqual({ Washes: ['Higher'] })
+    const newer = rigPlan(desk.show, read(classed('Gull')(classed('Higher')(scene))))
+    expect(newer.items.map(({ name, what, before, after }) => [name, what, before, after])).toEqual([
+      ['Washes', 'members', '1 fixture', 'and 1 fixture of the class'],
+    ])
+    desk.run('takeRig', all(newer))
+    expect(members()['Washes']).toEqual(['Higher', 'Gull'])
+    // Whoever is left out of the show is left out of its groups, and all of a layer are no group.
+    const other = emptyDesk()
+    const plan = rigPlan(other.show, read(classed('Gull')(classed('Higher')(scene))))
+    other.run(
+      'takeRig',
+      plan.taking((key) => !/f4/i.test(key)),
+    )
+    expect([...other.show.all.group.values()].map(({ name }) => name)).toEqual(['Washes'])
+    expect(other.show.all.groupMember.size).toBe(1)
   })
 
   it('patches a second address that follows, inverts an axis, and says what has no place', async () => {

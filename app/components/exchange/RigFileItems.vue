@@ -16,11 +16,12 @@ const NAMES = {
   type: 'Types',
   hang: 'Hangs',
   fixture: 'Fixtures',
+  group: 'Groups',
   target: 'Targets',
   'set piece': 'Set pieces',
   underlay: 'Under the plan',
 } as const
-const KINDS = ['type', 'hang', 'fixture', 'target', 'set piece', 'underlay'] as const
+const KINDS = ['type', 'hang', 'fixture', 'group', 'target', 'set piece', 'underlay'] as const
 /** Layers are told apart where set pieces stand in several. */
 type Shown = (typeof KINDS)[number] | 'all' | 'notes' | `layer ${string}`
 const layers = computed(() => {
@@ -55,6 +56,7 @@ const WHAT = {
   name: 'name',
   type: 'type, mode',
   modes: 'modes it lacks',
+  members: 'more members',
 } as const
 
 const list = ref<HTMLElement | null>(null)

@@ -15,6 +15,7 @@ const NOTHING: TakenRig = {
   targets: [],
   pieces: [],
   typeFiles: [],
+  groups: [],
   underlays: [],
   file: null,
 }

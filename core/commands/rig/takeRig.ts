@@ -13,6 +13,7 @@ import {
   fixtureId,
   fixtureModeId,
   fixtureTypeId,
+  groupId,
   hangId,
   layerId,
   rigFileId,
@@ -22,10 +23,13 @@ import {
 import { keptSize } from '../../show/keptFiles'
 import { listInWords } from '../../show/listInWords'
 import { modesOf } from '../../show/modes'
+import { membersOf } from '../../show/rig'
 import { normalisedName } from '../../show/names'
 import { showRecordOf, type Show } from '../../show/show'
 import { underlaysOf } from '../../show/underlays'
 import { command, done, refuse, type Outcome } from '../command'
+import { nextNumber } from '../../show/freeNumbers'
+import { putGroupMembers } from '../shared/groupMembers'
 import { idsByName } from '../shared/fixtureRows'
 import { hangFixture } from '../shared/hangFixture'
 import { gone, lockedLayer } from '../shared/refusals'
@@ -56,6 +60,8 @@ const takenFile = entities.typeFile.pick({ name: true, digest: true, size: true,
     .extend({ replaces: rigFileId.nullable() })
     .nullable(),
 })
+/** A group by its name: who is not in it yet comes after who is. */
+const takenGroup = z.strictObject({ name: entities.group.shape.name, fixtures: z.array(fixtureId).min(1).max(5000) })
 /** What lies under the plan; what lies there by its name goes. */
 const takenUnderlay = entities.underlay.omit({ venue: true, strength: true, visible: true, hidden: true })
 const input = z.strictObject({
@@ -65,6 +71,7 @@ const input = z.strictObject({
   targets: z.array(takenTarget).max(2000),
   pieces: z.array(takenPiece).max(2000),
   typeFiles: z.array(takenTypeFile).max(500).default([]),
+  groups: z.array(takenGroup).max(1000).default([]),
   underlays: z.array(takenUnderlay).max(20).default([]),
   /** Null where the file is not kept. */
   file: takenFile.nullable().default(null),
@@ -85,6 +92,7 @@ export const takeRig = command({
     }
     const refusal =
       putFixtures(show, draft, taken) ??
+      putGroups(show, draft, taken.groups, newId) ??
       putTargets(show, draft, taken.targets) ??
       putPieces(show, draft, taken.pieces, newId) ??
       putUnderlays(show, draft, taken.underlays, newId) ??
@@ -95,11 +103,12 @@ export const takeRig = command({
   },
 })
 
-function inWords({ types, hangs, fixtures, targets, pieces, underlays, file }: TakenRig): string {
+function inWords({ types, hangs, fixtures, groups, targets, pieces, underlays, file }: TakenRig): string {
   const parts = [
     [types.length, 'type'],
     [hangs.length, 'hang'],
     [fixtures.length, 'fixture'],
+    [groups.length, 'group'],
     [targets.length, 'target'],
     [pieces.length, 'set piece'],
     [underlays.length, 'underlay'],
@@ -177,6 +186,21 @@ function lacking(after: Show, { number, type, mode, hang: on }: TakenRig['fixtur
   if (!hang) return gone('hang', 'fixtures')
   const isHere = after.all.hangPlace.has(placeId(showRecordOf(after).venue, on))
   return isHere ? null : refuse('hang absent', { name: hang.name }, 'fixtures')
+}
+
+function putGroups(show: Show, draft: Draft, groups: TakenRig['groups'], newId: () => string): Outcome | null {
+  const there = draft.result().all.fixture
+  const ids = idsByName(show.all.group)
+  let next = nextNumber(show.all.group.values())
+  for (const { name, fixtures } of groups) {
+    if (fixtures.some((fixture) => !there.has(fixture))) return gone('fixture', 'groups')
+    const known = ids.get(normalisedName(name))
+    const id = groupId.parse(known ?? newId())
+    if (known === undefined) draft.put('group', id, { number: next++, name, colour: 'brass', pattern: null })
+    ids.set(normalisedName(name), id)
+    putGroupMembers(show, draft, id, [...(membersOf(draft.result()).get(id) ?? []), ...fixtures])
+  }
+  return null
 }
 
 function putTargets(show: Show, draft: Draft, targets: TakenRig['targets']): Outcome | null {

@@ -70,6 +70,8 @@ class SceneReader {
   readonly #symbols: ReadonlyMap<string, Element>
   readonly #notes = new Notes()
   readonly #hangs: Map<string, ReadHang>
+  /** Names of classes by their ids. */
+  readonly #classes: ReadonlyMap<string, string>
   readonly #fixtures: ReadFixture[] = []
   readonly #targets: RigReading['targets'] = []
   readonly #pieces: ReadPiece[] = []
@@ -80,6 +82,7 @@ class SceneReader {
     this.#models = models
     const data = childOf(scene, 'AUXData')
     this.#symbols = new Map(childrenOf(data, 'Symdef').map((one) => [attributeOf(one, 'uuid'), one]))
+    this.#classes = new Map(childrenOf(data, 'Class').map((one) => [attributeOf(one, 'uuid'), named(one, '')]))
     this.#hangs = new Map(
       childrenOf(data, 'Position').flatMap((one) => {
         const id = attributeOf(one, 'uuid')
@@ -172,6 +175,7 @@ class SceneReader {
       roll,
       on: this.#hangs.has(on) ? on : null,
       layer: layer.slice(0, 120),
+      classing: this.#classes.get(textIn(element, 'Classing')) ?? '',
       addresses: this.#addresses(element, name),
       inverted,
     })

@@ -1,10 +1,10 @@
 /** What of a thing an item is about: all of something new, or where it differs. */
-export type RigAspect = 'new' | 'place' | 'address' | 'number' | 'name' | 'type' | 'modes'
+export type RigAspect = 'new' | 'place' | 'address' | 'number' | 'name' | 'type' | 'modes' | 'members'
 
 /** One thing of a rig file to take or to leave. */
 export interface RigItem {
   readonly key: string
-  readonly kind: 'type' | 'hang' | 'fixture' | 'target' | 'set piece' | 'underlay'
+  readonly kind: 'type' | 'hang' | 'fixture' | 'group' | 'target' | 'set piece' | 'underlay'
   readonly name: string
   readonly what: RigAspect
   /** Of a set piece, or of lines; empty for one in none. */

@@ -8,6 +8,7 @@ import type { Show } from '../../show/show'
 import { underlayItems } from '../drawing/planUnderlay'
 import { Notes, type Note } from '../notes'
 import { planFixtures, type PlannedFixture } from './planFixtures'
+import { planGroups } from './planGroups'
 import { planHangs, type PlannedHang } from './planHangs'
 import { planTypes, type PlannedType } from './planTypes'
 import { planPlaces } from './planPlaces'
@@ -31,6 +32,7 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
   const types = planTypes(show, reading.types, reading.fixtures, notes)
   const hangs = planHangs(show, reading, notes)
   const { fixtures, missing } = planFixtures(show, reading.fixtures, hangs, types, notes)
+  const groups = planGroups(show, reading.fixtures, fixtures)
   const places = planPlaces(show, reading, notes)
   const ofFixtures = fixtures.map((one) => ({ one, items: fixtureItems(one) }))
   return {
@@ -38,6 +40,7 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
       ...types.types.flatMap(typeItems),
       ...hangs.hangs.flatMap(hangItems),
       ...ofFixtures.flatMap(({ items }) => items),
+      ...groups.items,
       ...places.items,
       ...(reading.underlay ? underlayItems(show, reading.underlay) : []),
     ],
@@ -46,6 +49,7 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
     notes: [...reading.notes, ...reading.types.flatMap(typeNotes), ...notes.all],
     taking: (isTaken) => {
       const chosen = ofFixtures.flatMap(({ one, items }) => takenFixture(one, items, isTaken))
+      const coming = new Set<string>(chosen.map(({ fixture }) => fixture))
       const onHangs = new Set(chosen.map(({ hang }) => hang))
       const ofTypes = new Set(chosen.map(({ type }) => type))
       const isNeeded = ({ id }: PlannedType) => ofTypes.has(id)
@@ -55,6 +59,7 @@ export function rigPlan(show: Show, reading: RigReading): RigPlan {
         file: null,
         hangs: hangs.hangs.flatMap((hang) => takenHang(hang, isTaken(keyOf('hang', hang.id)) || onHangs.has(hang.id))),
         fixtures: chosen,
+        groups: groups.taking(isTaken, (fixture) => coming.has(fixture) || show.all.fixture.has(fixture)),
         ...places.taking(isTaken),
         underlays: [],
       }

@@ -33,6 +33,8 @@ export const readFixture = z.object({
   /** The id of what it hangs on; null where the file does not say. */
   on: id.nullable(),
   layer: text,
+  /** The name of its class; empty for none. */
+  classing: text,
   /** By the number of the address, from 1. */
   addresses: z.array(z.object({ number: whole, universe: whole, address: whole })),
   inverted: z.array(z.enum(['pan', 'tilt'])),
