@@ -1,4 +1,5 @@
 /** Placing fixtures in a row along a hang. Metres from the hang's middle. */
+import { fineMetres } from '../geometry/fineMetres'
 
 export interface RowWish {
   readonly count: number
@@ -14,10 +15,5 @@ export interface RowWish {
  */
 export function alongRow({ count, gap, middle }: RowWish, length: number): number[] {
   const step = gap ?? length / count
-  return Array.from({ length: count }, (_, i) => round(middle + (i - (count - 1) / 2) * step))
-}
-
-/** Tenths of a millimetre: what a tape measure cannot see need not stand in a table. */
-function round(metres: number): number {
-  return Math.round(metres * 1e4) / 1e4 + 0
+  return Array.from({ length: count }, (_, i) => fineMetres(middle + (i - (count - 1) / 2) * step))
 }

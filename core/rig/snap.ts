@@ -1,4 +1,5 @@
 /** Snapping while something is dragged: to lines worth lining up with, else to a grid. */
+import { fineMetres } from '../geometry/fineMetres'
 import type { Vec3 } from '../geometry/vector'
 
 export interface Snapped {
@@ -17,7 +18,7 @@ export function snap(value: number, lines: readonly number[], reach: number, gri
     null,
   )
   if (nearest !== null && Math.abs(nearest - value) <= reach) return { value: nearest, line: nearest }
-  return { value: Math.round(Math.round(value / grid) * grid * 1e4) / 1e4 + 0, line: null }
+  return { value: fineMetres(Math.round(value / grid) * grid), line: null }
 }
 
 /** Lines worth lining up with on each axis of the stage, metres. */

@@ -1,5 +1,8 @@
 /** Outlines in plan. */
 import { polygonArea, polygonContains } from 'd3-polygon'
+import { fineMetres } from '../geometry/fineMetres'
+import { turnLevel } from '../geometry/rotation'
+import { vec3 } from '../geometry/vector'
 
 /** A point seen from above: metres to stage left and upstage. */
 export interface PlanPoint {
@@ -51,4 +54,18 @@ export function againstTheClock(outline: readonly PlanPoint[]): readonly PlanPoi
   // d3 measures areas for screens, where y grows downwards.
   const signedArea = -polygonArea(ringOf(outline))
   return signedArea < 0 ? [...outline].reverse() : outline
+}
+
+/** A place of the stage in a frame that lies level: where that is, and how it is turned, degrees. */
+export function inLevelFrame({ x, y }: PlanPoint, frame: PlanPoint, turn: number): PlanPoint {
+  const own = turnLevel(vec3(x - frame.x, y - frame.y, 0), -turn)
+  return { x: fineMetres(own.x), y: fineMetres(own.y) }
+}
+
+/** The middle of the box round an outline, and the outline about it; null for none. */
+export function aboutItsMiddle(outline: readonly PlanPoint[]): { middle: PlanPoint; own: PlanPoint[] } | null {
+  const box = boundsOf(outline)
+  if (!box) return null
+  const middle = { x: fineMetres((box.left + box.right) / 2), y: fineMetres((box.bottom + box.top) / 2) }
+  return { middle, own: outline.map((corner) => inLevelFrame(corner, middle, 0)) }
 }

@@ -8,6 +8,7 @@ import { Desk } from '../../tests/support/smallShow'
 import { landingOn } from './landing'
 import { heightOf, normalOf } from './levels'
 import { firstHit } from './obstruct'
+import { aboutItsMiddle, inLevelFrame } from './outline'
 import { facesOf, prismsAt, prismsOf } from './solids'
 import { surfacesOf } from './surfaces'
 
@@ -19,6 +20,39 @@ const square = [
   { x: 2, y: 6 },
   { x: -2, y: 6 },
 ]
+
+describe('an outline drawn on the stage', () => {
+  it('is told on a piece and its seat so that the solid stands where it was drawn', () => {
+    const metres = fc.integer({ min: -9000, max: 9000 }).map((millimetres) => millimetres / 1000)
+    const turn = fc.integer({ min: -180, max: 180 })
+    const place = fc.record({ x: metres, y: metres })
+    fc.assert(
+      fc.property(place, turn, place, turn, place, (stands, yaw, at, seatTurn, corner) => {
+        const onPiece = inLevelFrame(corner, stands, yaw)
+        const outline = [inLevelFrame(onPiece, at, seatTurn), { x: 50, y: 50 }, { x: 51, y: 50 }]
+        const solid = { kind: 'prism', at, turn: seatTurn, base: 0, outline, height: 1 } as const
+        const [prism] = prismsAt(piece, [solid], { position: vec3(stands.x, stands.y, 0), yaw })
+        const off = (prism?.outline ?? []).map(({ x, y }) => Math.hypot(x - corner.x, y - corner.y))
+        expect(Math.min(...off)).toBeLessThan(0.0003)
+      }),
+    )
+  })
+
+  it('has its middle in the middle of the box round it', () => {
+    const about = aboutItsMiddle([
+      { x: 1, y: 2 },
+      { x: 4, y: 2 },
+      { x: 1, y: 8 },
+    ])
+    expect(about?.middle).toEqual({ x: 2.5, y: 5 })
+    expect(about?.own).toEqual([
+      { x: -1.5, y: -3 },
+      { x: 1.5, y: -3 },
+      { x: -1.5, y: 3 },
+    ])
+    expect(aboutItsMiddle([])).toBeNull()
+  })
+})
 
 describe('solids', () => {
   it('stand where they are seated on their piece, and turn with it', () => {

@@ -8,7 +8,7 @@ import type { Show } from '#core/show/show'
 import { numberTyped } from '#core/show/numberTyped'
 import { FIRST_SOLIDS, SOLID_KINDS } from '../../composables/rig/rigWords'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
-import { boundsOf, type PlanPoint } from '#core/venue/outline'
+import { aboutItsMiddle, type PlanPoint } from '#core/venue/outline'
 import DrawOutline from '../fields/DrawOutline.vue'
 import SolidFields from './SolidFields.vue'
 
@@ -42,17 +42,13 @@ const { troubleAt, send } = useDraftForm(
 
 /** An outline drawn on the plan makes a prism about its middle, standing there. */
 function drawn(outline: PlanPoint[]) {
-  const box = boundsOf(outline)
-  if (!box) return
-  const [x, y] = [fine((box.left + box.right) / 2), fine((box.bottom + box.top) / 2)]
-  const own = outline.map((corner) => ({ x: fine(corner.x - x), y: fine(corner.y - y) }))
+  const about = aboutItsMiddle(outline)
+  if (!about) return
   const { height } = solid.value
   kind.value = 'prism'
-  sized.value = { kind: 'prism', at: { x: 0, y: 0 }, turn: 0, base: 0, outline: own, height }
-  Object.assign(draft, { x: String(x), y: String(y), yaw: '0' })
+  sized.value = { kind: 'prism', at: { x: 0, y: 0 }, turn: 0, base: 0, outline: about.own, height }
+  Object.assign(draft, { x: String(about.middle.x), y: String(about.middle.y), yaw: '0' })
 }
-/** To the tenth of a millimetre. */
-const fine = (metres: number) => Math.round(metres * 1e4) / 1e4 + 0
 
 async function changeSolid(next: Solid): Promise<string | null> {
   sized.value = next

@@ -2,9 +2,7 @@
 /** One set piece: where it stands, its layer, and the solids it is made of. */
 import { computed, ref } from 'vue'
 import { Trash2 } from '@lucide/vue'
-import { turnLevel } from '#core/geometry/rotation'
-import { vec3 } from '#core/geometry/vector'
-import type { PlanPoint } from '#core/venue/outline'
+import { inLevelFrame, type PlanPoint } from '#core/venue/outline'
 import type { Solid } from '#core/show/entities'
 import { asLayerId } from '#core/show/ids'
 import type { PlacedSetPiece } from '#core/show/setPieces'
@@ -46,10 +44,8 @@ function turned(yaw: number) {
   return offer('moveSetPiece', { setPiece: setPiece.value, position: place.value.position, yaw })
 }
 /** Where a place of the stage is in the frame of the piece. */
-function onPiece({ x, y }: PlanPoint): PlanPoint {
-  const { position, yaw } = place.value
-  return turnLevel(vec3(x - position.x, y - position.y, 0), -yaw)
-}
+const onPiece = (at: PlanPoint) => inLevelFrame(at, place.value.position, place.value.yaw)
+
 function keepSolids(next: Solid[]) {
   return keep('changeSetPiece', { setPiece: setPiece.value, solids: next })
 }

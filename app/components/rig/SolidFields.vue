@@ -2,10 +2,8 @@
 /** The sizes of one solid, each kept by itself. */
 import { computed } from 'vue'
 import { solid as solidSchema, type Solid } from '#core/show/entities'
-import { turnLevel } from '#core/geometry/rotation'
-import { vec3 } from '#core/geometry/vector'
 import { issueInWords } from '#core/show/faults'
-import type { PlanPoint } from '#core/venue/outline'
+import { inLevelFrame, type PlanPoint } from '#core/venue/outline'
 
 const props = defineProps<{
   solid: Solid
@@ -26,13 +24,7 @@ type Size = keyof typeof SIZES
 const isSize = (key: string): key is Size => key in SIZES
 
 /** On the solid itself, which has a seat on its piece. */
-function inSolid(place: PlanPoint): PlanPoint {
-  const onPiece = props.ownPlace?.(place) ?? place
-  const { x, y } = turnLevel(vec3(onPiece.x - props.solid.at.x, onPiece.y - props.solid.at.y, 0), -props.solid.turn)
-  return { x: fine(x), y: fine(y) }
-}
-/** To the tenth of a millimetre. */
-const fine = (metres: number) => Math.round(metres * 1e4) / 1e4 + 0
+const inSolid = (place: PlanPoint) => inLevelFrame(props.ownPlace?.(place) ?? place, props.solid.at, props.solid.turn)
 
 const sizes = computed(() =>
   Object.entries(props.solid).flatMap(([key, value]) =>

@@ -34,16 +34,21 @@ export function useRigFile(show: () => Show) {
   const { placement } = placing
   let stop: AbortController | null = null
 
-  /** Reads a file; false where it cannot be read, or is given up. */
-  async function read(from: File, axes: readonly Axis[], upwards: Up = 'y'): Promise<boolean> {
+  /** Begins to read, in place of what is still read; the signal says when this is given up. */
+  function begin(): AbortSignal {
     stop?.abort()
-    const own = new AbortController()
-    stop = own
+    stop = new AbortController()
     isReading.value = true
     trouble.value = null
+    return stop.signal
+  }
+
+  /** Reads a file; false where it cannot be read, or is given up. */
+  async function read(from: File, axes: readonly Axis[], upwards: Up = 'y'): Promise<boolean> {
+    const given = begin()
     const path = `/api/shows/${show().id}/rig/look?name=${encodeURIComponent(from.name)}&leftHanded=${axes.join(',')}&up=${upwards}`
-    const answered = await requestWithFile(path, rigReading, from, own.signal)
-    if (own.signal.aborted) return false
+    const answered = await requestWithFile(path, rigReading, from, given)
+    if (given.aborted) return false
     isReading.value = false
     trouble.value = answered.ok ? null : answered.refusal.message
     if (answered.ok) reading.value = answered.body
@@ -52,13 +57,9 @@ export function useRigFile(show: () => Show) {
 
   /** Reads a picture, or a page of a PDF. */
   async function readPage(from: File, page: number): Promise<boolean> {
-    stop?.abort()
-    const own = new AbortController()
-    stop = own
-    isReading.value = true
-    trouble.value = null
+    const given = begin()
     const found = await readPicture(from, page)
-    if (own.signal.aborted) return false
+    if (given.aborted) return false
     isReading.value = false
     if (typeof found === 'string') trouble.value = found
     else {

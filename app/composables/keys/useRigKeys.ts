@@ -1,5 +1,6 @@
 /** The keys of the Rig room: arrows move what is looked at. */
 import { placeId } from '#core/show/compositeIds'
+import { fineMetres } from '#core/geometry/fineMetres'
 import { vec3, add } from '#core/geometry/vector'
 import { showRecordOf } from '#core/show/show'
 import { targetsOf } from '#core/show/targets'
@@ -68,6 +69,5 @@ export function useRigKeys(drawing: () => StageKeys | null) {
 
 /** Tenths of a millimetre: sums of steps stay what they read. */
 function rounded({ x, y, z }: { x: number; y: number; z: number }) {
-  const round = (n: number) => Math.round(n * 1e4) / 1e4
-  return vec3(round(x), round(y), round(z))
+  return vec3(fineMetres(x), fineMetres(y), fineMetres(z))
 }

@@ -1,6 +1,6 @@
 /** Draws an outline on the plan: a press adds a corner, one on the first corner ends it. */
-import { nearestPoint } from '#core/venue/outline'
-import type { PlanPoint } from '#core/venue/outline'
+import { fineMetres } from '#core/geometry/fineMetres'
+import { nearestPoint, type PlanPoint } from '#core/venue/outline'
 import { useOutlineDrawing } from '../../stores/outlineDrawing'
 import { useShow } from '../../stores/show'
 import type { PlanView, ScreenPoint } from './usePlanView'
@@ -42,4 +42,4 @@ export function useOutlinePointer(plan: PlanView) {
   return { press, hover }
 }
 
-const round = (value: number, step: number) => Math.round(Math.round(value / step) * step * 1e4) / 1e4 + 0
+const round = (value: number, step: number) => fineMetres(Math.round(value / step) * step)

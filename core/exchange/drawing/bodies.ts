@@ -1,4 +1,5 @@
 /** Bodies of a drawing, in metres: faces that hang together, and outlines with a height. */
+import { fineMetres } from '../../geometry/fineMetres'
 import type { Vec3 } from '../../geometry/vector'
 import { vec3 } from '../../geometry/vector'
 import { boundsOfPoints, prismAround } from '../mvr/modelParts'
@@ -78,13 +79,11 @@ function largest(prisms: readonly ReadPrism[]): readonly ReadPrism[] {
   return [...prisms].sort((a, b) => volumeOf(b) - volumeOf(a)).slice(0, MOST_SOLIDS)
 }
 
-const fine = (value: number) => Math.round(value * 10_000) / 10_000 + 0
-
 function pieceOf(id: string, { name, layer }: DrawnThing, prisms: readonly ReadPrism[]): ReadPiece {
   const { min, max } = boundsOfPoints(
     prisms.flatMap(({ outline, bottom, top }) => outline.flatMap(({ x, y }) => [vec3(x, y, bottom), vec3(x, y, top)])),
   )
-  const foot = vec3(fine((min.x + max.x) / 2), fine((min.y + max.y) / 2), fine(min.z))
+  const foot = vec3(fineMetres((min.x + max.x) / 2), fineMetres((min.y + max.y) / 2), fineMetres(min.z))
   return {
     id,
     name: name.slice(0, 120),
@@ -92,9 +91,9 @@ function pieceOf(id: string, { name, layer }: DrawnThing, prisms: readonly ReadP
     position: foot,
     yaw: 0,
     prisms: prisms.map(({ outline, bottom, top }) => ({
-      outline: outline.map(({ x, y }) => ({ x: fine(x - foot.x), y: fine(y - foot.y) })),
-      bottom: fine(bottom - foot.z),
-      top: fine(top - foot.z),
+      outline: outline.map(({ x, y }) => ({ x: fineMetres(x - foot.x), y: fineMetres(y - foot.y) })),
+      bottom: fineMetres(bottom - foot.z),
+      top: fineMetres(top - foot.z),
     })),
   }
 }

@@ -1,5 +1,6 @@
 /** Focus points and set pieces of a rig file beside the targets and set pieces of a show: by their ids, else by their names. */
 import type { TakenRig } from '../../commands/rig/takeRig'
+import { fineMetres } from '../../geometry/fineMetres'
 import { distance, type Vec3 } from '../../geometry/vector'
 import { turned } from '../../rig/mirror'
 import { nextName } from '../../show/freeNames'
@@ -119,6 +120,6 @@ export function solidOf({ outline, bottom, top }: ReadPrism): TakenRig['pieces']
     turn: 0,
     base: bottom,
     outline: [...outline],
-    height: Math.round((top - bottom) * 10_000) / 10_000,
+    height: fineMetres(top - bottom),
   }
 }
