@@ -35,6 +35,11 @@ export const useOutlineDrawing = defineStore('outlineDrawing', () => {
     done(outline)
   }
 
+  function giveUp() {
+    end()
+    stage.tool = 'select'
+  }
+
   const add = (corner: PlanPoint) => (corners.value = [...corners.value, corner])
   const takeBack = () => (corners.value = corners.value.slice(0, -1))
 
@@ -45,5 +50,5 @@ export const useOutlineDrawing = defineStore('outlineDrawing', () => {
       if (tool !== 'outline') end()
     },
   )
-  return { corners, next, isDrawing, canFinish, begin, add, takeBack, finish }
+  return { corners, next, isDrawing, canFinish, begin, add, takeBack, finish, giveUp }
 })

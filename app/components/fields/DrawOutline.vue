@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Draws an outline on the plan, and says how while it is drawn. */
 import { PenLine } from '@lucide/vue'
-import { ref, watch } from 'vue'
+import { onUnmounted, ref, watch } from 'vue'
 import type { PlanPoint } from '#core/venue/outline'
 import { useOutlineDrawing } from '../../stores/outlineDrawing'
 
@@ -14,6 +14,9 @@ function begin() {
   drawing.begin((outline) => emit('drawn', outline))
   isOurs.value = true
 }
+onUnmounted(() => {
+  if (isOurs.value) drawing.giveUp()
+})
 watch(
   () => drawing.isDrawing,
   (isDrawing) => {
