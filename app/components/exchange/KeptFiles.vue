@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** Files of other programs that are kept, so that what has no place here goes out with them again. */
-import { Trash2 } from '@lucide/vue'
 import type { CommandInput } from '#core/commands/registry'
 import { useShow } from '../../stores/show'
 
@@ -20,10 +19,7 @@ const megabytes = (size: number) => (size < 50_000 ? `${Math.ceil(size / 1000)} 
       <li v-for="{ kind, id, name, size } in files" :key="id" class="flex items-center gap-2 text-sm">
         <span class="min-w-0 truncate">{{ name }}</span>
         <span class="ml-auto shrink-0 text-xs text-mist">{{ megabytes(size) }}</span>
-        <IconButton
-          :icon="Trash2"
-          :size="14"
-          class="chip p-1"
+        <BinButton
           :aria-label="`Let go of ${name}`"
           @click="store.send('forgetFile', kind === 'rigFile' ? { kind, id } : { kind, id })"
         />

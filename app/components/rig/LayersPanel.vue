@@ -1,12 +1,13 @@
 <script setup lang="ts">
 /** Layers of the set: shown or hidden, locked or free. */
-import { Eye, EyeOff, Lock, LockOpen, Trash2 } from '@lucide/vue'
+import { Lock, LockOpen } from '@lucide/vue'
 import { computed, reactive } from 'vue'
 import { asLayerId } from '#core/show/ids'
 import type { Show } from '#core/show/show'
 import { useDraftForm } from '../../composables/forms/useDraftForm'
 import { useCommit } from '../../composables/forms/useCommit'
 import { useShow } from '../../stores/show'
+import EyeToggle from './EyeToggle.vue'
 import { counted } from '#core/show/counted'
 
 const props = defineProps<{ show: Show }>()
@@ -39,15 +40,11 @@ const layers = computed(() =>
         :shown="layer.name"
         :keep="(name) => keep('changeLayer', { layer: id, name })"
       />
-      <button
-        type="button"
-        class="chip p-1"
-        :aria-label="`${layer.visible ? 'Hide' : 'Show'} ${layer.name}`"
-        :aria-pressed="layer.visible"
-        @click="store.send('changeLayer', { layer: id, visible: !layer.visible })"
-      >
-        <component :is="layer.visible ? Eye : EyeOff" :size="14" />
-      </button>
+      <EyeToggle
+        :name="layer.name"
+        :visible="layer.visible"
+        @toggle="store.send('changeLayer', { layer: id, visible: !layer.visible })"
+      />
       <button
         type="button"
         class="chip p-1"
@@ -58,10 +55,7 @@ const layers = computed(() =>
       >
         <component :is="layer.locked ? Lock : LockOpen" :size="14" />
       </button>
-      <IconButton
-        :icon="Trash2"
-        :size="14"
-        class="chip p-1"
+      <BinButton
         :aria-label="`Take out the layer ${layer.name}; its pieces stay`"
         @click="store.send('deleteLayer', { layer: id })"
       />

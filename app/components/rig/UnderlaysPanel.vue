@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** What lies under the plan of this venue: where it lies, how strongly it is seen, which of its layers. */
-import { Eye, EyeOff, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { CommandInput } from '#core/commands/registry'
 import type { Underlay } from '#core/show/entities'
@@ -11,6 +10,7 @@ import { useCommit } from '../../composables/forms/useCommit'
 import { useUnderlayLines } from '../../composables/stage/useUnderlayLines'
 import { useDialogs } from '../../stores/dialogs'
 import { useShow } from '../../stores/show'
+import EyeToggle from './EyeToggle.vue'
 
 const props = defineProps<{ show: Show }>()
 const store = useShow()
@@ -49,22 +49,12 @@ const toggle = (id: UnderlayId, { hidden }: Underlay, layer: string) =>
         :shown="underlay.name"
         :keep="(name) => change(id, { name })"
       />
-      <button
-        type="button"
-        class="chip p-1"
-        :aria-label="`${underlay.visible ? 'Hide' : 'Show'} ${underlay.name}`"
-        :aria-pressed="underlay.visible"
-        @click="change(id, { visible: !underlay.visible })"
-      >
-        <component :is="underlay.visible ? Eye : EyeOff" :size="14" />
-      </button>
-      <IconButton
-        :icon="Trash2"
-        :size="14"
-        class="chip p-1"
-        :aria-label="`Take ${underlay.name} away`"
-        @click="store.send('deleteUnderlay', { underlay: id })"
+      <EyeToggle
+        :name="underlay.name"
+        :visible="underlay.visible"
+        @toggle="change(id, { visible: !underlay.visible })"
       />
+      <BinButton :aria-label="`Take ${underlay.name} away`" @click="store.send('deleteUnderlay', { underlay: id })" />
     </div>
     <div class="grid grid-cols-3 gap-2">
       <NumberField label="Across" unit="m" :digits="3" :value="underlay.x" :keep="(x) => change(id, { x })" />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** The venue the show plays: its stage, opening, levels and keep-clear zones. */
-import { Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
 import type { Level, Venue } from '#core/show/entities'
 import { HEADS_METRES } from '#core/travel/zones'
@@ -74,10 +73,7 @@ function addZone() {
   >
     <div class="flex items-end gap-2">
       <TextField class="flex-1" label="Level" :shown="level.name" :keep="(name) => putLevel(i, { name })" />
-      <IconButton
-        :icon="Trash2"
-        :size="14"
-        class="chip p-1"
+      <BinButton
         :aria-label="`Take out ${level.name}`"
         @click="change({ levels: venue.levels.filter((_, j) => j !== i) })"
       />
@@ -115,10 +111,7 @@ function addZone() {
   >
     <div class="flex items-end gap-2">
       <TextField class="flex-1" label="Keep clear" :shown="zone.name" :keep="(name) => putZone(i, { name })" />
-      <IconButton
-        :icon="Trash2"
-        :size="14"
-        class="chip p-1"
+      <BinButton
         :aria-label="`Take out ${zone.name}`"
         @click="change({ keepClear: venue.keepClear.filter((_, j) => j !== i) })"
       />

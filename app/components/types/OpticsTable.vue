@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** What the zoom does, row by row from narrow to wide, and what that makes ten metres off. */
-import { Plus, Trash2, Upload, X } from '@lucide/vue'
+import { Plus, Upload, X } from '@lucide/vue'
 import { ref } from 'vue'
 import type { Optics } from '#core/show/entities'
 import { candelaOffAxis, illuminance } from '#core/light/optics'
@@ -98,11 +98,8 @@ const luxOf = (row: Optics[number]) => Math.round(illuminance(candelaOffAxis([ro
         />
       </span>
       <PhotometryOut :maker="maker" :name="name" :optics="optics" :beam="row.beam" />
-      <IconButton
+      <BinButton
         v-if="optics.length > 1"
-        :icon="Trash2"
-        :size="14"
-        class="chip p-1"
         :aria-label="`Take out row ${i + 1} of the zoom table`"
         @click="
           keep(

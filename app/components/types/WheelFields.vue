@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** A wheel of a type, or a prism, and its slots. */
-import { Plus, Trash2 } from '@lucide/vue'
+import { Plus } from '@lucide/vue'
 import { GOBO_PATTERNS } from '#core/light/goboOpenings'
 import type { Wheel } from '#core/show/entities'
 import { newSlot, OPEN_WHITE, WHEEL_NAMES } from '../../composables/rig/wheels'
@@ -41,13 +41,7 @@ function recolour(index: number, event: Event) {
         :keep="(name) => keep({ ...wheel, name })"
       />
       <button type="button" class="chip flex items-center gap-1" @click="add"><Plus :size="14" />Slot</button>
-      <IconButton
-        :icon="Trash2"
-        :size="14"
-        class="chip ml-auto p-1"
-        :aria-label="`Take out ${wheel.name}`"
-        @click="emit('remove')"
-      />
+      <BinButton class="ml-auto" :aria-label="`Take out ${wheel.name}`" @click="emit('remove')" />
     </div>
     <ol class="grid grid-cols-2 gap-x-4 gap-y-1.5 xl:grid-cols-3">
       <li v-for="(slot, i) in wheel.slots" :key="i" class="flex items-end gap-1.5">
@@ -84,11 +78,8 @@ function recolour(index: number, event: Event) {
           :value="slot.facets ?? 1"
           :keep="(facets) => changeSlot(i, { facets })"
         />
-        <IconButton
+        <BinButton
           v-if="wheel.slots.length > 2"
-          :icon="Trash2"
-          :size="13"
-          class="chip p-1"
           :aria-label="`Take out slot ${i}`"
           @click="keep({ ...wheel, slots: wheel.slots.filter((_, j) => j !== i) })"
         />
