@@ -42,9 +42,11 @@ test('looks into a rig file, places it by two points, takes what is chosen, and 
   const written = await (await download).path()
   await showPage.keyboard.press('Escape')
   await openRigFile(written)
-  await expect(dialog.getByText('The show has all of this just as the file has it.')).toBeVisible()
+  await expect(items.getByRole('checkbox')).toHaveCount(1)
+  // Nobody wanted that layer as a group, and it is offered once more.
+  await expect(item('group Lights: new')).not.toBeChecked()
   await dialog.getByRole('radio', { name: 'Not kept' }).click()
-  await expect(dialog.getByRole('button', { name: 'Take all' })).toBeDisabled()
+  await expect(dialog.getByRole('button', { name: /^Take 0/ })).toBeDisabled()
   await dialog.getByRole('button', { name: 'Cancel' }).click()
   await undo.click()
   await expect(showPage.getByRole('img', { name: /^Hang Mast/ })).toHaveCount(0)

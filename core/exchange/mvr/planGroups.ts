@@ -8,6 +8,7 @@ import type { Show } from '../../show/show'
 import type { PlannedFixture } from './planFixtures'
 import { keyOf, type RigItem } from './rigItem'
 import type { ReadFixture } from './rigReading'
+import { FIXTURE_LAYER } from './sceneLayers'
 
 export interface PlannedGroups {
   readonly items: readonly RigItem[]
@@ -47,7 +48,7 @@ function bundlesOf(read: readonly ReadFixture[], ids: ReadonlyMap<string, Fixtur
       ['class', classing],
     ] as const) {
       const fixture = ids.get(id)
-      if (name === '' || fixture === undefined) continue
+      if (name === '' || name === FIXTURE_LAYER || fixture === undefined) continue
       const bundle = bundles.get(normalisedName(name)) ?? { name, of: new Set(), fixtures: [] }
       bundles.set(normalisedName(name), bundle)
       bundle.of.add(of)

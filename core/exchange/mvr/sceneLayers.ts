@@ -6,6 +6,8 @@ import { matrixText, readMatrix } from './matrix'
 
 /** The layer of what is in none. */
 export const NO_LAYER = 'Set'
+/** Where fixtures stand that no file told a layer of. */
+export const FIXTURE_LAYER = 'Fixtures'
 
 /** A part of a scene; made where the file has none. */
 export function scenePart(document: Document, name: 'AUXData' | 'Layers'): Element {

@@ -18,7 +18,7 @@ import { appended, attributeOf, childrenOf, parseXml, xmlText, type Document } f
 import { joinScene, renamedResources } from './joinScene'
 import { fixturesTold, keptScene, Told, type KeptRig, type KeptScene } from './keptScene'
 import { matrixText } from './matrix'
-import { listOfLayer, NO_LAYER, scenePart } from './sceneLayers'
+import { FIXTURE_LAYER, listOfLayer, NO_LAYER, scenePart } from './sceneLayers'
 import { typesOut, type TypesOut } from './typesOut'
 import { countedThrough, hangFrame, isSameLine, updateScene } from './updateScene'
 import { WrittenModels, type ModelPart } from './writtenModels'
@@ -174,7 +174,7 @@ function writeFixture(
   place: FixturePlace & { readonly hang: HangId },
   hang: HangPlace,
 ): void {
-  const element = appended(listOfLayer(document, 'Fixtures'), 'Fixture', { name: fixture.name, uuid: uuidOf(id) })
+  const element = appended(listOfLayer(document, FIXTURE_LAYER), 'Fixture', { name: fixture.name, uuid: uuidOf(id) })
   appended(element, 'Matrix', {}, matrixText(fixtureFrame(hang, place)))
   const file = fixture.type === null ? null : types.fileOf(fixture.type)
   if (file !== null) appended(element, 'GDTFSpec', {}, file)
