@@ -85,7 +85,10 @@ test('is read beside the show, and its second chapter leads from nothing to a pl
   }
   // 9
   await showPage.getByRole('link', { name: 'Rig', exact: true }).click()
+  // The room stands only once its panel does: until then the keys, and the plan, are those of Focus.
+  await expect(panel).toBeVisible()
   await showPage.keyboard.press('Alt+m')
+  await expect(showPage.getByRole('radio', { name: 'Move' })).toBeChecked()
   const boat = await middle(showPage.getByRole('img', { name: /Boat/ }).first())
   await drag(showPage, boat, { x: boat.x + 60, y: boat.y + 20 })
   const proposal = showPage.getByRole('region', { name: 'Proposed change' })
