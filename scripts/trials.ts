@@ -1,8 +1,8 @@
 /**
  * `npm run trials`: the tests at random and of faults with many rounds, counted. `TRIALS_TIMES` is
  * how many times as many as in `npm test` (40 unless said), `TRIALS_SEED` where the seeds begin:
- * today's date unless said. Words after it choose files; without any, a whole stand-in rig is trued up last, by packets
- * and the interface.
+ * today's date unless said. Words after it choose files; without any, pictures with odd places are opened last, and a
+ * whole stand-in rig is trued up by packets and the interface.
  */
 import { spawn } from 'node:child_process'
 import { ensureChromium } from './browser'
@@ -39,7 +39,10 @@ async function runTrials(files: readonly string[]): Promise<number> {
     )
     if (code !== 0 || files.length > 0) return code
     ensureChromium(say)
-    return await run('playwright', ['test', 'tests/browser/trueUp.test.ts'], { ...env, PROOF: 'whole' })
+    return await run('playwright', ['test', 'tests/browser/oddPictures.test.ts', 'tests/browser/trueUp.test.ts'], {
+      ...env,
+      PROOF: 'whole',
+    })
   } finally {
     await cluster.stop()
   }

@@ -60,8 +60,7 @@ const summary = computed(() => {
 
 async function turnPage(page: number) {
   if (!(page >= 1 && page <= (picture.value?.page?.of ?? 1))) return 'There is no such page.'
-  await rig.turnPage(Math.round(page))
-  return null
+  return rig.turnPage(Math.round(page))
 }
 
 async function take() {
@@ -159,7 +158,7 @@ function close() {
             {{ way }}
           </button>
         </div>
-        <div v-if="picture?.page && picture.page.of > 1" class="border-b border-rule px-3 py-2">
+        <div v-if="picture?.page && picture.page.of > 1" class="flex items-end gap-3 border-b border-rule px-3 py-2">
           <NumberField
             class="w-40"
             :label="`Page, of ${picture.page.of}`"
@@ -168,6 +167,9 @@ function close() {
             :value="picture.page.number"
             :keep="turnPage"
           />
+          <p v-if="isReading" class="py-0.5" role="status">
+            Reading … <button type="button" class="chip ml-2 px-2 py-0.5" @click="rig.cancel()">Stop</button>
+          </p>
         </div>
         <div v-if="choices.length" class="flex flex-col gap-1.5 border-b border-rule px-3 py-2 text-sm">
           <span class="text-mist">

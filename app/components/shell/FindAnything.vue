@@ -44,9 +44,9 @@ const nameOf = ({ number, name, about }: FindResult) => [number, name, about].fi
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-50" @close="emit('close')">
-    <div class="fixed inset-0 bg-night/50" aria-hidden="true" />
-    <div class="fixed inset-x-0 top-16 flex justify-center px-6">
+  <Dialog :open="open" class="fixed inset-0 z-50" @close="emit('close')">
+    <div class="absolute inset-0 bg-night/50" aria-hidden="true" />
+    <div class="absolute inset-x-0 top-16 flex justify-center px-6">
       <DialogPanel
         class="flex max-h-[70vh] w-full max-w-xl flex-col overflow-hidden rounded-xl border border-rule-2 bg-deck shadow-2xl shadow-night"
       >

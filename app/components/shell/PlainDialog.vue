@@ -7,9 +7,9 @@ const emit = defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <Dialog :open="open" class="relative z-50" @close="emit('close')">
-    <div class="fixed inset-0 bg-night/70" aria-hidden="true" />
-    <div class="fixed inset-0 flex items-center justify-center p-6">
+  <Dialog :open="open" class="fixed inset-0 z-50" @close="emit('close')">
+    <div class="absolute inset-0 bg-night/70" aria-hidden="true" />
+    <div class="absolute inset-0 flex items-center justify-center p-6">
       <DialogPanel
         class="flex max-h-full w-full flex-col rounded-xl border border-rule-2 bg-deck shadow-2xl shadow-night"
         :class="wide ? 'max-w-4xl' : 'max-w-md'"

@@ -2,7 +2,9 @@
 import type { Placement } from '#core/exchange/mvr/placement'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
 import { vec3 } from '#core/geometry/vector'
-import { openPdf } from '../paper/usePdfPages'
+import { drawnPage } from './drawnPage'
+import { drawnPicture } from './drawnPicture'
+import { CannotBeDrawn } from './pictureLimits'
 
 export interface PictureFile {
   readonly reading: RigReading
@@ -16,77 +18,47 @@ export interface PictureFile {
   readonly page: { readonly of: number; readonly number: number } | null
 }
 
-export const isPicture = (fileName: string) => /\.(png|jpe?g|pdf)$/i.test(fileName)
+/** What a picture or page is drawn as. */
+export interface Drawn {
+  readonly kept: Blob
+  /** Pixels of a picture; metres of paper of a page. */
+  readonly width: number
+  readonly height: number
+  /** Metres of stage to one of these, at first. */
+  readonly scale: number
+  readonly page: PictureFile['page']
+}
 
-/** Larger ones are made smaller, pixels along the longer side: a stage is drawn on a screen. */
-const LONGEST_SIDE = 4000
-/** How wide a picture lies at first, metres. */
-const FIRST_WIDTH = 20
-/** What a page is drawn at, unless one says otherwise: 1 to so much. */
-const FIRST_RATIO = 50
-/** Metres of paper a point of a PDF is. */
-const POINT = 0.0254 / 72
+const isPdf = (fileName: string) => /\.pdf$/i.test(fileName)
 
-/** Reads a picture, or a page of a PDF; or says why it cannot be read. `page` counts from 1. */
-export async function readPicture(file: File, page: number): Promise<PictureFile | string> {
+export const isPicture = (fileName: string) => /\.(png|jpe?g)$/i.test(fileName) || isPdf(fileName)
+
+/** A larger file is not opened, bytes: a machine may not have the room to unpack it. */
+const LARGEST_FILE = 100_000_000
+
+/**
+ * Reads a picture, or a page of a PDF; or says why it cannot be read. `page` counts from 1. Null where it was
+ * given up, at once.
+ */
+export async function readPicture(file: File, page: number, given: AbortSignal): Promise<PictureFile | string | null> {
+  if (file.size > LARGEST_FILE)
+    return `${file.name} has ${Math.ceil(file.size / 1e6)} MB, and a picture or PDF may have ${LARGEST_FILE / 1e6}: write it smaller.`
+  const givenUp = new Promise<null>((resolve) => given.addEventListener('abort', () => resolve(null)))
+  return Promise.race([drawnFile(file, page, given), givenUp])
+}
+
+async function drawnFile(file: File, page: number, given: AbortSignal): Promise<PictureFile | string> {
   try {
-    return /\.pdf$/i.test(file.name) ? await pageOf(file, page) : await pictureOf(file)
-  } catch {
-    const kind = /\.pdf$/i.test(file.name) ? 'PDF' : 'PNG or JPEG picture'
+    return await fileOf(file.name, isPdf(file.name) ? await drawnPage(file, page, given) : await drawnPicture(file))
+  } catch (error) {
+    if (error instanceof CannotBeDrawn) return `${file.name} ${error.message}`
+    const kind = isPdf(file.name) ? 'PDF' : 'PNG or JPEG picture'
     return `${file.name} cannot be read: it is no whole ${kind}, or one that is locked.`
   }
 }
 
-async function pictureOf(file: File): Promise<PictureFile> {
-  const bitmap = await createImageBitmap(file)
-  const size = Math.min(1, LONGEST_SIDE / Math.max(bitmap.width, bitmap.height))
-  const kept = size < 1 ? await smaller(bitmap, size) : file
-  const [width, height] = [Math.round(bitmap.width * size), Math.round(bitmap.height * size)]
-  bitmap.close()
-  return fileOf(file.name, { width, height, scale: FIRST_WIDTH / width }, kept, null)
-}
-
-function smaller(bitmap: ImageBitmap, size: number): Promise<Blob> {
-  const canvas = canvasOf(bitmap.width * size, bitmap.height * size)
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
-  return blobOf(canvas)
-}
-
-async function pageOf(file: File, number: number): Promise<PictureFile> {
-  const document = await openPdf(new Uint8Array(await file.arrayBuffer()))
-  try {
-    const page = await document.getPage(Math.min(number, document.numPages))
-    const plain = page.getViewport({ scale: 1 })
-    const viewport = page.getViewport({ scale: LONGEST_SIDE / Math.max(plain.width, plain.height) })
-    const canvas = canvasOf(viewport.width, viewport.height)
-    await page.render({ canvas, viewport, background: '#fff' }).promise
-    const size = { width: plain.width * POINT, height: plain.height * POINT, scale: FIRST_RATIO }
-    return await fileOf(file.name, size, await blobOf(canvas), { of: document.numPages, number: page.pageNumber })
-  } finally {
-    await document.loadingTask.destroy()
-  }
-}
-
-function canvasOf(width: number, height: number): HTMLCanvasElement {
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.max(1, Math.round(width))
-  canvas.height = Math.max(1, Math.round(height))
-  return canvas
-}
-
-function blobOf(canvas: HTMLCanvasElement): Promise<Blob> {
-  return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('the picture cannot be written'))), 'image/png'),
-  )
-}
-
 /** It lies across the middle at first, upstage of the setting line. */
-async function fileOf(
-  name: string,
-  { width, height, scale }: { width: number; height: number; scale: number },
-  kept: Blob,
-  page: PictureFile['page'],
-): Promise<PictureFile> {
+async function fileOf(name: string, { kept, width, height, scale, page }: Drawn): Promise<PictureFile> {
   const nothing = { hangs: [], fixtures: [], targets: [], pieces: [], types: [], notes: [] }
   const named = (page && page.of > 1 ? `${name}, page ${page.number}` : name).slice(0, 200)
   const underlay = { form: 'picture' as const, name: named, corner: { x: 0, y: 0 }, width, height, layers: [] }

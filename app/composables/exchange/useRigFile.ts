@@ -58,16 +58,17 @@ export function useRigFile(show: () => Show) {
   /** Reads a picture, or a page of a PDF. */
   async function readPage(from: File, page: number): Promise<boolean> {
     const given = begin()
-    const found = await readPicture(from, page)
-    if (given.aborted) return false
+    const found = await readPicture(from, page, given)
+    if (found === null) return false
     isReading.value = false
-    if (typeof found === 'string') trouble.value = found
-    else {
-      picture.value = found
-      reading.value = found.reading
-      placing.reset(found.placement)
+    if (typeof found === 'string') {
+      trouble.value = found
+      return false
     }
-    return typeof found !== 'string'
+    picture.value = found
+    reading.value = found.reading
+    placing.reset(found.placement)
+    return true
   }
 
   async function open(from: File) {
@@ -84,9 +85,10 @@ export function useRigFile(show: () => Show) {
     if (reading.value) placing.reset(firstPlacement(reading.value))
   }
 
-  /** Looks at another page of the PDF. */
-  async function turnPage(page: number) {
+  /** Looks at another page of the PDF; says why it cannot be. */
+  async function turnPage(page: number): Promise<string | null> {
     if (file.value) await readPage(file.value, page)
+    return trouble.value
   }
 
   /** Reads the file again with an axis of its types counting the other way round. */

@@ -1,6 +1,7 @@
 /** The pages of a PDF, to be drawn one by one, and its bookmarks. */
 import { onUnmounted, shallowRef, watch } from 'vue'
 import type { PDFDocumentProxy, PDFPageProxy } from 'pdfjs-dist'
+import { openPdf, type OpenPdf } from './openPdf'
 
 export interface PdfBookmark {
   readonly title: string
@@ -17,36 +18,26 @@ export interface PdfPages {
 /** Null until they are read. */
 export function usePdfPages(pdf: () => Uint8Array | null) {
   const read = shallowRef<PdfPages | null>(null)
-  let open: PDFDocumentProxy | null = null
+  let open: OpenPdf | null = null
 
   async function readPages(bytes: Uint8Array | null) {
     const before = open
     open = null
     if (bytes) {
-      const document = await openPdf(bytes)
-      if (pdf() !== bytes) return void document.loadingTask.destroy()
-      open = document
+      const reader = await openPdf(bytes)
+      const document = await reader.opened
+      if (pdf() !== bytes) return void reader.close()
+      open = reader
       const pages = await Promise.all(Array.from({ length: document.numPages }, (_, i) => document.getPage(i + 1)))
       const bookmarks = await bookmarksOf(document)
       if (pdf() === bytes) read.value = { pages, bookmarks }
     } else read.value = null
-    await before?.loadingTask.destroy()
+    await before?.close()
   }
 
   watch(pdf, (bytes) => void readPages(bytes), { immediate: true })
-  onUnmounted(() => void open?.loadingTask.destroy())
+  onUnmounted(() => void open?.close())
   return read
-}
-
-/** Opens a PDF; throws for what is none. The reader is large, and fetched when there is something to read. */
-export async function openPdf(bytes: Uint8Array): Promise<PDFDocumentProxy> {
-  const [{ getDocument, GlobalWorkerOptions }, { default: worker }] = await Promise.all([
-    import('pdfjs-dist'),
-    import('pdfjs-dist/build/pdf.worker.min.mjs?url'),
-  ])
-  GlobalWorkerOptions.workerSrc = worker
-  // What is handed over goes to the reader: the print itself is kept.
-  return getDocument({ data: bytes.slice(), isEvalSupported: false }).promise
 }
 
 type Outline = Awaited<ReturnType<PDFDocumentProxy['getOutline']>>

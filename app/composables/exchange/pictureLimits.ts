@@ -1,0 +1,23 @@
+/** How large pictures may be, and how they are written. */
+
+/** A picture that is whole but is not drawn here; the message goes on after the name of its file. */
+export class CannotBeDrawn extends Error {}
+
+/** Of a picture, and of each within a page: a sheet of A0 at 300 dots an inch has 140 million. */
+export const MOST_PIXELS = 150_000_000
+
+/** Larger ones are made smaller, pixels along the longer side: a stage is drawn on a screen. */
+export const LONGEST_SIDE = 4000
+
+export function canvasOf(width: number, height: number): HTMLCanvasElement {
+  const canvas = document.createElement('canvas')
+  canvas.width = Math.max(1, Math.round(width))
+  canvas.height = Math.max(1, Math.round(height))
+  return canvas
+}
+
+export function pngOf(canvas: HTMLCanvasElement): Promise<Blob> {
+  return new Promise((resolve, reject) =>
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('the picture cannot be written'))), 'image/png'),
+  )
+}
