@@ -149,10 +149,10 @@ async function restore() {
             </h3>
             <div v-for="difference in all" :key="difference.what" class="py-1">
               <p>
-                {{ difference.what
-                }}<span v-if="HOW[difference.how]" :class="difference.how === 'gone' ? 'text-coral' : 'text-kelp'">
-                  {{ HOW[difference.how] }}</span
-                >
+                {{ difference.what }}
+                <span v-if="HOW[difference.how]" :class="difference.how === 'gone' ? 'text-coral' : 'text-kelp'">
+                  {{ HOW[difference.how] }}
+                </span>
               </p>
               <p v-for="line in difference.lines.slice(0, 8)" :key="line" class="pl-3 text-sm text-mist">{{ line }}</p>
               <p v-if="difference.lines.length > 8" class="pl-3 text-sm text-haze">
