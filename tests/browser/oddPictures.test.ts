@@ -2,7 +2,7 @@
  * Pictures and pages that are good but for some places: what can be shown is looked at, all else is refused in
  * words, and the show stays as it is. A few in every test run, many in the trials, counted.
  */
-import { readFileSync } from 'node:fs'
+import { readFileSync, truncateSync, writeFileSync } from 'node:fs'
 import { showId } from '#core/show/ids'
 import { FIRST_CHOICE, firstWish } from '#core/paper/choice'
 import { buildSaltLantern } from '#demo/saltLantern'
@@ -23,6 +23,39 @@ const textOf = (bytes: Uint8Array) => Buffer.from(bytes).toString('latin1')
 function oddPdf(bytes: Uint8Array, random: () => number): Uint8Array {
   return random() < 0.5 ? mutatedBytes(bytes, random) : Buffer.from(mutatedText(textOf(bytes), random), 'latin1')
 }
+
+/** The picture, said to be so many pixels wide and high, bytes 16 to 23 of it. */
+function saidToBe(png: Buffer, pixels: number): Buffer {
+  const large = Buffer.from(png)
+  large.writeUInt32BE(pixels, 16)
+  large.writeUInt32BE(pixels, 20)
+  return large
+}
+
+test('pictures that are too large to be unpacked, or none, are refused before they are', async ({
+  showPage,
+}, testInfo) => {
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  await showPage.getByRole('menuitem', { name: 'Open a rig file, drawing or picture' }).click()
+  const dialog = showPage.getByRole('dialog')
+  const png = readFileSync('tests/files/ground.png')
+  const heavy = testInfo.outputPath('heavy.pdf')
+  writeFileSync(heavy, '%PDF-1.4')
+  truncateSync(heavy, 100_000_001)
+  const written = (name: string, buffer: Buffer) => ({ name, mimeType: '', buffer })
+  for (const [file, said] of [
+    [
+      written('wide.png', saidToBe(png, 20_000)),
+      /^wide.png has 20000 by 20000 pixels, and a picture may have 150 million/,
+    ],
+    [written('dance.png', Buffer.from('GIF89a\x20\x00\x20\x00')), /^dance.png is no PNG or JPEG picture, whatever/],
+    [written('empty.jpg', Buffer.alloc(0)), /^empty.jpg cannot be read/],
+    [heavy, /^heavy.pdf has 101 MB, and a picture or PDF may have 100/],
+  ] as const) {
+    await dialog.getByLabel('Choose the file').setInputFiles(file)
+    await expect(dialog.getByRole('alert')).toHaveText(said)
+  }
+})
 
 test('pictures with odd places are looked at or refused, and change nothing', async ({ showPage }) => {
   test.setTimeout(180_000 + ROUNDS * 10_000)
