@@ -1,7 +1,6 @@
 /** A page of a PDF: read in a worker of its own, and drawn in slices that leave the page its time. */
 import { openPdf } from '../paper/openPdf'
-import type { Drawn } from './pictureFile'
-import { canvasOf, LONGEST_SIDE, pngOf } from './pictureLimits'
+import { canvasOf, LONGEST_SIDE, pngOf, type Drawn } from './drawn'
 
 /** What a page is drawn at, unless one says otherwise: 1 to so much. */
 const FIRST_RATIO = 50

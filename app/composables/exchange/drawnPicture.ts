@@ -1,8 +1,7 @@
 /** A PNG or JPEG picture, unpacked by the browser beside the page. */
 import { imageSize } from 'image-size'
 import { MOST_KEPT } from '#core/show/entities'
-import type { Drawn } from './pictureFile'
-import { canvasOf, CannotBeDrawn, LONGEST_SIDE, MOST_PIXELS, pngOf } from './pictureLimits'
+import { canvasOf, CannotBeDrawn, LONGEST_SIDE, MOST_PIXELS, pngOf, type Drawn } from './drawn'
 
 /** How wide a picture lies at first, metres. */
 const FIRST_WIDTH = 20

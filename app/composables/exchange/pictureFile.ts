@@ -2,9 +2,9 @@
 import type { Placement } from '#core/exchange/mvr/placement'
 import type { RigReading } from '#core/exchange/mvr/rigReading'
 import { vec3 } from '#core/geometry/vector'
+import { CannotBeDrawn, type Drawn } from './drawn'
 import { drawnPage } from './drawnPage'
 import { drawnPicture } from './drawnPicture'
-import { CannotBeDrawn } from './pictureLimits'
 
 export interface PictureFile {
   readonly reading: RigReading
@@ -14,19 +14,7 @@ export interface PictureFile {
   readonly shown: string
   /** What is kept. */
   readonly kept: Blob
-  /** Of a PDF: how many pages there are, and which it is, from 1. Null for a picture. */
-  readonly page: { readonly of: number; readonly number: number } | null
-}
-
-/** What a picture or page is drawn as. */
-export interface Drawn {
-  readonly kept: Blob
-  /** Pixels of a picture; metres of paper of a page. */
-  readonly width: number
-  readonly height: number
-  /** Metres of stage to one of these, at first. */
-  readonly scale: number
-  readonly page: PictureFile['page']
+  readonly page: Drawn['page']
 }
 
 const isPdf = (fileName: string) => /\.pdf$/i.test(fileName)

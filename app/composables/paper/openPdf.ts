@@ -1,6 +1,6 @@
 /** Opens a PDF. The reader is large, and fetched when there is something to read. */
 import type { PDFDocumentProxy } from 'pdfjs-dist'
-import { MOST_PIXELS } from '../exchange/pictureLimits'
+import { MOST_PIXELS } from '../exchange/drawn'
 
 export interface OpenPdf {
   /** Rejects where it is none; never settles once its reader was ended. */

@@ -14,6 +14,8 @@ export interface DrawnLine {
 
 /** What is drawn under a plan is drawn anew with every zoom: more would make that slow. */
 const MOST_CORNERS = 120_000
+/** A drawing that reaches further, in its units, is no plan of anything. */
+const FURTHEST = 1e9
 /** Finer than anyone can see: a twentieth of a millimetre where the unit is a metre. */
 const DIGITS = 4
 
@@ -53,7 +55,10 @@ export function underlayOf(
       name,
       `has ${counted(dropped, 'line')} more than the ${MOST_CORNERS} corners that are drawn under a plan`,
     )
-  return laidOut(layers, name)
+  const found = laidOut(layers, name)
+  if (found && Math.max(found.width, found.height) <= FURTHEST) return found
+  if (found) notes.lost(name, 'reaches too far from one end to the other to lie under a plan')
+  return null
 }
 
 /** Round each of its solids, back to where it began. */

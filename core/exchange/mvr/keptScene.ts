@@ -1,11 +1,9 @@
 /** A rig file that was kept, read beside the show as it is now: which of its elements stand for what, and what nobody here knows. */
-import equal from 'fast-deep-equal'
 import { rotation } from '../../geometry/rotation'
 import { within, UPRIGHT, type Frame } from '../../geometry/frame'
 import { placeId } from '../../show/compositeIds'
 import type { RigFile } from '../../show/entities'
 import type { FixtureId, HangId } from '../../show/ids'
-import { modesOf } from '../../show/modes'
 import { setPiecesOf } from '../../show/setPieces'
 import { showRecordOf, type Show } from '../../show/show'
 import { targetsOf } from '../../show/targets'
@@ -186,22 +184,4 @@ function leaveToldElements(
   }
   for (const layer of layersOf(document)) look(childOf(layer, 'ChildList'))
   for (const id of own) told.elements.add(id)
-}
-
-/** The fixtures of some scenes whose elements say by themselves which mode they listen in, as the show has it. */
-export function fixturesTold(show: Show, scenes: readonly KeptScene[]): ReadonlySet<FixtureId> {
-  const found = new Set<FixtureId>()
-  for (const { matches } of scenes)
-    for (const { match } of matches.values())
-      if (match.kind === 'fixture' && isModeTold(show, match)) found.add(match.id)
-  return found
-}
-
-function isModeTold(show: Show, { id, use }: Of<'fixture'>): boolean {
-  const now = show.all.fixture.get(id)
-  if (!now || !use) return now?.type === null && use === null
-  const mode = now.mode === null ? undefined : show.all.fixtureMode.get(now.mode)
-  if (now.type !== use.type || mode?.name !== use.mode) return false
-  const base = modesOf(show, use.type).find((one) => one.mode.name === use.base.name)?.mode
-  return equal(base?.channels, use.base.channels) && equal(mode.channels, use.channels)
 }

@@ -32,8 +32,9 @@ export interface TypeInUse {
   readonly type: FixtureTypeId
   readonly mode: string
   readonly channels: TypeWithModes['modes'][number]['channels']
-  /** The mode of the file it is made of. */
+  /** The mode of the file it is made of, and the addresses that takes. */
   readonly base: TypeWithModes['modes'][number]
+  readonly breaks: readonly ModeBreak[]
 }
 
 export interface PlannedTypes {
@@ -95,7 +96,7 @@ function useOf(fixture: ReadFixture, held: readonly Held[], notes: Notes): TypeI
   const breaks = found.breaks[mode.name] ?? []
   const variant = modeVariant(mode, breaks, modeUse(fixture, breaks, notes))
   found.used.set(normalisedName(variant.name), variant)
-  return { type: found.id, mode: variant.name, channels: variant.channels, base: mode }
+  return { type: found.id, mode: variant.name, channels: variant.channels, base: mode, breaks }
 }
 
 /** A fixture has one address here: others have to lie in its universe, after it. */

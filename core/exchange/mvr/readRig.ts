@@ -61,6 +61,9 @@ export function readScene(
   }
 }
 
+/** What an element is known by. */
+const ID = /^[^/\s]{1,200}$/
+
 /** As many solids as a set piece may have. */
 const MOST_PARTS = 100
 
@@ -83,12 +86,7 @@ class SceneReader {
     const data = childOf(scene, 'AUXData')
     this.#symbols = new Map(childrenOf(data, 'Symdef').map((one) => [attributeOf(one, 'uuid'), one]))
     this.#classes = new Map(childrenOf(data, 'Class').map((one) => [attributeOf(one, 'uuid'), named(one, '')]))
-    this.#hangs = new Map(
-      childrenOf(data, 'Position').flatMap((one) => {
-        const id = attributeOf(one, 'uuid')
-        return id ? [[id, { id, name: named(one, 'Position'), ends: null, yaw: 0 }] as const] : []
-      }),
-    )
+    this.#hangs = new Map(childrenOf(data, 'Position').flatMap((one) => this.#position(one)))
   }
 
   all(): Omit<RigReading, 'provider' | 'drawing' | 'underlay' | 'types'> {
@@ -99,6 +97,14 @@ class SceneReader {
       pieces: this.#pieces,
       notes: this.#notes.all,
     }
+  }
+
+  #position(element: Element): (readonly [string, ReadHang])[] {
+    const id = attributeOf(element, 'uuid')
+    const name = named(element, 'Position')
+    if (ID.test(id)) return [[id, { id, name, ends: null, yaw: 0 }]]
+    this.#notes.lost(name, 'has no id of its own; it is left out')
+    return []
   }
 
   /** The frame of an element within an outer one; the outer one, with a word, where it tells none that can be. */
@@ -135,7 +141,7 @@ class SceneReader {
   #idOf(element: Element): string | null {
     const id = attributeOf(element, 'uuid')
     const about = named(element, element.localName ?? '')
-    if (!/^[^/\s]{1,200}$/.test(id)) {
+    if (!ID.test(id)) {
       this.#notes.lost(about, 'has no id of its own; it is left out')
       return null
     }

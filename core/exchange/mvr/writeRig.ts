@@ -16,10 +16,11 @@ import type { KeptType } from '../gdtf/keptType'
 import { uuidOf } from '../uuid'
 import { appended, attributeOf, childrenOf, parseXml, xmlText, type Document } from '../xml/xml'
 import { joinScene, renamedResources } from './joinScene'
-import { fixturesTold, keptScene, Told, type KeptRig, type KeptScene } from './keptScene'
+import { keptScene, Told, type KeptRig, type KeptScene } from './keptScene'
 import { matrixText } from './matrix'
 import { FIXTURE_LAYER, listOfLayer, NO_LAYER, scenePart } from './sceneLayers'
-import { typesOut, type TypesOut } from './typesOut'
+import { toldModes } from './toldModes'
+import type { TypesOut } from './typesOut'
 import { countedThrough, hangFrame, isSameLine, updateScene } from './updateScene'
 import { WrittenModels, type ModelPart } from './writtenModels'
 
@@ -43,8 +44,7 @@ export const NOTHING_KEPT: KeptFiles = { rigs: [], types: new Map() }
 export function writeRig(show: Show, kept: KeptFiles = NOTHING_KEPT): WrittenRig {
   const known = new Told()
   const scenes = kept.rigs.map((rig) => keptScene(show, rig, known))
-  const told = fixturesTold(show, scenes)
-  const types = typesOut(show, kept.types, typesHere(show), told)
+  const { told, types } = toldModes(show, scenes, kept.types, typesHere(show))
   const models = new WrittenModels()
   const positions = positionsIn(scenes)
   const positionOf = (hang: HangId) => positions.get(hang) ?? uuidOf(hang)

@@ -1,4 +1,15 @@
-/** How large pictures may be, and how they are written. */
+/** What a picture or a page is drawn as, and how large it may be. */
+
+export interface Drawn {
+  readonly kept: Blob
+  /** Pixels of a picture; metres of paper of a page. */
+  readonly width: number
+  readonly height: number
+  /** Metres of stage to one of these, at first. */
+  readonly scale: number
+  /** Of a PDF: how many pages there are, and which it is, from 1. Null for a picture. */
+  readonly page: { readonly of: number; readonly number: number } | null
+}
 
 /** A picture that is whole but is not drawn here; the message goes on after the name of its file. */
 export class CannotBeDrawn extends Error {}
