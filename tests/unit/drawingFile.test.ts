@@ -211,6 +211,13 @@ describe('a drawing as lines to trace on', () => {
     expect(firstPlacement(await read('quay-plan.dxf'))).toEqual(AS_IT_IS)
   })
 
+  it('that reaches for ever is told, and does not come', async () => {
+    const text = new TextDecoder().decode(file('quay-plan.dxf')).replace('\n-3000\n', '\n-3e21\n')
+    const { underlay, notes } = await readDrawingFile(new TextEncoder().encode(text), 'endless.dxf', 'y')
+    expect(underlay).toBeNull()
+    expect(notes).toContainEqual(expect.objectContaining({ about: 'endless.dxf', severity: 'lost' }))
+  })
+
   it('suggests lines where there are no bodies, and takes the layers one wants', async () => {
     const desk = new Desk()
     const underlay = (await read('quay-plan.dxf')).underlay ?? expect.fail('there are no lines')

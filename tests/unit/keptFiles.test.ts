@@ -115,6 +115,25 @@ describe('a rig file that was taken', () => {
     ])
   })
 
+  it('says a second address by a mode of its own where the type has another head and is written plainly', async () => {
+    const { desk, written } = await quayside()
+    const [type] = [...desk.show.all.fixtureType.keys()].map(asFixtureTypeId)
+    if (!type) throw new Error('there is no type')
+    const before = typeIn(desk.show, type) ?? expect.fail('no type')
+    const modes = modesOf(desk.show, type).map(({ id, mode: { name, channels } }) => ({
+      id,
+      name,
+      channels: [...channels],
+    }))
+    desk.run('changeType', { type, ...before, modes, lens: { ...before.lens, across: 0.2 } })
+    const reading = await readRigFile(await written(), 'again.mvr')
+    const gull = reading.fixtures.find(({ name }) => name === 'Gull') ?? expect.fail('no gull')
+    const mode = reading.types.flatMap(({ types }) => types).flatMap((one) => one.type.modes)
+    expect(gull.mode).toBe('Everything (pan inverted, address 2 at +87)')
+    expect(mode.find(({ name }) => name === gull.mode)?.channels.at(-1)?.coarse).toBe(88 + 8)
+    expect(gull.addresses).toEqual([{ number: 1, universe: 2, address: 1 }])
+  })
+
   it('carries a bar that was trimmed, within its groups, and draws it', async () => {
     const show = await quayside()
     const [bar, place] =

@@ -299,6 +299,14 @@ describe('a file that is no rig', () => {
     expect(await refused(zipSync({ '../GeneralSceneDescription.xml': scene }))).toContain('no whole zip')
   })
 
+  it('but has a position of no id is read without that, and says so', async () => {
+    const long = `<Position uuid="${'x'.repeat(201)}" name="Long bar"/>`
+    const xml = `<GeneralSceneDescription><Scene><AUXData>${long}</AUXData></Scene></GeneralSceneDescription>`
+    const bytes = zipSync({ 'GeneralSceneDescription.xml': new TextEncoder().encode(xml) })
+    const { hangs, notes } = await readRigFile(bytes, 'x.mvr')
+    expect([hangs, notes.map(({ about }) => about)]).toEqual([[], ['Long bar']])
+  })
+
   it('is never larger inside than it says', async () => {
     const file = Buffer.from(zipSync({ 'GeneralSceneDescription.xml': new Uint8Array(5000).fill(65) }))
     const at = file.indexOf(Buffer.from([0x50, 0x4b, 1, 2]))
