@@ -134,6 +134,17 @@ describe('a rig file that was taken', () => {
     expect(gull.addresses).toEqual([{ number: 1, universe: 2, address: 1 }])
   })
 
+  it('keeps how a fixture that is unpatched would listen', async () => {
+    const { desk, written } = await quayside()
+    const gull = fixtureNamed(desk.show, 'Gull')
+    desk.run('changeFixtures', { changes: [{ fixture: gull, universe: null, address: null }] })
+    const { fixtures } = await readRigFile(await written(), 'again.mvr')
+    expect(fixtures.find(({ name }) => name === 'Gull')).toMatchObject({
+      mode: 'Everything (pan inverted, address 2 at +87)',
+      addresses: [],
+    })
+  })
+
   it('carries a bar that was trimmed, within its groups, and draws it', async () => {
     const show = await quayside()
     const [bar, place] =

@@ -4,8 +4,9 @@ import type { FixtureId, FixtureTypeId } from '../../show/ids'
 import { modesOf } from '../../show/modes'
 import type { Show } from '../../show/show'
 import type { KeptType } from '../gdtf/keptType'
-import { readType } from '../gdtf/readType'
+import { modeVariant } from '../gdtf/modeVariant'
 import type { ModeBreak } from '../gdtf/readModes'
+import { readType } from '../gdtf/readType'
 import type { KeptScene, Of } from './keptScene'
 import { typesOut, type TypesOut } from './typesOut'
 
@@ -38,9 +39,12 @@ export function toldModes(
   }
 }
 
-function isModeTold(show: Show, { id, use }: Of<'fixture'>): boolean {
+function isModeTold(show: Show, { id, read, use }: Of<'fixture'>): boolean {
   const now = show.all.fixture.get(id)
   if (!now || !use) return now?.type === null && use === null
+  // Without addresses an element says nothing of where further ones are.
+  const unpatched = modeVariant(use.base, use.breaks, { inverted: read.inverted, starts: new Map() })
+  if (now.address === null && unpatched.name !== use.mode) return false
   const mode = now.mode === null ? undefined : show.all.fixtureMode.get(now.mode)
   if (now.type !== use.type || mode?.name !== use.mode) return false
   const base = modesOf(show, use.type).find((one) => one.mode.name === use.base.name)?.mode
