@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 /** Lower layers know nothing of higher ones. */
 const LAYERS = [
   ['geometry', 'attributes', 'colour'],
-  ['kinematics', 'light'],
+  ['kinematics', 'light', 'movement'],
   ['show', 'journal'],
   ['venue'],
   ['selection', 'palettes', 'cues'],

@@ -1,0 +1,65 @@
+/** When a movement is where: by the clock that all servers share, with nothing remembered. */
+import type { Movement, Tempo } from './movement'
+import { ofRound } from './place'
+
+const MINUTE = 60_000
+
+/** The tapped tempo: at the instant `at`, milliseconds since 1970, so many beats were over. */
+export interface Beat {
+  readonly perMinute: number
+  readonly at: number
+  readonly beats: number
+}
+/** Where nobody tapped. */
+export const FIRST_BEAT: Beat = { perMinute: 120, at: 0, beats: 0 }
+
+/** The beats that are over at an instant. */
+export function beatsAt({ perMinute, at, beats }: Beat, now: number): number {
+  return beats + ((now - at) / MINUTE) * perMinute
+}
+
+/** Another tempo from an instant on; the beats go on from where they are. */
+export function tapped(beat: Beat, perMinute: number, now: number): Beat {
+  return { perMinute, at: now, beats: beatsAt(beat, now) }
+}
+
+/** The pace of taps, beats a minute, from the instants of the last few; null for fewer than two, or ones too far apart. */
+export function paceOfTaps(taps: readonly number[]): number | null {
+  const [first, last] = [taps[0], taps.at(-1)]
+  if (first === undefined || last === undefined || last <= first) return null
+  return ((taps.length - 1) * MINUTE) / (last - first)
+}
+
+/** The rounds the clock has run in a tempo. */
+function clockRounds(tempo: Tempo, beat: Beat, now: number): number {
+  return tempo.by === 'minute' ? (now / MINUTE) * tempo.rounds : beatsAt(beat, now) / tempo.beats
+}
+
+/**
+ * The rounds a fixture has run at an instant, from any beginning: those of one place differ by the rounds
+ * between. Of a path that comes back only the part of the last counts.
+ */
+export function roundsAt(movement: Movement, beat: Beat, now: number): number {
+  const rounds = movement.start + clockRounds(movement.tempo, beat, now)
+  return (movement.backwards ? -rounds : rounds) - movement.lag
+}
+
+/** The rounds a minute a movement makes. */
+export function roundsAMinute({ tempo }: Pick<Movement, 'tempo'>, { perMinute }: Pick<Beat, 'perMinute'>): number {
+  return tempo.by === 'minute' ? tempo.rounds : perMinute / tempo.beats
+}
+
+/**
+ * The movement in another tempo or direction from an instant on: it is at that instant where it was, and goes
+ * on from there. Of a wanderer's way, which never comes back, only the pace is kept.
+ */
+export function inTempo(
+  movement: Movement,
+  { tempo, backwards }: Pick<Movement, 'tempo' | 'backwards'>,
+  beat: Beat,
+  now: number,
+): Movement {
+  const wanted = roundsAt(movement, beat, now) + movement.lag
+  const start = ofRound((backwards ? -wanted : wanted) - clockRounds(tempo, beat, now))
+  return { ...movement, tempo, backwards, start }
+}
