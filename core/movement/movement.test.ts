@@ -30,14 +30,12 @@ const corner = fc.record({
 })
 const seed = fc.integer({ min: 0, max: 1000 })
 /** Corners round a middle, so that no two edges cross. */
-const zone = fc
-  .array(fc.double({ min: 0.1, max: 0.5, noNaN: true }), { minLength: 4, maxLength: 8 })
-  .map((far) =>
-    far.map((one, i) => ({
-      x: one * Math.cos((i / far.length) * 2 * Math.PI),
-      y: one * Math.sin((i / far.length) * 2 * Math.PI),
-    })),
-  )
+const zone = fc.array(fc.double({ min: 0.1, max: 0.5, noNaN: true }), { minLength: 4, maxLength: 8 }).map((far) =>
+  far.map((one, i) => ({
+    x: one * Math.cos((i / far.length) * 2 * Math.PI),
+    y: one * Math.sin((i / far.length) * 2 * Math.PI),
+  })),
+)
 const back = fc.oneof(
   fc.constantFrom({ form: 'ring' as const }, { form: 'line' as const }, { form: 'eight' as const }),
   fc.array(corner, { minLength: 3, maxLength: 6 }).map((corners) => ({ form: 'polygon' as const, corners })),

@@ -11,7 +11,7 @@ import { rigOf, type RiggedFixture } from '../show/rig'
 import { endToEndOf } from '../show/settleTime'
 import type { Show } from '../show/show'
 import type { PlainValue } from '../show/values'
-import { chased, type AxisMotion } from '../travel/lag'
+import { chased, type AxisMotion } from '../kinematics/lag'
 import { asHung } from './asHung'
 import type { HiddenErrors } from './hiddenErrors'
 

@@ -8,7 +8,7 @@ import { axisTime, moveTime } from '../kinematics/motorTime'
 import { surfacesOf } from '../venue/surfaces'
 import type { CueId } from '../show/ids'
 import { faultsIn } from './check'
-import { chased, type AxisMotion } from './lag'
+import { chased, type AxisMotion } from '../kinematics/lag'
 import { demandOn, pathOf } from './path'
 import { isSurelySlow } from './slow'
 

@@ -11,7 +11,7 @@ import type { SolvedPosition } from '../palettes/solve'
 import type { FixtureId } from '../show/ids'
 import type { Surfaces } from '../venue/surfaces'
 import { isSeenToMove, type Step } from './course'
-import { chased, type AxisMotion } from './lag'
+import { chased, type AxisMotion } from '../kinematics/lag'
 import { demandOn, pathOf, type PathPoint } from './path'
 import { isSurelySlow } from './slow'
 

@@ -1,5 +1,5 @@
 /** How a motor follows what it is asked, within its speed and acceleration. */
-import type { Axis } from '../kinematics/head'
+import type { Axis } from './head'
 
 /** Where an axis is, degrees, and how fast it turns, °/s. */
 export interface AxisMotion {
