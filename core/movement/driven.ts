@@ -2,41 +2,33 @@
 import { add, distance, scale, subtract, type Vec3 } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import type { Mount, Pose } from '../kinematics/head'
-import { solveAim } from '../kinematics/inverse'
+import { heldTo, type Held } from '../kinematics/held'
 import { chased, type AxisMotion } from '../kinematics/lag'
-import type { Choice } from '../kinematics/solved'
+import type { Way } from '../kinematics/solved'
 import { clampToAxis } from '../kinematics/turns'
 import { displacement, type Aimed, type Displacement } from './lying'
 import type { Movement } from './movement'
 import { roundsAMinute, type Beat } from './tempo'
 
-/** A head, the place it is aimed at, metres in the stage frame, and the way round it takes to that. */
+/** A head that is aimed at a place, metres in the stage frame, and the pose it has there. */
 export interface MovedHead {
   readonly mount: Mount
   readonly place: Vec3
-  readonly choice: Choice
+  readonly still: Way
   readonly target: Aimed['target']
 }
 
 /** What the displacement of a head is worked out by. */
-export function aimedBy({ mount, place, target }: MovedHead): Aimed {
+export function aimedBy({ mount, place, target }: Omit<MovedHead, 'still'>): Aimed {
   return { beam: subtract(place, mount.pivot), target }
 }
 
-/** The way round to the place itself: all of a path is run on that side, and in that turn of pan. */
-function wayOf({ mount, place, choice }: MovedHead): Choice {
-  const { pan, tilt, side } = solveAim(mount, place, choice)
-  return { reference: { pan, tilt }, side, turn: pan }
-}
-
-/** The pose that takes the light so far off its place, within the stops; degrees come on top. */
-export function poseMoved(head: MovedHead, { offset, pan, tilt }: Displacement): Pose {
-  const { mount, place } = head
-  const solved = solveAim(mount, add(place, offset), wayOf(head))
-  return {
-    pan: clampToAxis(solved.pan + pan, mount.head.pan),
-    tilt: clampToAxis(solved.tilt + tilt, mount.head.tilt),
-  }
+/** The pose that takes the light so far off its place, as heldTo has it; degrees come on top, within the stops. */
+export function poseMoved({ mount, place, still }: MovedHead, { offset, pan, tilt }: Displacement): Held {
+  const held = heldTo(mount, still, add(place, offset))
+  if (pan === 0 && tilt === 0) return held
+  const { head } = mount
+  return { ...held, pan: clampToAxis(held.pan + pan, head.pan), tilt: clampToAxis(held.tilt + tilt, head.tilt) }
 }
 
 /** Instants of a round that a head is followed at. */
