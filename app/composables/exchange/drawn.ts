@@ -27,8 +27,11 @@ export function canvasOf(width: number, height: number): HTMLCanvasElement {
   return canvas
 }
 
-export function pngOf(canvas: HTMLCanvasElement): Promise<Blob> {
-  return new Promise((resolve, reject) =>
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('the picture cannot be written'))), 'image/png'),
-  )
+/** What is drawn, as a file; the canvas is put away, since its pixels weigh more than anybody counts. */
+export async function pngOf(canvas: HTMLCanvasElement): Promise<Blob> {
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'))
+  canvas.width = 0
+  canvas.height = 0
+  if (!blob) throw new Error('the picture cannot be written')
+  return blob
 }
