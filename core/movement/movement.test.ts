@@ -3,11 +3,12 @@ import { describe, expect, it } from 'vitest'
 import { cross, distance, dot, length, normalise, subtract, vec3, type Vec3 } from '../geometry/vector'
 import { displacementBetween } from './fade'
 import { displacement, type Aimed } from './lying'
-import { movementValue, type Movement } from './movement'
+import { movementValue, type Movement, type Wave } from './movement'
 import { placeOnPath } from './path'
 import { spreadOver } from './spread'
 import { beatsAt, FIRST_BEAT, inTempo, paceOfTaps, roundsAMinute, roundsAt, tapped } from './tempo'
 import { isWithin } from './wander'
+import { levelInWave } from './wave'
 
 const RING: Movement = {
   kind: 'movement',
@@ -174,6 +175,39 @@ describe('a movement', () => {
     const onRing: Aimed = { ...DOWN, target: { form: 'ring', offsetAt: (at) => vec3(at, 0, 0) } }
     expect([0, 0.25, 0.75].map((part) => displacement(along, part, onRing).offset.x)).toEqual([0, 0.25, 0.75])
     expect(displacement(along, 0.25, DOWN).offset).toEqual(vec3(0, 0, 0))
+  })
+})
+
+describe('a wave', () => {
+  const WAVE: Wave = {
+    kind: 'wave',
+    wave: 'swing',
+    size: 0.4,
+    share: 0.25,
+    tempo: { by: 'beat', beats: 4 },
+    backwards: false,
+    start: 0,
+    lag: 0,
+  }
+  const LEVEL = { min: 0, max: 1 }
+
+  it('goes up and down about the level, as it is said to, and keeps to its range', () => {
+    const quarters = (wave: Wave['wave'], level = 0.5) =>
+      [0, 0.25, 0.5, 0.75].map((part) => Number(levelInWave(level, { ...WAVE, wave }, part, LEVEL).toFixed(6)))
+    expect(quarters('swing')).toEqual([0.5, 0.7, 0.5, 0.3])
+    expect(quarters('even')).toEqual([0.5, 0.7, 0.5, 0.3])
+    expect(quarters('rise')).toEqual([0.5, 0.6, 0.3, 0.4])
+    expect(quarters('on and off')).toEqual([0.7, 0.3, 0.3, 0.3])
+    expect(quarters('swing', 0.9)).toEqual([0.9, 1, 0.9, 0.7])
+    expect(levelInWave(0.5, { ...WAVE, wave: 'even' }, 0.125, LEVEL)).toBeCloseTo(0.6, 9)
+  })
+
+  it('by chance never leaves its size, nor jumps; each fixture has its own', () => {
+    const chance = { ...WAVE, wave: 'by chance' as const, size: 1 }
+    const seen = Array.from({ length: 2000 }, (_, i) => levelInWave(0.5, chance, i / 100, LEVEL))
+    for (const [i, level] of seen.entries()) expect(Math.abs(level - (seen[i - 1] ?? level))).toBeLessThan(0.06)
+    expect(Math.max(...seen) - Math.min(...seen)).toBeGreaterThan(0.5)
+    expect(levelInWave(0.5, { ...chance, lag: 0.3 }, 1, LEVEL)).not.toBeCloseTo(levelInWave(0.5, chance, 1, LEVEL), 3)
   })
 })
 

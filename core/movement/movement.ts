@@ -35,10 +35,21 @@ export const tempo = z.discriminatedUnion('by', [
 export type Tempo = z.infer<typeof tempo>
 
 /**
+ * How what comes round is run: `start` is how many rounds it is ahead of the clock, `lag` how many this
+ * fixture is behind the others.
+ */
+const running = {
+  tempo,
+  backwards: z.boolean(),
+  start: z.number().min(0).lt(1),
+  lag: z.number().min(-16).max(16),
+} as const
+export type Running = z.infer<z.ZodObject<typeof running>>
+
+/**
  * A movement of one fixture. `along` and `across` are how large its path is, metres, or degrees of pan and
  * tilt where it lies in angles; `turn`, degrees, right-handed about the way up of its plane. `ease`, 0 to
- * 1, is how much it slows where the path turns back or has a corner. `start` is how many rounds it is
- * ahead of the clock, `lag` how many this fixture is behind the others; `mirrored` runs the path flipped
+ * 1, is how much it slows where the path turns back or has a corner; `mirrored` runs the path flipped
  * across.
  */
 export const movementValue = z.strictObject({
@@ -48,11 +59,24 @@ export const movementValue = z.strictObject({
   along: size,
   across: size,
   turn: z.number().min(-3600).max(3600),
-  tempo,
-  backwards: z.boolean(),
+  ...running,
   ease: z.number().min(0).max(1),
-  start: z.number().min(0).lt(1),
-  lag: z.number().min(-16).max(16),
   mirrored: z.boolean(),
 })
 export type Movement = z.infer<typeof movementValue>
+
+/** Rising and falling as a pendulum or evenly, rising and beginning anew, on and off, or by chance. */
+export const WAVES = ['swing', 'even', 'rise', 'on and off', 'by chance'] as const
+
+/**
+ * A level of one fixture that goes up and down about what it is: `size` from its lowest to its highest, in the
+ * unit of its attribute; `share` is how much of a round one that goes on and off is on.
+ */
+export const waveValue = z.strictObject({
+  kind: z.literal('wave'),
+  wave: z.enum(WAVES),
+  size: z.number().min(-1000).max(1000),
+  share: z.number().min(0).max(1),
+  ...running,
+})
+export type Wave = z.infer<typeof waveValue>

@@ -1,5 +1,5 @@
 /** When a movement is where: by the clock that all servers share, with nothing remembered. */
-import type { Movement, Tempo } from './movement'
+import type { Running, Tempo } from './movement'
 import { ofRound } from './place'
 
 const MINUTE = 60_000
@@ -39,27 +39,27 @@ function clockRounds(tempo: Tempo, beat: Beat, now: number): number {
  * The rounds a fixture has run at an instant, from any beginning: those of one place differ by the rounds
  * between. Of a path that comes back only the part of the last counts.
  */
-export function roundsAt(movement: Movement, beat: Beat, now: number): number {
-  const rounds = movement.start + clockRounds(movement.tempo, beat, now)
-  return (movement.backwards ? -rounds : rounds) - movement.lag
+export function roundsAt({ start, tempo, backwards, lag }: Running, beat: Beat, now: number): number {
+  const rounds = start + clockRounds(tempo, beat, now)
+  return (backwards ? -rounds : rounds) - lag
 }
 
 /** The rounds a minute a movement makes. */
-export function roundsAMinute({ tempo }: Pick<Movement, 'tempo'>, { perMinute }: Pick<Beat, 'perMinute'>): number {
+export function roundsAMinute({ tempo }: Pick<Running, 'tempo'>, { perMinute }: Pick<Beat, 'perMinute'>): number {
   return tempo.by === 'minute' ? tempo.rounds : perMinute / tempo.beats
 }
 
 /**
- * The movement in another tempo or direction from an instant on: it is at that instant where it was, and goes
+ * What comes round in another tempo or direction from an instant on: it is at that instant where it was, and goes
  * on from there. Of a wanderer's way, which never comes back, only the pace is kept.
  */
-export function inTempo(
-  movement: Movement,
-  { tempo, backwards }: Pick<Movement, 'tempo' | 'backwards'>,
+export function inTempo<R extends Running>(
+  run: R,
+  { tempo, backwards }: Pick<Running, 'tempo' | 'backwards'>,
   beat: Beat,
   now: number,
-): Movement {
-  const wanted = roundsAt(movement, beat, now) + movement.lag
+): R {
+  const wanted = roundsAt(run, beat, now) + run.lag
   const start = ofRound((backwards ? -wanted : wanted) - clockRounds(tempo, beat, now))
-  return { ...movement, tempo, backwards, start }
+  return { ...run, tempo, backwards, start }
 }

@@ -16,15 +16,15 @@ const WAVES = [
 
 /** Where a wanderer is after so many rounds: in the zone drawn in a box of 1 by 1, or in its ellipse. */
 export function wanderedTo({ corners, seed }: Wander, rounds: number): Place {
-  const [x, y] = [wave(seed * 2, rounds), wave(seed * 2 + 1, rounds)]
+  const [x, y] = [waveOf(seed * 2, rounds), waveOf(seed * 2 + 1, rounds)]
   // A square is pressed into a disc, so that no place in it is left out.
   const disc = { x: x * Math.sqrt(1 - (y * y) / 2), y: y * Math.sqrt(1 - (x * x) / 2) }
   if (!corners) return { along: disc.x / 2, across: disc.y / 2 }
   return inZone(corners, disc)
 }
 
-/** From -1 to 1. */
-function wave(seed: number, rounds: number): number {
+/** Up and down without ever coming back, from -1 to 1; another for every whole number. */
+export function waveOf(seed: number, rounds: number): number {
   return WAVES.reduce(
     (sum, { pace, height }, i) => sum + height * Math.sin(2 * Math.PI * (pace * rounds + shareOf(seed * 3 + i))),
     0,
