@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest'
+import { RING } from '../../tests/support/movements'
 import { Desk } from '../../tests/support/smallShow'
 import { add, cross, distance, length, normalise, subtract, vec3 } from '../geometry/vector'
 import { displacement } from '../movement/lying'
@@ -7,20 +8,7 @@ import { targetsOf } from '../show/targets'
 import { surfacesOf } from '../venue/surfaces'
 import { aimedOf, movedBy } from './moved'
 
-const RING: Movement = {
-  kind: 'movement',
-  path: { form: 'ring' },
-  lies: 'floor',
-  along: 1,
-  across: 1,
-  turn: 0,
-  tempo: { by: 'minute', rounds: 10 },
-  backwards: false,
-  ease: 0,
-  start: 0,
-  lag: 0,
-  mirrored: false,
-}
+const SMALL: Movement = { ...RING, along: 1, across: 1 }
 
 let desk: Desk
 beforeEach(() => {
@@ -45,7 +33,7 @@ describe('a fixture that is moved', () => {
     })
     for (const number of [11, 12, 41])
       for (let i = 0; i < 12; i++) {
-        const { still, off, now } = moved(number, RING, i / 12)
+        const { still, off, now } = moved(number, SMALL, i / 12)
         const wanted = add(still.position.point ?? expect.fail(), off.offset)
         expect(distance(now.position.point ?? expect.fail(), wanted)).toBeLessThan(1e-9)
         const way = subtract(wanted, now.beam.lens)
@@ -58,7 +46,7 @@ describe('a fixture that is moved', () => {
 
   it('by angles swings about where it points, and lands where that leads', () => {
     desk.aim('11', 'Mark')
-    const { still, now } = moved(11, { ...RING, lies: 'angles', along: 10, across: 6 }, 0)
+    const { still, now } = moved(11, { ...SMALL, lies: 'angles', along: 10, across: 6 }, 0)
     expect(now.position.pose.pan).toBeCloseTo(still.position.pose.pan + 5, 9)
     expect(now.position.pose.tilt).toBeCloseTo(still.position.pose.tilt, 9)
     expect(now.position.point?.z).toBeCloseTo(0, 9)
@@ -66,7 +54,7 @@ describe('a fixture that is moved', () => {
 
   it('along a line runs that from end to end, and stands still at a point', () => {
     desk.aim('11', 'Shore')
-    const along: Movement = { ...RING, path: { form: 'target' } }
+    const along: Movement = { ...SMALL, path: { form: 'target' } }
     const { position, end } =
       [...targetsOf(desk.show).values()].find(({ target }) => target.name === 'Shore') ?? expect.fail()
     expect(distance(moved(11, along, 0).now.position.point ?? vec3(0, 0, 0), position)).toBeLessThan(1e-9)
@@ -78,9 +66,9 @@ describe('a fixture that is moved', () => {
 
   it('follows what it is aimed at, as aims do', () => {
     desk.aim('11', 'Bow')
-    const before = moved(11, RING, 0.3)
+    const before = moved(11, SMALL, 0.3)
     desk.do('moveSetPiece', { setPiece: desk.choose.setPiece('Dory'), position: vec3(-1, 3, 0), yaw: 90 })
-    const after = moved(11, RING, 0.3)
+    const after = moved(11, SMALL, 0.3)
     const way = subtract(after.now.position.point ?? expect.fail(), before.now.position.point ?? expect.fail())
     expect(distance(way, vec3(1, 0, 0))).toBeLessThan(1e-6)
   })

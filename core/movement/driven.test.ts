@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { RING } from '../../tests/support/movements'
 import { cross, length, normalise, subtract, add, vec3, type Vec3 } from '../geometry/vector'
 import { beamAt } from '../kinematics/forward'
 import { mountHead, type Head } from '../kinematics/head'
@@ -16,20 +17,7 @@ const HEAD: Head = {
   pivotDrop: 0.3,
   lens: { across: 0.02, normal: 0.01, forward: 0.15 },
 }
-const SWAY: Movement = {
-  kind: 'movement',
-  path: { form: 'ring' },
-  lies: 'floor',
-  along: 2,
-  across: 2,
-  turn: 0,
-  tempo: { by: 'minute', rounds: 20 },
-  backwards: false,
-  ease: 0,
-  start: 0,
-  lag: 0,
-  mirrored: false,
-}
+const SWAY: Movement = { ...RING, along: 2, tempo: { by: 'minute', rounds: 20 } }
 
 function headAt(origin: Vec3, place: Vec3, yaw = 0, head = HEAD): MovedHead {
   const mount = mountHead(head, { origin, rotation: rotation(yaw, 0, 0) })

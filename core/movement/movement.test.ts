@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { RING } from '../../tests/support/movements'
 import { cross, distance, dot, length, normalise, subtract, vec3, type Vec3 } from '../geometry/vector'
 import { displacementBetween } from './fade'
 import { displacement, type Aimed } from './lying'
@@ -10,20 +11,6 @@ import { beatsAt, FIRST_BEAT, inTempo, paceOfTaps, roundsAMinute, roundsAt, tapp
 import { isWithin } from './wander'
 import { levelInWave } from './wave'
 
-const RING: Movement = {
-  kind: 'movement',
-  path: { form: 'ring' },
-  lies: 'floor',
-  along: 4,
-  across: 2,
-  turn: 0,
-  tempo: { by: 'minute', rounds: 12 },
-  backwards: false,
-  ease: 0,
-  start: 0,
-  lag: 0,
-  mirrored: false,
-}
 const DOWN: Aimed = { beam: vec3(0, 3, -5), target: null }
 const corner = fc.record({
   x: fc.double({ min: -0.5, max: 0.5, noNaN: true }),
