@@ -1,5 +1,6 @@
 import tailwindcss from '@tailwindcss/vite'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
 import { buildThread, THREADS } from './scripts/buildThread'
 
 /** Types are checked anew only where something changed: what is known of the rest is kept beside the packages. */
@@ -7,6 +8,12 @@ const incremental = (part: string) => ({
   incremental: true,
   tsBuildInfoFile: `../node_modules/.cache/types/${part}.tsbuildinfo`,
 })
+
+/** What the reader of PDFs fetches when a file needs it: decoders of scans, letters, codes of letters, inks. */
+const PDF_PARTS = ['wasm', 'standard_fonts', 'cmaps', 'iccs'] as const
+const pdfReader = dirname(fileURLToPath(import.meta.resolve('pdfjs-dist/package.json')))
+/** Seconds. */
+const YEAR = 31_536_000
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -49,6 +56,11 @@ export default defineNuxtConfig({
     },
   },
   nitro: {
+    publicAssets: PDF_PARTS.map((part) => ({
+      dir: join(pdfReader, part),
+      baseURL: `/pdf/${part}`,
+      maxAge: YEAR,
+    })),
     prerender: { routes: ['/stand-in'], crawlLinks: false },
     typescript: { tsConfig: { compilerOptions: incremental('server') } },
   },

@@ -208,3 +208,45 @@ test('a page and a drawing lie under the plan to scale, and a set piece is trace
   await expect(side.getByRole('textbox', { name: 'Across' }).first()).toHaveValue('-2')
   await expect(side.getByRole('textbox', { name: 'Upstage' }).first()).toHaveValue('1.5')
 })
+
+test('pages as scanners write them show what is on them', async ({ showPage }) => {
+  const dialog = showPage.getByRole('dialog')
+  await showPage.getByRole('button', { name: /show menu/ }).click()
+  await showPage.getByRole('menuitem', { name: 'Open a rig file, drawing or picture' }).click()
+  await dialog.getByLabel('Choose the file').setInputFiles('tests/files/scan.pdf')
+  const shown = dialog.getByRole('group', { name: 'Plan of the rig file' }).locator('image')
+  /** Whether places of the page are dark, by parts of its width and height from the lower left. */
+  const darkAt = (places: readonly (readonly [number, number])[]) =>
+    shown.evaluate(async (element, wanted) => {
+      const image = Object.assign(new Image(), { src: element.getAttribute('href') })
+      await image.decode()
+      const canvas = Object.assign(document.createElement('canvas'), { width: image.width, height: image.height })
+      const context = canvas.getContext('2d')
+      context?.drawImage(image, 0, 0)
+      return wanted.map(([x, y]) => {
+        const data = context?.getImageData(Math.floor(x * image.width), Math.floor((1 - y) * image.height), 1, 1).data
+        return (data?.[0] ?? 255) < 128
+      })
+    }, places)
+  await expect(dialog.getByText('scan.pdf, page 1')).toBeVisible()
+  // The fax fills the left half; the letter H stands right of it, with nothing above its bar.
+  expect(
+    await darkAt([
+      [0.1, 0.5],
+      [0.4, 0.5],
+      [0.66, 0.5],
+      [0.72, 0.65],
+    ]),
+  ).toEqual([false, true, true, false])
+  const page = dialog.getByRole('textbox', { name: 'Page, of 2' })
+  await page.fill('2')
+  await page.press('Enter')
+  await expect(dialog.getByText('scan.pdf, page 2')).toBeVisible()
+  expect(
+    await darkAt([
+      [0.01, 0.5],
+      [0.25, 0.8],
+      [0.6, 0.4],
+    ]),
+  ).toEqual([true, true, false])
+})

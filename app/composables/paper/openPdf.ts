@@ -11,6 +11,14 @@ export interface OpenPdf {
   readonly end: () => void
 }
 
+/** What scans, letters that are not in the file and their codes are read with: beside the app, fetched when a file needs it. */
+const PARTS = {
+  wasmUrl: '/pdf/wasm/',
+  standardFontDataUrl: '/pdf/standard_fonts/',
+  cMapUrl: '/pdf/cmaps/',
+  iccUrl: '/pdf/iccs/',
+} as const
+
 /** Pictures in it that are too large to be unpacked are left out of what is drawn. */
 export async function openPdf(bytes: Uint8Array): Promise<OpenPdf> {
   const [{ getDocument, GlobalWorkerOptions, PDFWorker }, { default: script }] = await Promise.all([
@@ -20,7 +28,8 @@ export async function openPdf(bytes: Uint8Array): Promise<OpenPdf> {
   GlobalWorkerOptions.workerSrc = script
   const worker = PDFWorker.create({})
   // What is handed over goes to the reader: the print itself is kept.
-  const task = getDocument({ data: bytes.slice(), isEvalSupported: false, maxImageSize: MOST_PIXELS, worker })
+  const data = bytes.slice()
+  const task = getDocument({ ...PARTS, data, isEvalSupported: false, maxImageSize: MOST_PIXELS, worker })
   const end = () => worker.destroy()
   return { opened: task.promise, close: () => task.destroy().finally(end), end }
 }
