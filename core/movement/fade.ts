@@ -1,7 +1,7 @@
 /** What is between two movements: one begins, ends, or goes over into the other. */
 import { add, scale } from '../geometry/vector'
 import { displacement, UNMOVED, type Aimed, type Displacement } from './lying'
-import type { Movement } from './movement'
+import { comesBack, type Movement } from './movement'
 import { ofRound } from './place'
 import { roundsAt, type Beat } from './tempo'
 
@@ -32,7 +32,7 @@ export function displacementBetween(
   return mixed(of(from), of(to), part)
 }
 
-const isAlike = (a: Movement, b: Movement) => a.path.form === b.path.form && a.path.form !== 'wander'
+const isAlike = (a: Movement, b: Movement) => a.path.form === b.path.form && comesBack(a)
 
 /** From the rounds of one to those of the other, the shorter way round. */
 function glided(from: Movement, to: Movement, part: number, { beat, now }: Instant): number {

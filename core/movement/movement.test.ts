@@ -109,8 +109,11 @@ describe('a path', () => {
 
 describe('a movement', () => {
   it('goes on from where it is in another tempo or direction', () => {
+    const wandering = fc
+      .tuple(movement, seed)
+      .map(([one, seed]) => ({ ...one, path: { form: 'wander' as const, corners: null, seed } }))
     fc.assert(
-      fc.property(movement, tempo, fc.boolean(), instant, (one, faster, backwards, now) => {
+      fc.property(fc.oneof(movement, wandering), tempo, fc.boolean(), instant, (one, faster, backwards, now) => {
         const beat = tapped(FIRST_BEAT, 97, now - 90_000)
         const other = inTempo(one, { tempo: faster, backwards }, beat, now)
         expect(movementValue.safeParse(other).success).toBe(true)

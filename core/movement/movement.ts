@@ -41,7 +41,7 @@ export type Tempo = z.infer<typeof tempo>
 const running = {
   tempo,
   backwards: z.boolean(),
-  start: z.number().min(0).lt(1),
+  start: z.number().min(-1e12).max(1e12),
   lag: z.number().min(-16).max(16),
 } as const
 export type Running = z.infer<z.ZodObject<typeof running>>
@@ -80,3 +80,8 @@ export const waveValue = z.strictObject({
   ...running,
 })
 export type Wave = z.infer<typeof waveValue>
+
+/** Whether it is the same after every round: what goes by chance never is. */
+export function comesBack(value: Movement | Wave): boolean {
+  return value.kind === 'movement' ? value.path.form !== 'wander' : value.wave !== 'by chance'
+}

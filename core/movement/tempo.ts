@@ -1,5 +1,5 @@
 /** When a movement is where: by the clock that all servers share, with nothing remembered. */
-import type { Running, Tempo } from './movement'
+import { comesBack, type Movement, type Running, type Tempo, type Wave } from './movement'
 import { ofRound } from './place'
 
 const MINUTE = 60_000
@@ -51,15 +51,15 @@ export function roundsAMinute({ tempo }: Pick<Running, 'tempo'>, { perMinute }: 
 
 /**
  * What comes round in another tempo or direction from an instant on: it is at that instant where it was, and goes
- * on from there. Of a wanderer's way, which never comes back, only the pace is kept.
+ * on from there.
  */
-export function inTempo<R extends Running>(
+export function inTempo<R extends Movement | Wave>(
   run: R,
   { tempo, backwards }: Pick<Running, 'tempo' | 'backwards'>,
   beat: Beat,
   now: number,
 ): R {
   const wanted = roundsAt(run, beat, now) + run.lag
-  const start = ofRound((backwards ? -wanted : wanted) - clockRounds(tempo, beat, now))
-  return { ...run, tempo, backwards, start }
+  const start = (backwards ? -wanted : wanted) - clockRounds(tempo, beat, now)
+  return { ...run, tempo, backwards, start: comesBack(run) ? ofRound(start) : start }
 }
