@@ -38,7 +38,7 @@ export function movedBy(picture: StageFixture, aimed: Aimed, moved: Displacement
   if (!place) return picture
   const held = poseMoved({ mount: rigged.mount, place, still: { ...pose, side }, target: aimed.target }, moved)
   const beam = beamAt(rigged.mount, held)
-  const isLed = moved.pan === 0 && moved.tilt === 0 && held.shortDegrees === 0
+  const isLed = moved.pan === 0 && moved.tilt === 0 && held.missMetres === 0
   const landing = isLed ? { point: add(place, moved.offset), distance: held.throwMetres } : landingOn(surfaces, beam)
   const throwMetres = landing?.distance ?? null
   const solved: SolvedPosition = {
@@ -46,7 +46,7 @@ export function movedBy(picture: StageFixture, aimed: Aimed, moved: Displacement
     pose: { pan: held.pan, tilt: held.tilt },
     point: landing?.point ?? null,
     throwMetres,
-    state: held.shortDegrees > 0 ? 'out of reach' : position.state,
+    state: held.missMetres > 0 ? 'out of reach' : position.state,
     shortDegrees: held.shortDegrees,
     missMetres: held.missMetres,
   }

@@ -8,7 +8,7 @@ import { clampToAxis, seenFromPivot, waysTo } from './turns'
 export interface Held extends Way {
   /** From the lens to the place. */
   readonly throwMetres: number
-  /** By how many degrees the stops hold an axis back, and by how many metres the beam misses; 0 where it gets there. */
+  /** By how many degrees the stops hold an axis back; by how many metres the beam misses, 0 where it gets there. */
   readonly shortDegrees: number
   readonly missMetres: number
 }

@@ -3,6 +3,8 @@ import { comesBack, type Movement, type Running, type Tempo, type Wave } from '.
 import { ofRound } from './place'
 
 const MINUTE = 60_000
+/** Rounds are counted from here, and not from 1970: the fewer there are, the finer a number tells their parts. */
+const BEGINNING = Date.UTC(2026, 0, 1)
 
 /** The tapped tempo: at the instant `at`, milliseconds since 1970, so many beats were over. */
 export interface Beat {
@@ -11,7 +13,7 @@ export interface Beat {
   readonly beats: number
 }
 /** Where nobody tapped. */
-export const FIRST_BEAT: Beat = { perMinute: 120, at: 0, beats: 0 }
+export const FIRST_BEAT: Beat = { perMinute: 120, at: BEGINNING, beats: 0 }
 
 /** The beats that are over at an instant. */
 export function beatsAt({ perMinute, at, beats }: Beat, now: number): number {
@@ -32,7 +34,7 @@ export function paceOfTaps(taps: readonly number[]): number | null {
 
 /** The rounds the clock has run in a tempo. */
 function clockRounds(tempo: Tempo, beat: Beat, now: number): number {
-  return tempo.by === 'minute' ? (now / MINUTE) * tempo.rounds : beatsAt(beat, now) / tempo.beats
+  return tempo.by === 'minute' ? ((now - BEGINNING) / MINUTE) * tempo.rounds : beatsAt(beat, now) / tempo.beats
 }
 
 /**
